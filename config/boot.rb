@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+require "pathname"
+require "zeitwerk"
+require_relative "../lib/hobrin"
+
+module Hobrin
+  # SQLite in and out of core values.
+  module Store; end
+  # One verb per file: load, call the core, save, write the trail.
+  module Services; end
+  # The web application.
+  module Web; end
+  # The made-up sample data.
+  module Demo; end
+
+  # Joins the layers, once.
+  module Boot
+    ROOT = Pathname(__dir__).parent
+    LAYERS = { "store" => Store, "services" => Services, "web" => Web, "demo" => Demo }.freeze
+
+    LOADER = Zeitwerk::Loader.new.tap do |loader|
+      loader.tag = "hobrin-layers"
+      LAYERS.each { |folder, namespace| loader.push_dir(ROOT.join(folder).to_s, namespace:) }
+      loader.ignore(ROOT.join("web/views").to_s, ROOT.join("web/public").to_s)
+      loader.setup
+    end
+    private_constant :LAYERS, :LOADER
+
+    class << self
+      # Loads every file now, so that a slip in a name shows at start and not on first use.
+      def eager_load
+        Hobrin.eager_load
+        LOADER.eager_load
+      end
+
+      # Where data lives: HOBRIN_HOME, or var/ beside the code.
+      def home(env = ENV) = Pathname(env.fetch("HOBRIN_HOME") { ROOT.join("var") })
+
+      # The databases opened, and all that services need. Raises StateError when home cannot be written.
+      def context(home: self.home, who: ENV.fetch("HOBRIN_USER", "this desk"), clock: Time)
+        Services::Context.new(
+          inquiries: Store::Inquiries.new(Store::Database.open(home.join("inquiries.sqlite3"), kind: :inquiries)),
+          library: Store::Library.new(Store::Database.open(home.join("library.sqlite3"), kind: :library)), who:, clock:
+        )
+      end
+    end
+  end
+end

@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+# Small and precious: what people wrote and decided. Papers are named by their own ids, so that the
+# library can be rebuilt underneath.
+Sequel.migration do
+  change do
+    create_table(:inquiries) do
+      primary_key :id
+      String :step, null: false
+      # Goes up with each change; a change made on an older one is refused.
+      Integer :version, null: false
+      TrueClass :sample, null: false, default: false
+      String :state, text: true, null: false
+      String :created_at, null: false
+      String :touched_at, null: false
+    end
+
+    create_table(:trail) do
+      primary_key :id
+      foreign_key :inquiry_id, :inquiries, null: false, on_delete: :cascade
+      Integer :number, null: false
+      String :at, null: false
+      String :who, null: false
+      String :step, null: false
+      String :change, text: true, null: false
+      Integer :count_before, null: false
+      Integer :count_after, null: false
+      String :library_version, null: false
+      String :note, text: true, null: false, default: ""
+      # The inquiry as it was after the change: enough to look at it, restore it and run it again.
+      String :state, text: true, null: false
+      unique %i[inquiry_id number]
+    end
+  end
+end

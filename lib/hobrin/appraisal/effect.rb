@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Appraisal
+    # What a 2×2 table says: risk ratio, risk difference, number needed to treat, with 95 % intervals.
+    class Effect < Value
+      attributes :table, :ratio, :difference, :needed
+
+      def self.of(table)
+        difference = Statistics::RiskDifference.call(table)
+        new(table:, ratio: Statistics::RiskRatio.call(table), difference:,
+            needed: Statistics::NumberNeededToTreat.from(difference))
+      end
+
+      # ratio may be nil, see RiskRatio
+      def initialize(table:, ratio:, difference:, needed:)
+        @table = table
+        @ratio = ratio
+        @difference = difference
+        @needed = needed
+        freeze
+      end
+    end
+  end
+end

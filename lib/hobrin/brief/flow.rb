@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Brief
+    # How many papers went where, from the join of the blocks to the evidence set.
+    #
+    # joined, limited :: papers that match all blocks; taken away by limits
+    # found           :: papers left to read
+    # dropped         :: Hash of reason to number, most first; unsure, unread :: numbers
+    # kept            :: papers in the evidence set that the search still finds
+    # kept_outside    :: papers kept earlier that the search as it is now no longer finds
+    #
+    # Always: joined = limited + found, and found = dropped + unsure + unread + kept.
+    class Flow < Value
+      attributes :joined, :limited, :found, :dropped, :unsure, :unread, :kept, :kept_outside
+
+      # joined :: number of papers; found_ids :: Array of record ids; decisions :: Array of Sifting::Decision
+      def self.of(joined:, found_ids:, decisions:)
+        here, elsewhere = decisions.partition { |decision| found_ids.include?(decision.record_id) }
+        by_verdict = here.group_by(&:verdict)
+        new(joined:, limited: joined - found_ids.size, found: found_ids.size,
+            dropped: by_verdict.fetch(:drop, []).map(&:reason).tally.sort_by { |reason, count| [-count, reason] }.to_h,
+            unsure: by_verdict.fetch(:unsure, []).size, unread: found_ids.size - here.size,
+            kept: by_verdict.fetch(:keep, []).size, kept_outside: elsewhere.count { |decision| decision.verdict == :keep })
+      end
+
+      def initialize(**numbers)
+        self.class.attribute_names.each { |name| instance_variable_set(:"@#{name}", numbers.fetch(name).freeze) }
+        freeze
+      end
+
+      def dropped_total = dropped.values.sum
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    module CslJson
+      # Records as CSL-JSON (the input format of citation processors, schema 1.0). What CSL has no field
+      # for stands under `custom`.
+      module Writer
+        class << self
+          # Array of Record in; one JSON document out. sample :: marks each record as made up.
+          def call(records, sample: false)
+            "#{JSON.pretty_generate(records.map { |record| item(record, sample:) })}\n"
+          end
+
+          # One Record as a Hash ready for JSON.
+          def item(record, sample: false)
+            compact(
+              "id" => record.id, "type" => "article-journal", "title" => record.title,
+              "author" => record.authors.map { |author| compact("family" => author.family, "given" => author.given) },
+              "container-title" => record.journal, "volume" => record.volume, "issue" => record.issue,
+              "page" => record.pages, "issued" => issued(record.published), "DOI" => record.doi,
+              "abstract" => record.abstract, "keyword" => record.keywords.join(", "), "language" => record.language,
+              "note" => (SAMPLE_NOTE if sample), "custom" => custom(record)
+            )
+          end
+
+          private
+
+          def issued(published)
+            published && { "date-parts" => [published.split("-").map(&:to_i)] }
+          end
+
+          def custom(record)
+            compact("types" => record.types, "headings" => record.headings.map { |heading| heading(heading) },
+                    "ages" => record.ages, "sex" => record.sex, "species" => record.species, "place" => record.country,
+                    "flags" => record.flags, "added" => record.added, "cites" => record.cites, "links" => record.links,
+                    "nurses" => record.authors.each_index.select { |place| record.authors[place].nurse })
+          end
+
+          def heading(indexing)
+            compact("label" => indexing.label, "main" => indexing.main || nil, "aspects" => indexing.aspects)
+          end
+
+          def compact(hash) = hash.reject { |_, value| value.nil? || value == "" || value == [] || value == {} }
+        end
+      end
+
+    end
+  end
+end

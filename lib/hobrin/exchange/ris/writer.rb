@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    module Ris
+      # Records as RIS: "TAG  - value" lines ending in CR LF, a record from TY to ER. A main topic has a
+      # * before its heading among the keywords.
+      module Writer
+        class << self
+          # Array of Record in; one String out. sample :: marks each record as made up.
+          def call(records, sample: false)
+            records.map { |record| entry(record, sample:).map { |line| "#{line}\r\n" }.join }.join("\r\n")
+          end
+
+          private
+
+          def entry(record, sample:)
+            [tag("TY", "JOUR"), tag("ID", record.id),
+             *record.authors.map { |author| tag("AU", [author.family, author.given].compact.join(", ")) },
+             *single_tags(record),
+             *pages(record.pages), *record.keywords.map { |word| tag("KW", word) },
+             *record.headings.map { |heading| tag("KW", "#{'*' if heading.main}#{heading.label}") },
+             *(tag("N1", SAMPLE_NOTE) if sample), tag("ER", "")].compact
+          end
+
+          def single_tags(record)
+            { "TI" => record.title, "T2" => record.journal, "PY" => record.year, "DA" => date(record.published),
+              "VL" => record.volume, "IS" => record.issue, "DO" => record.doi, "LA" => record.language,
+              "AB" => record.abstract }.map { |name, value| tag(name, value) if value.to_s != "" }
+          end
+
+          def date(published) = published && "#{published.tr('-', '/')}#{'/' * (3 - published.split('-').size)}"
+
+          def pages(pages)
+            first, last = pages.to_s.split(/[-–]/, 2)
+            [(tag("SP", first) if first), (tag("EP", last) if last)]
+          end
+
+          # A line break inside a value would end it, so it becomes a space.
+          def tag(name, value) = "#{name}  - #{value.to_s.gsub(/[[:cntrl:]]+/, ' ')}"
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Hobrin
+  # One clinical question and all that follows from it, as one value. A change gives a new inquiry.
+  #
+  # question :: Question; blocks :: Array of Strategy::Block, one for each element ever searched
+  # limits :: Array of Narrowing::PlacedLimit in the person's order; aim :: Narrowing::Aim
+  # decisions :: Array of Sifting::Decision; papers :: Array of Appraisal::Paper
+  # conclusion :: String; plan :: Brief::ChangePlan; next_term :: the id that the next term gets
+  class Inquiry < Value
+    attributes :question, :blocks, :limits, :aim, :decisions, :papers, :conclusion, :plan, :next_term
+
+    STEPS = %i[ask word narrow sift weigh act].freeze
+    LONGEST_CONCLUSION = 600
+    private_constant :LONGEST_CONCLUSION
+
+    def initialize(question:, blocks: [], limits: [], aim: Narrowing::Aim.new, decisions: [], papers: [],
+                   conclusion: "", plan: Brief::ChangePlan.new, next_term: 1)
+      if conclusion.size > LONGEST_CONCLUSION
+        raise InputError, { conclusion: "Keep the conclusion to #{LONGEST_CONCLUSION} characters: one sentence." }
+      end
+
+      @question = question
+      @blocks, @limits, @decisions, @papers = [blocks, limits, decisions, papers].map { |list| list.dup.freeze }
+      @aim = aim
+      @conclusion = conclusion.strip.freeze
+      @plan = plan
+      @next_term = next_term
+      freeze
+    end
+
+    # The blocks of the elements that are searched, in the order of the frame; an element without one
+    # gets an empty block.
+    def searched_blocks = question.searched.map { |element| block(element.letter) }
+
+    def block(letter) = blocks.find { |block| block.letter == letter } || Strategy::Block.new(letter:)
+
+    # The inquiry with a leaf added at the end of a block, as a term with the next id.
+    def with_leaf(letter, leaf)
+      term = Strategy::Term.new(id: next_term, leaf:)
+      with_block(block(letter).with(terms: [*block(letter).terms, term])).with(next_term: next_term + 1)
+    end
+
+    def with_block(changed)
+      others = blocks.reject { |block| block.letter == changed.letter }
+      with(blocks: [*others, changed].sort_by(&:letter))
+    end
+
+    # The inquiry with a limit put on: at its own place when that limit is there already, else last.
+    def with_limit(leaf)
+      placed = Narrowing::PlacedLimit.new(leaf:)
+      there = limits.any? { |limit| limit.name == leaf.name }
+      with(limits: there ? limits.map { |limit| limit.name == leaf.name ? placed : limit } : [*limits, placed])
+    end
+
+    def decision(record_id) = decisions.find { |decision| decision.record_id == record_id }
+
+    def with_decision(decision)
+      with(decisions: [*decisions.reject { |other| other.record_id == decision.record_id }, decision])
+    end
+
+    def kept_ids = decisions.select { |decision| decision.verdict == :keep }.map(&:record_id)
+
+    def paper(record_id) = papers.find { |paper| paper.record_id == record_id }
+
+    def with_paper(paper) = with(papers: [*papers.reject { |other| other.record_id == paper.record_id }, paper])
+
+    # The cascade of the inquiry as it stands.
+    def cascade(evaluator) = Narrowing::Cascade.of(blocks: searched_blocks, limits:, evaluator:)
+  end
+end

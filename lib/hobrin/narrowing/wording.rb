@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Narrowing
+    # A limit in the words of the page and the brief.
+    module Wording
+      NAMES = { type: "Study type", age: "Age group", dates: "Published" }.freeze
+
+      # leaf :: Strategy::Limit or Strategy::Dates. Gives a String without its name: "2016 to 2026".
+      #
+      #   Wording.of(Strategy::Limit.new(name: :age, values: Records::AgeGroups::ADULTS)) # => "Adults, 19 and over"
+      def self.of(leaf)
+        return dates(leaf) if leaf.is_a?(Strategy::Dates)
+        return "Adults, 19 and over" if leaf.name == :age && leaf.values == Records::AgeGroups::ADULTS
+
+        *rest, last = leaf.values
+        text = rest.empty? ? last : "#{rest.join(', ')} or #{last}"
+        text[0].upcase + text[1..]
+      end
+
+      def self.dates(leaf)
+        return "#{leaf.from_year} or later" unless leaf.to_year
+        return "#{leaf.to_year} or earlier" unless leaf.from_year
+
+        leaf.from_year == leaf.to_year ? leaf.from_year.to_s : "#{leaf.from_year} to #{leaf.to_year}"
+      end
+      private_class_method :dates
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Question
+    # Keeps marks right when the sentence is edited. What stands before and after the edit is known by
+    # comparing both ends of the old and the new text; a phrase there moves along. A phrase that the edit
+    # touched is looked for nearby, and is gone when its words are.
+    class Reanchoring
+      def initialize(old, new)
+        @old = old
+        @new = new
+        @same_before = same_length(old, new)
+        @same_after = [same_length(old.reverse, new.reverse), [old.size, new.size].min - @same_before].min
+        @shift = new.size - old.size
+      end
+
+      # A Phrase in; the Phrase at its new place out, or nil when its words are gone.
+      def call(phrase)
+        return phrase if !phrase.marked? || phrase.to <= @same_before
+        return phrase.with(from: phrase.from + @shift) if phrase.from >= @old.size - @same_after
+
+        from = nearby(phrase)
+        from && phrase.with(from:)
+      end
+
+      private
+
+      def same_length(one, two)
+        one.each_char.zip(two.each_char).take_while { |left, right| left == right }.size
+      end
+
+      # The edit lies between the unchanged ends: the words can only stand where both old and new
+      # positions lean towards them.
+      def nearby(phrase)
+        places = (0..[@new.size - phrase.text.size, 0].max).select { |from| @new[from, phrase.text.size] == phrase.text }
+        places.min_by { |from| [(from - phrase.from).abs, (from - phrase.from - @shift).abs].min }
+      end
+    end
+  end
+end

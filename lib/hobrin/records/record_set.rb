@@ -1,0 +1,60 @@
+# frozen_string_literal: true
+
+require "roaring"
+
+module Hobrin
+  module Records
+    # A set of record numbers (positive integers) with set algebra. Never altered: every operation
+    # gives a new set. The only file that knows how a set is stored; the bitmap is never handed out,
+    # since freezing one does not protect it.
+    #
+    #   (RecordSet.of([1, 2, 3]) & RecordSet.of([2, 3, 4])).to_a # => [2, 3]
+    class RecordSet
+      include Enumerable
+
+      class << self
+        def of(numbers) = new(Roaring::Bitmap32[*numbers])
+
+        def empty = new(Roaring::Bitmap32.new)
+
+        # The union of any number of sets; none gives the empty set.
+        def union(sets) = empty.join(sets)
+
+        # Bytes from `dump` in; the set out.
+        def load(bytes) = new(Roaring::Bitmap32.deserialize(bytes))
+      end
+
+      def initialize(bitmap)
+        @bitmap = bitmap
+        freeze
+      end
+
+      # The union with any number of sets, made in one go.
+      def join(others)
+        whole = bitmap.dup
+        others.each { |other| whole.or!(other.bitmap) }
+        RecordSet.new(whole)
+      end
+
+      def |(other) = RecordSet.new(bitmap | other.bitmap)
+      def &(other) = RecordSet.new(bitmap & other.bitmap)
+      def -(other) = RecordSet.new(bitmap - other.bitmap)
+
+      def size = bitmap.cardinality
+      def empty? = bitmap.empty?
+      def include?(number) = bitmap.include?(number)
+      def each(&) = bitmap.each(&)
+
+      # How many records both sets hold, without making the set.
+      def overlap(other) = bitmap.and_cardinality(other.bitmap)
+
+      def dump = bitmap.serialize
+
+      def ==(other) = other.is_a?(RecordSet) && bitmap == other.bitmap
+
+      protected
+
+      attr_reader :bitmap
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Retrieval
+    # Every number that stands in a block.
+    #
+    # size        :: records found by the block
+    # by_words    :: of those, found by words and by no heading
+    # not_indexed :: of those found by words only, the ones that have no headings yet
+    # terms       :: Hash of term id to TermFigures
+    class BlockFigures < Value
+      attributes :size, :by_words, :not_indexed, :terms
+
+      # size :: records the term finds; alone :: of those, what no other term in use finds (for a crossed
+      # out term: what it would add)
+      TermFigures = Struct.new(:size, :alone, keyword_init: true)
+
+      # block :: a Strategy::Block; evaluator :: an Evaluator
+      def self.of(block, evaluator)
+        sets = block.terms.to_h { |term| [term.id, evaluator.call(term.leaf)] }
+        whole = evaluator.call(block.tree)
+        by_words = whole - evaluator.call(headings_of(block))
+        new(size: whole.size, by_words: by_words.size, not_indexed: by_words.overlap(evaluator.index.not_indexed),
+            terms: term_figures(block, sets, whole))
+      end
+
+      def self.headings_of(block)
+        leaves = block.in_use.select(&:heading?).map(&:leaf)
+        leaves.empty? ? nil : Strategy::AnyOf.of(leaves)
+      end
+
+      def self.term_figures(block, sets, whole)
+        used = block.in_use.map(&:id)
+        alone = used.zip(Contributions.call(sets.values_at(*used))).to_h
+        sets.to_h do |id, set|
+          [id, TermFigures.new(size: set.size, alone: alone.fetch(id) { set - whole }.size)]
+        end
+      end
+      private_class_method :headings_of, :term_figures
+
+      def initialize(size:, by_words:, not_indexed:, terms:)
+        @size = size
+        @by_words = by_words
+        @not_indexed = not_indexed
+        @terms = terms.freeze
+        freeze
+      end
+    end
+  end
+end

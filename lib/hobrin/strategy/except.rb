@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Strategy
+    # What is in one tree and not in the other (NOT).
+    class Except < Value
+      attributes :kept, :taken
+
+      def initialize(kept:, taken:)
+        @kept = kept
+        @taken = taken
+        freeze
+      end
+    end
+  end
+end

@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Thesaurus
+    # Works out, once, what lies below each heading.
+    class Closure
+      # children :: Hash of label to the labels directly below it
+      def initialize(children)
+        @children = children
+        @below = {}
+      end
+
+      # A frozen Hash of label to the labels of itself and all below it.
+      # Raises InputError naming a heading that lies below itself.
+      def call
+        @children.each_key { |label| below(label, []) }
+        @below.freeze
+      end
+
+      private
+
+      def below(label, path)
+        raise InputError, { thesaurus: "#{label} lies below itself: #{[*path, label].join(' > ')}." } if path.include?(label)
+
+        @below[label] ||= [label, *@children.fetch(label).flat_map { |child| below(child, [*path, label]) }].uniq.freeze
+      end
+    end
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Thesaurus
+    # One subject heading.
+    #
+    # label :: the preferred name; also_called :: other names that lead here
+    # broader, related :: labels of other headings, any number; aspects :: the aspects allowed with it
+    # added :: the year it came into the thesaurus, or nil
+    class Heading < Value
+      attributes :label, :also_called, :definition, :broader, :related, :aspects, :added
+
+      def initialize(label:, also_called: [], definition: "", broader: [], related: [], aspects: [], added: nil)
+        raise ArgumentError, "a heading needs a label" if label.to_s.strip.empty?
+
+        @label = label.dup.freeze
+        @definition = definition.dup.freeze
+        @also_called, @broader, @related, @aspects =
+          [also_called, broader, related, aspects].map { |names| names.map { |name| name.dup.freeze }.freeze }
+        @added = added
+        freeze
+      end
+
+      def names = [label, *also_called]
+    end
+  end
+end

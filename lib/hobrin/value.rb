@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Hobrin
+  # The root of the plain values: equal by content, copied with changes, never altered.
+  #
+  # A subclass declares its attributes and writes its own keyword constructor, which checks what it
+  # gets and ends in `freeze`.
+  #
+  #   Aim.new(from: 20, to: 40).with(to: 30) # => Aim 20 to 30, the first one unchanged
+  class Value
+    class << self
+      # Declares the readers that take part in equality, copies and `to_h`.
+      def attributes(*names)
+        attr_reader(*names)
+
+        @attribute_names = names.freeze
+      end
+
+      def attribute_names = @attribute_names || superclass.attribute_names
+    end
+
+    # A copy with some attributes changed; raises what the constructor raises.
+    def with(**changes) = self.class.new(**to_h, **changes)
+
+    # The attributes by name, in the order of declaration; the values are not converted.
+    def to_h = self.class.attribute_names.to_h { |name| [name, public_send(name)] }
+
+    def ==(other) = other.instance_of?(self.class) && other.to_h == to_h
+    alias eql? ==
+
+    def hash = [self.class, *to_h.values].hash
+  end
+end

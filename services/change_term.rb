@@ -1,0 +1,42 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Changes one term of a block: crosses it out, takes it back in, removes it, or changes how it searches.
+    class ChangeTerm
+      def initialize(context)
+        @change = ChangeInquiry.new(context)
+      end
+
+      def cross_out(id, letter, term_id, reason)
+        call(id, letter, term_id, "Crossed out") { |term| term.with(crossed_out: reason.strip) }
+      end
+
+      def take_back(id, letter, term_id)
+        call(id, letter, term_id, "Took back") { |term| term.with(crossed_out: nil) }
+      end
+
+      def remove(id, letter, term_id) = call(id, letter, term_id, "Removed") { nil }
+
+      # main, narrower :: as in Strategy::Heading
+      def heading(id, letter, term_id, narrower:, main:)
+        choice = "#{narrower ? 'with narrower' : 'without narrower'}#{', main topic only' if main}:"
+        call(id, letter, term_id, "Searched #{choice}") { |term| term.with(leaf: term.leaf.with(narrower:, main:)) }
+      end
+
+      # fields :: some of Strategy::Words::FIELDS
+      def fields(id, letter, term_id, fields)
+        call(id, letter, term_id, "Looked in #{fields.join(', ')} for") { |term| term.with(leaf: term.leaf.with(fields:)) }
+      end
+
+      private
+
+      def call(id, letter, term_id, verb)
+        @change.call(id, step: :word) do |inquiry|
+          term = inquiry.block(letter).term(term_id) or raise GoneError, "term"
+          [inquiry.with_block(inquiry.block(letter).replace(term_id) { |old| yield(old) }), "#{verb} #{term.label} in #{letter}"]
+        end
+      end
+    end
+  end
+end

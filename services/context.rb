@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # What services work with: the stores, the clock, and who is at the desk.
+    class Context
+      attr_reader :inquiries, :library, :who
+
+      # clock :: anything with `now`, such as Time
+      def initialize(inquiries:, library:, who:, clock:)
+        @inquiries = inquiries
+        @library = library
+        @who = who
+        @clock = clock
+        @lock = Mutex.new
+      end
+
+      def today = @clock.now.to_date
+
+      # The time as ISO 8601 text in UTC, to the second: what is stored.
+      def now = @clock.now.utc.strftime("%Y-%m-%dT%H:%M:%SZ")
+
+      # The evaluator over the library as it is now; its answers are kept until the library changes.
+      def evaluator
+        thesaurus = library.thesaurus
+        @lock.synchronize do
+          unless @evaluator&.thesaurus.equal?(thesaurus)
+            @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus:)
+          end
+          @evaluator
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Keeps, drops or sets aside one paper; or takes the decision back.
+    class DecidePaper
+      VERBS = { keep: "Kept", drop: "Dropped", unsure: "Unsure of" }.freeze
+      private_constant :VERBS
+
+      def initialize(context)
+        @context = context
+      end
+
+      # Raises GoneError for an unknown paper, InputError from Sifting::Decision.
+      def call(id, record_id, verdict:, reason: nil, note: "")
+        title = title_of(record_id)
+        decision = Sifting::Decision.new(record_id:, verdict:, reason:, note:)
+        change(id, "#{VERBS.fetch(verdict)} “#{title}”#{" (#{reason})" if decision.reason}") do |inquiry|
+          inquiry.with_decision(decision)
+        end
+      end
+
+      def take_back(id, record_id)
+        change(id, "Took back the decision on “#{title_of(record_id)}”") do |inquiry|
+          inquiry.with(decisions: inquiry.decisions.reject { |decision| decision.record_id == record_id })
+        end
+      end
+
+      private
+
+      def title_of(record_id) = (@context.library.record(record_id) or raise GoneError, "paper").title
+
+      def change(id, words)
+        ChangeInquiry.new(@context).call(id, step: :sift) { |inquiry| [yield(inquiry), words] }
+      end
+    end
+  end
+end

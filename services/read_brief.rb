@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # The brief, with every number counted now.
+    class ReadBrief
+      def initialize(context)
+        @context = context
+      end
+
+      # standing :: ReadInquiry::Standing. Gives a Brief.
+      def call(standing)
+        inquiry = standing.inquiry
+        Brief.new(question: inquiry.question, flow: flow(standing), rows: rows(inquiry), conclusion: inquiry.conclusion,
+                  lines: Brief::SearchLine.of(question: inquiry.question, cascade: standing.cascade, evaluator: @context.evaluator),
+                  plan: inquiry.plan, searched_on: @context.today)
+      end
+
+      # The kept papers as evidence rows, strongest first.
+      def rows(inquiry)
+        @context.library.records_by_id(inquiry.kept_ids).map do |record|
+          Brief::EvidenceRow.of(record:, paper: inquiry.paper(record.id), kind: inquiry.question.kind)
+        end.sort_by(&:rank)
+      end
+
+      private
+
+      def flow(standing)
+        Brief::Flow.of(joined: standing.cascade.joined.size, found_ids: @context.library.ids(standing.cascade.final),
+                       decisions: standing.inquiry.decisions)
+      end
+    end
+  end
+end

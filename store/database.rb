@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "sequel"
+
+Sequel.extension :migration
+
+module Hobrin
+  module Store
+    # Opens one SQLite file as Hobrin needs it, with its migrations run: write-ahead log, foreign keys
+    # on, and five seconds of patience when another process writes.
+    module Database
+      MIGRATIONS = File.expand_path("../db/migrations", __dir__)
+      BUSY_MILLISECONDS = 5_000
+      private_constant :MIGRATIONS, :BUSY_MILLISECONDS
+
+      # path :: of the file, made with its folder when missing; kind :: :inquiries or :library.
+      # Raises StateError when the folder cannot be written.
+      def self.open(path, kind:)
+        FileUtils.mkdir_p(File.dirname(path))
+        db = Sequel.sqlite(path.to_s, timeout: BUSY_MILLISECONDS, foreign_keys: true,
+                                      connect_sqls: ["PRAGMA journal_mode=WAL", "PRAGMA synchronous=NORMAL"])
+        Sequel::Migrator.run(db, File.join(MIGRATIONS, kind.to_s))
+        db
+      rescue SystemCallError, Sequel::DatabaseConnectionError, Sequel::DatabaseError => e
+        raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, '')}"
+      end
+    end
+  end
+end

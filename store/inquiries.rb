@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Inquiries and their trails.
+    class Inquiries
+      # An inquiry as stored: id, version, step, times (ISO 8601), whether it is sample data, and the Inquiry.
+      Saved = Struct.new(:id, :version, :step, :sample, :created_at, :touched_at, :inquiry, keyword_init: true)
+      # A line of the trail. state is read only when asked for, see `state_at`.
+      TrailLine = Struct.new(:number, :at, :who, :step, :change, :count_before, :count_after, :library_version, :note,
+                             keyword_init: true)
+
+      def initialize(db)
+        @db = db
+      end
+
+      # Every inquiry, last touched first.
+      def all = @db[:inquiries].reverse(:touched_at, :id).map { |row| saved(row) }
+
+      # Raises GoneError for an id that is not there.
+      def find(id)
+        row = @db[:inquiries].first(id:) or raise GoneError, "inquiry"
+        saved(row)
+      end
+
+      # Gives the id. trail :: the facts of its first line
+      def create(inquiry, step:, at:, trail:, sample: false)
+        @db.transaction(mode: :immediate) do
+          id = @db[:inquiries].insert(step: step.to_s, version: 1, sample:, state: InquiryDocument.dump(inquiry),
+                                      created_at: at, touched_at: at)
+          write_line(id, inquiry, step:, at:, **trail)
+          id
+        end
+      end
+
+      # Reads, changes and writes in one transaction. The block gets the Saved and gives
+      # [the new Inquiry, facts of the trail line], or nil to leave all as it is.
+      # version :: what the person saw, or nil when it does not matter
+      # Raises GoneError, and ConflictError when the stored version is another one.
+      def change(id, version:, step:, at:)
+        @db.transaction(mode: :immediate) do
+          before = find(id)
+          raise ConflictError if version && version != before.version
+
+          inquiry, trail = yield(before)
+          next before unless inquiry
+
+          @db[:inquiries].where(id:).update(version: before.version + 1, step: step.to_s, touched_at: at,
+                                            state: InquiryDocument.dump(inquiry))
+          write_line(id, inquiry, step:, at:, **trail)
+          find(id)
+        end
+      end
+
+      # Raises GoneError for an id that is not there.
+      def delete(id)
+        raise GoneError, "inquiry" if @db[:inquiries].where(id:).delete.zero?
+      end
+
+      # The step that an inquiry was left at.
+      def visit(id, step:) = @db[:inquiries].where(id:).update(step: step.to_s)
+
+      # Lines of the trail, the last one first.
+      def trail(id)
+        @db[:trail].where(inquiry_id: id).reverse(:number).select(*TrailLine.members).map { |row| TrailLine.new(**row) }
+      end
+
+      def trail_size(id) = @db[:trail].where(inquiry_id: id).count
+
+      private
+
+      def saved(row)
+        Saved.new(**row.slice(:id, :version, :sample, :created_at, :touched_at), step: row[:step].to_sym,
+                  inquiry: InquiryDocument.load(row[:state]))
+      end
+
+      def write_line(id, inquiry, step:, at:, **facts)
+        number = (@db[:trail].where(inquiry_id: id).max(:number) || 0) + 1
+        @db[:trail].insert(inquiry_id: id, number:, at:, step: step.to_s, state: InquiryDocument.dump(inquiry), **facts)
+      end
+    end
+  end
+end
