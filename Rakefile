@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+require "fileutils"
+
+VENDOR = "web/public/vendor"
+# What is shipped of each npm package, its licence with it.
+SHIPPED = {
+  "bootstrap" => %w[dist/css/bootstrap.min.css LICENSE],
+  "htmx.org" => %w[dist/htmx.min.js LICENSE],
+  "bootstrap-icons" => [*%w[
+    arrow-right arrow-up book bookmark check2 chevron-down eye journal-text pencil plus-lg printer question-lg quote
+    slash-circle tag toggle-off toggle-on trash x-lg download clock-history
+  ].map { |name| "icons/#{name}.svg" }, "LICENSE"],
+  "@fontsource/atkinson-hyperlegible" => [*%w[400-normal 400-italic 700-normal].map { |face| "files/atkinson-hyperlegible-latin-#{face}.woff2" },
+                                          *%w[400-normal 700-normal].map { |face| "files/atkinson-hyperlegible-latin-ext-#{face}.woff2" }, "LICENSE"],
+  "@fontsource/source-serif-4" => [*%w[400-normal 600-normal 400-italic].map { |face| "files/source-serif-4-latin-#{face}.woff2" }, "LICENSE"]
+}.freeze
+
+desc "Fetch the shipped styles, scripts, icons and fonts anew from npm"
+task :assets do
+  sh "npm install --no-audit --no-fund --ignore-scripts"
+  rm_rf VENDOR
+  SHIPPED.each do |package, files|
+    folder = File.join(VENDOR, package.delete_prefix("@fontsource/"))
+    mkdir_p folder
+    files.each { |file| cp File.join("node_modules", package, file), folder }
+  end
+end
+
+desc "Take the pictures in docs/screenshots from the sample data"
+task :screenshots do
+  ruby "spec/support/take_screenshots.rb"
+end

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+require "socket"
+require_relative "server"
+
+module Hobrin
+  # Serves the application with the sample data; what `bin/demo` runs once everything is installed.
+  class DemoServer
+    HOST = "127.0.0.1"
+    PORTS = (1..65_535)
+    private_constant :HOST, :PORTS
+
+    def initialize(env: ENV, out: $stdout)
+      @env = env
+      @out = out
+    end
+
+    # Serves until stopped. Raises StateError, in one line, when it cannot start.
+    def call
+      port = free_port
+      context = Boot.context(home: Boot.home(@env))
+      @out.puts "Making the sample library…" if context.library.size.zero?
+      Demo::Sample.new(context).load
+      serve(Server.app(context, home: Boot.home(@env), env: @env), port)
+    end
+
+    private
+
+    def free_port
+      port = Integer(@env.fetch("PORT", "4646"), 10, exception: false)
+      raise StateError, "PORT must be a number from 1 to 65535." unless PORTS.cover?(port)
+
+      TCPServer.new(HOST, port).close
+      port
+    rescue Errno::EADDRINUSE
+      raise StateError, "Port #{port} is in use. Stop what runs there, or choose another: PORT=4747 bin/demo"
+    rescue Errno::EACCES
+      raise StateError, "Port #{port} is not allowed here. Choose a higher one: PORT=4747 bin/demo"
+    end
+
+    def serve(app, port)
+      require "puma"
+      require "puma/configuration"
+      require "puma/launcher"
+      settings = Puma::Configuration.new do |config|
+        config.app app
+        config.bind "tcp://#{HOST}:#{port}"
+        config.threads 1, 5
+        config.environment "production"
+        config.quiet
+        config.after_booted { @out.puts "Hobrin is at http://#{HOST}:#{port} (made-up sample data). Ctrl-C stops it." }
+      end
+      Puma::Launcher.new(settings, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)).run
+    end
+  end
+end
+
+begin
+  $stdout.sync = true
+  Hobrin::DemoServer.new.call if $PROGRAM_NAME == __FILE__
+rescue Hobrin::Error => e
+  warn "hobrin: #{e.message}"
+  exit 2
+rescue Interrupt
+  exit 0
+end

@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+require_relative "../config/server"
+Dir[File.join(__dir__, "support", "*.rb")].reject { |file| file.end_with?("take_screenshots.rb") }.each { |file| require file }
+
+RSpec.configure do |config|
+  config.expect_with(:rspec) { |expectations| expectations.max_formatted_output_length = 600 }
+  config.disable_monkey_patching!
+  config.filter_run_when_matching :focus
+  Kernel.srand config.seed
+
+  config.include Builders
+  config.include SampleHome, :sample
+  config.include Browser, :browser
+end

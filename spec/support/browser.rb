@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+require "capybara/rspec"
+require "selenium-webdriver"
+require "puma"
+
+# The real interface in headless Chromium, from Debian's packages.
+module Browser
+  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --disable-background-networking --no-first-run
+             --disable-component-update --disable-sync --disable-quic --force-color-profile=srgb --hide-scrollbars].freeze
+
+  def self.driver(app, size: [1280, 800])
+    options = Selenium::WebDriver::Options.chrome(args: [*FLAGS, "--window-size=#{size.join(',')}"], binary: "/usr/bin/chromium")
+    options.add_option("goog:loggingPrefs", { browser: "ALL" })
+    Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+  end
+
+  Capybara.register_driver(:chromium) { |app| driver(app) }
+  Capybara.server = :puma, { Silent: true, Threads: "1:4" }
+  Capybara.default_max_wait_time = 10
+  Capybara.enable_aria_label = true
+
+  # Serves the sample home of this example.
+  def serve(context, home)
+    Capybara.app = Hobrin::Server.app(context, home:)
+    Capybara.current_driver = :chromium
+  end
+
+  def self.included(base)
+    base.include Capybara::DSL
+    base.include Capybara::RSpecMatchers
+    base.before { serve(context, home) }
+    base.after do
+      Capybara.reset_sessions!
+      Capybara.use_default_driver
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      # The Narrow step.
+      class Narrow < Step
+        MOST_NAMED = 3
+        SILENT = { age: "state no age", type: "state no study type", dates: "state no year" }.freeze
+        private_constant :MOST_NAMED, :SILENT
+
+        def steps = standing.cascade.steps
+        def largest = steps.map(&:size).max || 1
+        def previews = @previews ||= Services::ReadNarrow.new(@context).call(standing)
+
+        def label(step)
+          return question.element(step.source.letter).name if step.block?
+
+          Narrowing::Wording.of(step.source.leaf)
+        end
+
+        def colour(step) = step.block? ? "ink-#{step.source.letter}" : "ink-limit"
+
+        # As `label`, with a long list of values cut after the second.
+        def short_label(step)
+          values = step.block? ? [] : step.source.leaf.then { |leaf| leaf.is_a?(Strategy::Limit) ? leaf.values : [] }
+          return label(step) if values.size <= MOST_NAMED || label(step).start_with?("Adults")
+
+          "#{values.first(2).join(', ')} or #{values.size - 2} more"
+        end
+
+        # For each limit that took away papers that say nothing it could go by, a sentence that says so.
+        def unstated = steps.select { |step| !step.block? && step.on }.filter_map { |step| unstated_by(step) }
+
+        # The place of the step whose removals are shown, or nil.
+        def opened
+          place = fields.number(:opened)
+          place if place.is_a?(Integer) && place.between?(0, steps.size - 1)
+        end
+
+        def taken_away = Services::ReadNarrow.new(@context).taken_away(standing, opened)
+
+        def year(field) = errors.empty? ? current_dates&.public_send(field) : fields.text(field)
+
+        def aim(field) = errors[:aim] ? fields.text(:"aim_#{field}") : inquiry.aim.public_send(field)
+
+        def chosen?(name) = inquiry.limits.any? { |limit| limit.name == name }
+
+        private
+
+        def unstated_by(step)
+          silent = step.removed & @context.evaluator.index.unstated(step.source.name)
+          return if silent.empty?
+
+          fresh = silent.overlap(@context.evaluator.index.not_indexed)
+          "#{silent.size} of the #{step.removed.size} papers that “#{short_label(step)}” took away #{SILENT.fetch(step.source.name)}" \
+            "#{", #{fresh} of them because they are not indexed yet" if fresh.positive?}. Open the step to look at them."
+        end
+
+        def current_dates = inquiry.limits.find { |limit| limit.name == :dates }&.leaf
+      end
+    end
+  end
+end

@@ -1,0 +1,37 @@
+// Keys, each shown where it acts: single letters only while the reading desk has the focus and nothing is being typed.
+(() => {
+  const typing = (target) => target.matches("input, textarea, select");
+
+  const atDesk = (event) => {
+    const desk = document.querySelector("[data-desk]");
+    if (!desk || typing(event.target) || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (!desk.contains(event.target) && event.target !== document.body) return;
+    const button = desk.querySelector(`[data-key="${CSS.escape(event.key.toLowerCase())}"]`);
+    if (!button) return;
+    event.preventDefault();
+    button.click();
+  };
+
+  // Down from an entry line into its offers and up again; Escape clears them.
+  const inEntry = (event) => {
+    const entry = event.target.closest(".entry");
+    if (!entry) return;
+    const stops = [entry.querySelector("[data-entry]"), ...entry.querySelectorAll(".offer:not(:disabled)")];
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    const place = stops.indexOf(event.target);
+    if (step && place >= 0 && stops[place + step]) { event.preventDefault(); stops[place + step].focus(); }
+    if (event.key === "Escape") { stops[0].value = ""; entry.querySelector(".offers").replaceChildren(); stops[0].focus(); }
+  };
+
+  document.addEventListener("keydown", (event) => { atDesk(event); inEntry(event); });
+
+  // After a decision the desk keeps the keys, and the open title stays in sight.
+  const settle = () => {
+    const desk = document.querySelector("[data-desk]");
+    if (desk && !desk.contains(document.activeElement)) desk.focus({ preventScroll: true });
+    document.querySelectorAll(".title-list [aria-current]").forEach((title) => title.scrollIntoView({ block: "nearest" }));
+    document.querySelector("#taken-away")?.scrollIntoView({ block: "nearest" });
+  };
+  document.addEventListener("htmx:afterSettle", settle);
+  document.addEventListener("DOMContentLoaded", settle);
+})();

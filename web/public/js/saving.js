@@ -1,0 +1,53 @@
+// Saves a form of written text when its reader turns away from it, so that nothing is lost when they are called away.
+(() => {
+  const changed = new WeakSet();
+  const formOf = (target) => target.closest && target.closest("form[data-saves]");
+
+  document.addEventListener("input", (event) => {
+    const form = formOf(event.target);
+    if (form) changed.add(form);
+  });
+
+  document.addEventListener("submit", (event) => changed.delete(event.target), true);
+
+  const save = (form, next) => {
+    if (!changed.has(form) || !form.isConnected) return;
+    const field = document.createElement("input");
+    field.type = "hidden";
+    field.name = "next";
+    field.value = next || "";
+    form.append(field);
+    form.requestSubmit();
+  };
+
+  // A choice is saved at once; text when the cursor leaves it, but not when it leaves for a button of the same form.
+  document.addEventListener("change", (event) => {
+    const form = formOf(event.target);
+    if (form && event.target.matches("select, input[type=radio]")) save(form);
+  });
+  document.addEventListener("focusout", (event) => {
+    const form = formOf(event.target);
+    if (!form || !event.target.matches("textarea, input:not([type=radio])")) return;
+    const goes = event.relatedTarget;
+    if (goes && (goes.form === form || goes.closest("a"))) return;
+    save(form);
+  });
+
+  // A link to another step takes the written text along.
+  document.addEventListener("click", (event) => {
+    const link = event.target.closest("a.tab, .head a, .titles a, .dock a");
+    const form = document.querySelector("form[data-saves]");
+    if (link && form && changed.has(form)) {
+      event.preventDefault();
+      fetch(form.action, { method: "POST", body: new URLSearchParams(new FormData(form)), headers: { "HX-Request": "true" } })
+        .then((answer) => { if (answer.ok) { location.assign(link.href); } else { form.requestSubmit(); } })
+        .catch(() => form.requestSubmit());
+    }
+    if (event.target.closest("[data-print]")) window.print();
+  });
+
+  window.addEventListener("beforeunload", (event) => {
+    const form = document.querySelector("form[data-saves]");
+    if (form && changed.has(form)) event.preventDefault();
+  });
+})();

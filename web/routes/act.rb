@@ -1,0 +1,29 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Routes
+      # Act: the brief, its words, and the evidence set as files.
+      module Act
+        def self.registered(app)
+          app.get("/inquiries/:id/act") { show :act }
+
+          app.post("/inquiries/:id/act") do
+            change(:act) do
+              plan = Brief::ChangePlan.new(**Brief::ChangePlan::PROMPTS.keys.to_h { |name| [name, fields.text(name)] })
+              Services::WriteBrief.new(context).call(inquiry_id, conclusion: fields.text(:conclusion), plan:, version: fields.number(:version))
+              { next: fields.one_of(:next, Inquiry::STEPS) }
+            end
+          end
+
+          app.get("/inquiries/:id/evidence.:format") do
+            file = Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
+            attachment file.name
+            content_type file.type, charset: "utf-8"
+            file.body
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Routes
+      # Narrow: limits and the aim.
+      module Narrow
+        def self.registered(app)
+          app.get("/inquiries/:id/narrow") { show :narrow }
+
+          app.post("/inquiries/:id/limits") do
+            change(:narrow) { Services::ChangeLimits.new(context).put(inquiry_id, Narrow.leaf(fields)) && nil }
+          end
+
+          app.post("/inquiries/:id/limits/:name") do
+            change(:narrow) { Narrow.change(Services::ChangeLimits.new(context), inquiry_id, fields) }
+          end
+
+          app.post("/inquiries/:id/aim") do
+            change(:narrow) do
+              Services::ChangeLimits.new(context).aim(inquiry_id, Narrowing::Aim.new(from: fields.number(:aim_from), to: fields.number(:aim_to)))
+              nil
+            end
+          end
+        end
+
+        def self.leaf(fields)
+          name = fields.one_of(:limit, %i[type age dates]) or raise InputError, { limit: "There is no such limit." }
+          return Strategy::Limit.new(name:, values: fields.list(:values)) unless name == :dates
+
+          Strategy::Dates.new(from_year: fields.number(:from_year), to_year: fields.number(:to_year))
+        end
+
+        def self.change(service, id, fields)
+          name = fields.one_of(:name, %i[type age dates]) or raise GoneError, "limit"
+          case fields.text(:do)
+          when "remove" then service.remove(id, name)
+          when "switch" then service.switch(id, name)
+          when "up" then service.move_up(id, name)
+          end
+          nil
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,40 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Routes
+      # Weigh: the appraisal of one kept paper.
+      module Weigh
+        TABLE = %i[events total comparison_events comparison_total].freeze
+        private_constant :TABLE
+
+        def self.registered(app)
+          app.get("/inquiries/:id/weigh") { show :weigh }
+
+          app.post("/inquiries/:id/weigh") do
+            change(:weigh) do
+              paper = Weigh.paper(fields)
+              Services::WeighPaper.new(context).call(inquiry_id, paper, version: fields.number(:version))
+              after = fields.one_of(:next, Inquiry::STEPS)
+              after && after != :weigh ? { next: after } : { paper: paper.record_id, query: "?paper=#{Rack::Utils.escape(paper.record_id)}" }
+            end
+          end
+        end
+
+        def self.paper(fields)
+          answers = Appraisal::Sheet::QUESTIONS.values.flat_map(&:keys).uniq
+                                               .to_h { |key| [key, fields.nested(:answers).one_of(key, Appraisal::ANSWERS.keys)] }.compact
+          Appraisal::Paper.new(record_id: fields.text(:paper), design: fields.text(:design), answers:, table: table(fields),
+                               graded: fields.number(:graded) || 0, graded_why: fields.text(:graded_why).strip,
+                               outcome: fields.text(:outcome).strip, finding: fields.text(:finding).strip)
+        end
+
+        # The four numbers; nil when none is given.
+        def self.table(fields)
+          numbers = TABLE.to_h { |name| [name, fields.number(name)] }
+          numbers.values.none? ? nil : Statistics::TwoByTwo.new(**numbers)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    # How routes answer: whole pages, parts for htmx, and what happens after a change.
+    module Showing
+      PAGES = { ask: Pages::Ask, word: Pages::Word, narrow: Pages::Narrow, sift: Pages::Sift, weigh: Pages::Weigh,
+                act: Pages::Act, trail: Pages::Trail }.freeze
+      private_constant :PAGES
+
+      def context = settings.context
+      def fields = @fields ||= Fields.new(params)
+      def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
+      def csrf_token = Rack::Protection::AuthenticityToken.token(session)
+
+      # The inquiry's id from the address. Raises GoneError when it is no number.
+      def inquiry_id
+        Integer(params["id"], 10, exception: false)&.then { |id| id if id.between?(1, 2**53) } or raise GoneError, "inquiry"
+      end
+
+      # Shows a step. errors :: Hash of field to message; said :: read out to those who do not see the page
+      def show(step, errors: {}, said: nil, **options)
+        standing = Services::ReadInquiry.new(context).call(inquiry_id, step: (step if Inquiry::STEPS.include?(step)))
+        @page = PAGES.fetch(step).new(context:, standing:, fields:, errors:, **options)
+        @said = said || @page.said
+        whole(erb(step, layout: :inquiry), title: @page.title)
+      end
+
+      # Runs a change, then shows the step, or goes to the address when the page was not asked for in part.
+      # What a person can mend is shown beside its field, with what they typed.
+      def change(step, **options)
+        target = yield
+        options = options.merge(target) if target.is_a?(Hash)
+        address = "/inquiries/#{inquiry_id}/#{options.delete(:next) || step}#{options.delete(:query)}"
+        return redirect(to(address), 303) unless htmx?
+
+        @fields = Fields.new({})
+        headers "HX-Push-Url" => address
+        show(address[%r{/(\w+)(?:\?.*)?\z}, 1].to_sym, **options)
+      rescue InputError => e
+        status 422
+        show(step, errors: e.errors, **options)
+      rescue ConflictError => e
+        status 409
+        show(step, errors: { conflict: e.message }, **options)
+      end
+
+      # A page that belongs to no inquiry.
+      def show_alone(view, title:, **locals)
+        @said = locals[:message]
+        whole(erb(view, layout: false, locals: { title:, **locals }), title:)
+      end
+
+      # For htmx only the page's inside; the part that is swapped and what is read out.
+      def whole(content, title:)
+        htmx? ? erb(:part, layout: false, locals: { content:, title: }) : erb(:document, layout: false, locals: { content:, title: })
+      end
+
+      # The attributes of a form that changes something: works with and without htmx.
+      def sends(path) = %(method="post" action="#{h path}" hx-post="#{h path}")
+
+      def csrf = %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">)
+
+      # The message beside a field, with the id that the field names in aria-describedby.
+      def problem(name, id = name)
+        message = @page ? @page.errors[name.to_sym] : @errors&.[](name.to_sym)
+        message && %(<p class="problem" id="problem-#{h id}">#{h message}</p>)
+      end
+
+      # The attributes of a field that has a message.
+      def troubled(name, id = name)
+        errors = @page ? @page.errors : @errors.to_h
+        errors[name.to_sym] ? %(aria-invalid="true" aria-describedby="problem-#{h id}") : ""
+      end
+
+      def h(text) = Rack::Utils.escape_html(text.to_s)
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    # Numbers, dates and marked text in the words and marks of the page.
+    module Words
+      THIN_SPACE = "\u2009"
+      MINUS = "\u2212"
+      private_constant :THIN_SPACE, :MINUS
+
+      # 12345 => "12 345", with a thin space.
+      def number(count) = count.to_s.reverse.scan(/\d{1,3}/).join(THIN_SPACE).reverse
+
+      # "1 paper", "26 papers"
+      def count_of(count, noun) = "#{number(count)} #{noun}#{'s' unless count == 1}"
+
+      # 0.12345 => "0.12"; infinity => "∞"
+      def decimal(value, digits = 2)
+        return "∞" if value.infinite?
+
+        format("%.#{digits}f", value).sub(/\A-(?=.*[1-9])/, MINUS).delete_prefix("-")
+      end
+
+      def points(share) = decimal(share * 100, 1)
+
+      def signed(count) = count.negative? ? "#{MINUS}#{number(-count)}" : "+#{number(count)}"
+
+      # ISO 8601 text => "23 Nov 2026"
+      def day(text) = Date.parse(text.to_s).strftime("%-d %b %Y")
+
+      def day_and_time(text) = Time.iso8601(text).getlocal.strftime("%-d %b %Y, %H:%M")
+
+      # The question sentence with its marked phrases, as safe markup.
+      def sentence(question)
+        at = 0
+        parts = question.marks.map do |element, phrase|
+          before = h(question.text[at...phrase.from])
+          at = phrase.to
+          "#{before}#{marked(element, phrase.text)}"
+        end
+        "#{parts.join}#{h question.text[at..]}"
+      end
+
+      # A paper's text with the words that brought it here, as safe markup.
+      def highlighted(text, field, matched)
+        at = 0
+        parts = matched.call(text, field).map do |from, to, letter|
+          before = h(text[at...from])
+          at = to
+          %(#{before}<mark class="hit hit-#{letter}">#{h text[from...to]}</mark>)
+        end
+        "#{parts.join}#{h text[at..]}"
+      end
+
+      private
+
+      def marked(element, text)
+        %(<span class="phrase phrase-#{element.letter}" title="#{h element.slot.name}">#{h text}<sup>#{element.letter}</sup></span>)
+      end
+    end
+  end
+end
