@@ -15,7 +15,6 @@ gem "zeitwerk", "~> 2.6"
 group :test do
   gem "axe-core-capybara", "~> 4.14"
   gem "axe-core-rspec", "~> 4.14"
-  gem "bibtex-ruby", "~> 6.2"
   gem "capybara", "~> 3.40"
   gem "rack-test", "~> 2.2"
   gem "rspec", "~> 3.13"

@@ -19,7 +19,7 @@ module Hobrin
     def call
       port = free_port
       context = Boot.context(home: Boot.home(@env))
-      @out.puts "Making the sample library…" if context.library.size.zero?
+      @out.puts "Making the sample library…" if context.library.empty?
       Demo::Sample.new(context).load
       serve(Server.app(context, home: Boot.home(@env), env: @env), port)
     end

@@ -9,7 +9,8 @@ module Hobrin
                   "this week. Could we hand out earplugs and eye masks, and would it help?"
       MARKS = [["P", "adults in intensive care"], ["I", "earplugs and an eye mask at night"], ["C", "usual care"],
                ["O", "sleep"], ["O", "delirium"]].freeze
-      TERMS = { "P" => [:"Intensive Care Units", :"Critically Ill Patients", :"Intensive Care", "intensive care", "critically ill", "critical care", "step-down unit*"],
+      TERMS = { "P" => [:"Intensive Care Units", :"Critically Ill Patients", :"Intensive Care", "intensive care", "critically ill",
+                        "critical care", "step-down unit*"],
                 "I" => [:"Ear Protective Devices", :"Eye Masks", "earplug*", "ear plug*", "eye mask*", "eye shade*"],
                 "O" => [:Delirium, :"Sleep Quality", :"Sleep Disorders", "deliri*", "confusion", "sleep*"] }.freeze
       TYPES = ["systematic review", "meta-analysis", "randomized controlled trial", "controlled trial", "cohort study", "guideline"].freeze

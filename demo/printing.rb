@@ -24,7 +24,7 @@ module Hobrin
           id: "10.5555/hobrin.#{key}", doi: "10.5555/hobrin.#{key}", title: respell(title, spelling),
           abstract: respell(abstract, spelling), published:, headings:, country:, journal: printed_in["name"],
           authors: authors(printed_in["nursing"]), **pages, flags: flags(printed_in),
-          **{ language: printed_in["language"] || "eng", added: "#{published[0, 7].ljust(7, '-06')}-15" }.merge(rest)
+          language: printed_in["language"] || "eng", added: "#{published[0, 7].ljust(7, "-06")}-15", **rest
         )
       end
 

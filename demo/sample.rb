@@ -12,7 +12,7 @@ module Hobrin
       def self.csl = Exchange::CslJson::Writer.call(SampleLibrary.new.records)
 
       def load
-        return unless @context.library.size.zero?
+        return unless @context.library.empty?
 
         Services::LoadSample.new(@context).call(headings: SampleThesaurus.headings, csl: Sample.csl) { MainInquiry.new(@context).call }
       end

@@ -76,7 +76,7 @@ module Hobrin
       def survey
         asked = @random.rand(80..500)
         "Background: How #{i} is used is not known. Methods: Cross-sectional survey about #{p} in #{place}. Results: " \
-          "#{share(@random.rand(20..asked - 20), asked)} used #{i} in most weeks; #{o} was the reason named most. Conclusion: Practice differs."
+          "#{share(@random.rand(20..(asked - 20)), asked)} used #{i} in most weeks; #{o} was the reason named most. Conclusion: Practice differs."
       end
 
       def qualitative

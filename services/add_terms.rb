@@ -42,10 +42,10 @@ module Hobrin
         ChangeInquiry.new(@context).call(id, step: :word) do |inquiry|
           searched!(inquiry, letter)
           fresh = leaves.uniq.reject { |leaf| inquiry.block(letter).holds?(leaf) }
-          raise InputError, { typed: "“#{leaves.map(&:label).join(', ')}” is in this block already." } if fresh.empty?
+          raise InputError, { typed: "“#{leaves.map(&:label).join(", ")}” is in this block already." } if fresh.empty?
 
           [fresh.reduce(inquiry) { |grown, leaf| grown.with_leaf(letter, leaf) },
-           "Added #{fresh.map { |leaf| describe(leaf) }.join(', ')} to #{letter}"]
+           "Added #{fresh.map { |leaf| describe(leaf) }.join(", ")} to #{letter}"]
         end
       end
 

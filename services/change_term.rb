@@ -20,21 +20,24 @@ module Hobrin
 
       # main, narrower :: as in Strategy::Heading
       def heading(id, letter, term_id, narrower:, main:)
-        choice = "#{narrower ? 'with narrower' : 'without narrower'}#{', main topic only' if main}:"
-        call(id, letter, term_id, "Searched #{choice}") { |term| term.with(leaf: term.leaf.with(narrower:, main:)) }
+        choice = "#{narrower ? "with narrower" : "without narrower"}#{", main topic only" if main}:"
+        call(id, letter, term_id, "Searched #{choice}", Strategy::Heading) { |term| term.with(leaf: term.leaf.with(narrower:, main:)) }
       end
 
       # fields :: some of Strategy::Words::FIELDS
       def fields(id, letter, term_id, fields)
-        call(id, letter, term_id, "Looked in #{fields.join(', ')} for") { |term| term.with(leaf: term.leaf.with(fields:)) }
+        call(id, letter, term_id, "Looked in #{fields.join(", ")} for", Strategy::Words) { |term| term.with(leaf: term.leaf.with(fields:)) }
       end
 
       private
 
-      def call(id, letter, term_id, verb)
+      # kind :: what the term's leaf must be for this change
+      def call(id, letter, term_id, verb, kind = Value, &block)
         @change.call(id, step: :word) do |inquiry|
-          term = inquiry.block(letter).term(term_id) or raise GoneError, "term"
-          [inquiry.with_block(inquiry.block(letter).replace(term_id) { |old| yield(old) }), "#{verb} #{term.label} in #{letter}"]
+          term = inquiry.block(letter).term(term_id)
+          raise GoneError, "term" unless term&.leaf.is_a?(kind)
+
+          [inquiry.with_block(inquiry.block(letter).replace(term_id, &block)), "#{verb} #{term.label} in #{letter}"]
         end
       end
     end

@@ -15,6 +15,9 @@ module Hobrin
         @lock = Mutex.new
       end
 
+      # Short, so that an error's message never prints a whole library.
+      def inspect = "#<#{self.class}>"
+
       def today = @clock.now.to_date
 
       # The time as ISO 8601 text in UTC, to the second: what is stored.
@@ -24,9 +27,7 @@ module Hobrin
       def evaluator
         thesaurus = library.thesaurus
         @lock.synchronize do
-          unless @evaluator&.thesaurus.equal?(thesaurus)
-            @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus:)
-          end
+          @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus:) unless @evaluator&.thesaurus.equal?(thesaurus)
           @evaluator
         end
       end

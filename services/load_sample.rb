@@ -11,7 +11,7 @@ module Hobrin
       # headings :: Array of Thesaurus::Heading; csl :: a CSL-JSON document.
       # The block, if any, makes the sample inquiries; it is left out when there is an inquiry already.
       def call(headings:, csl:)
-        return unless @context.library.size.zero?
+        return unless @context.library.empty?
 
         ImportThesaurus.new(@context).call(headings)
         ImportRecords.new(@context).call(csl, sample: true)

@@ -12,5 +12,6 @@ RSpec.configure do |config|
 
   config.include Builders
   config.include SampleHome, :sample
+  config.include Client, :client
   config.include Browser, :browser
 end

@@ -23,7 +23,7 @@ module Hobrin
         Sequel::Migrator.run(db, File.join(MIGRATIONS, kind.to_s))
         db
       rescue SystemCallError, Sequel::DatabaseConnectionError, Sequel::DatabaseError => e
-        raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, '')}"
+        raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end
     end
   end

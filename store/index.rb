@@ -21,7 +21,7 @@ module Hobrin
       # leaf :: Strategy::Words. Its tokens are letters and digits only and stand in quotation marks, so
       # nothing that a person types is read as full-text syntax.
       def words(leaf)
-        phrase = "\"#{leaf.tokens.join(' ')}\"#{' *' if leaf.truncated?}"
+        phrase = "\"#{leaf.tokens.join(" ")}\"#{" *" if leaf.truncated?}"
         columns = leaf.fields.map { |field| COLUMNS.fetch(field) }.join(" ")
         Records::RecordSet.of(@db[:texts].where(Sequel.lit("texts MATCH ?", "{#{columns}} : #{phrase}")).select_map(:rowid))
       end

@@ -14,6 +14,8 @@ module Hobrin
         @db = db
       end
 
+      def inspect = "#<#{self.class}>"
+
       # Every inquiry, last touched first.
       def all = @db[:inquiries].reverse(:touched_at, :id).map { |row| saved(row) }
 
@@ -71,7 +73,7 @@ module Hobrin
 
       def saved(row)
         Saved.new(**row.slice(:id, :version, :sample, :created_at, :touched_at), step: row[:step].to_sym,
-                  inquiry: InquiryDocument.load(row[:state]))
+                                                                                 inquiry: InquiryDocument.load(row[:state]))
       end
 
       def write_line(id, inquiry, step:, at:, **facts)

@@ -15,12 +15,16 @@ module Hobrin
         @lock = Mutex.new
       end
 
+      def inspect = "#<#{self.class}>"
+
       # Changes whenever records or headings do.
       def version = meta("version") || "0"
 
       def sample? = meta("sample") == "yes"
 
       def size = @db[:records].count
+
+      def empty? = size.zero?
 
       # The thesaurus as a core value, read once for each version of the library.
       def thesaurus

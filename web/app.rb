@@ -20,7 +20,8 @@ module Hobrin
       set :logging, false
       set :dump_errors, false
       set :sessions, key: "hobrin", httponly: true, same_site: :lax
-      set :protection, use: %i[authenticity_token], except: %i[remote_token],
+      # Denying is not the default, which would drop the session and go on.
+      set :protection, use: %i[authenticity_token], except: %i[remote_token], reaction: :deny,
                        message: "This page is too old to send from. Load it again, then repeat what you did."
       set :context, nil
 

@@ -6,7 +6,7 @@ module Hobrin
     module Pictures
       ICONS = File.join(__dir__, "public/vendor/bootstrap-icons")
       KNOWN_ICONS = Dir.glob(File.join(ICONS, "*.svg")).to_h do |path|
-        [File.basename(path, ".svg"), File.read(path).sub("<svg ", '<svg aria-hidden="true" focusable="false" ').freeze]
+        [File.basename(path, ".svg"), File.read(path).sub(/<svg xmlns="[^"]+"/, '<svg aria-hidden="true" focusable="false"').freeze]
       end.freeze
       private_constant :ICONS, :KNOWN_ICONS
 

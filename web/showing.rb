@@ -51,6 +51,15 @@ module Hobrin
         whole(erb(view, layout: false, locals: { title:, **locals }), title:)
       end
 
+      def show_home(question: "")
+        show_alone :home, title: "Inquiries", overview: Services::ListInquiries.new(context).call, question:
+      end
+
+      # Goes to another page as a whole.
+      def leave_for(address)
+        htmx? ? headers("HX-Redirect" => address) : redirect(to(address), 303)
+      end
+
       # For htmx only the page's inside; the part that is swapped and what is read out.
       def whole(content, title:)
         htmx? ? erb(:part, layout: false, locals: { content:, title: }) : erb(:document, layout: false, locals: { content:, title: })

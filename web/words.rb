@@ -12,7 +12,7 @@ module Hobrin
       def number(count) = count.to_s.reverse.scan(/\d{1,3}/).join(THIN_SPACE).reverse
 
       # "1 paper", "26 papers"
-      def count_of(count, noun) = "#{number(count)} #{noun}#{'s' unless count == 1}"
+      def count_of(count, noun) = "#{number(count)} #{noun}#{"s" unless count == 1}"
 
       # 0.12345 => "0.12"; infinity => "∞"
       def decimal(value, digits = 2)

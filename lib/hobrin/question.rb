@@ -59,9 +59,7 @@ module Hobrin
     def marked(letter, phrase_text, near: 0)
       wanted = Question.tidy(phrase_text).strip
       from = nearest(wanted, near)
-      unless from && !wanted.empty?
-        raise InputError, { mark: "Select some words of the question first, then say what they are." }
-      end
+      raise InputError, { mark: "Select some words of the question first, then say what they are." } unless from && !wanted.empty?
 
       phrase = Phrase.new(text: wanted, from:)
       cleared = elements.map { |element| element.with(phrases: element.phrases.reject { |other| other.overlaps?(phrase) }) }
@@ -82,7 +80,7 @@ module Hobrin
     def length_errors
       errors = LONGEST.filter_map do |field, most|
         size = public_send(field).size
-        [field, "This is #{size} characters long. Keep it to #{most}: one #{field == :text ? 'question' : 'paragraph'}."] if size > most
+        [field, "This is #{size} characters long. Keep it to #{most}: one #{field == :text ? "question" : "paragraph"}."] if size > most
       end.to_h
       errors[:text] = "Write the question first, in your own words." if text.strip.empty?
       errors

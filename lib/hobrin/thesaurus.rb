@@ -22,6 +22,8 @@ module Hobrin
       freeze
     end
 
+    def inspect = "#<#{self.class} of #{headings.size} headings>"
+
     # The heading with exactly this preferred label, or nil.
     def heading(label) = @by_label[label]
 

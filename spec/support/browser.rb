@@ -10,7 +10,7 @@ module Browser
              --disable-component-update --disable-sync --disable-quic --force-color-profile=srgb --hide-scrollbars].freeze
 
   def self.driver(app, size: [1280, 800])
-    options = Selenium::WebDriver::Options.chrome(args: [*FLAGS, "--window-size=#{size.join(',')}"], binary: "/usr/bin/chromium")
+    options = Selenium::WebDriver::Options.chrome(args: [*FLAGS, "--window-size=#{size.join(",")}"], binary: "/usr/bin/chromium")
     options.add_option("goog:loggingPrefs", { browser: "ALL" })
     Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
   end

@@ -2,11 +2,9 @@
 
 # Values in plain words, with only what an example is about.
 module Builders
-  include Hobrin
-
   def a_record(id: "10.5555/one", title: "Earplugs at night", **rest) = Hobrin::Records::Record.new(id:, title:, **rest)
 
-  def words(text, **) = Hobrin::Strategy::Words.read(text, **)
+  def words(text, **rest) = Hobrin::Strategy::Words.read(text, **rest)
 
   def a_heading(label, **rest) = Hobrin::Thesaurus::Heading.new(label:, **rest)
 

@@ -26,11 +26,11 @@ module Hobrin
           values = step.block? ? [] : step.source.leaf.then { |leaf| leaf.is_a?(Strategy::Limit) ? leaf.values : [] }
           return label(step) if values.size <= MOST_NAMED || label(step).start_with?("Adults")
 
-          "#{values.first(2).join(', ')} or #{values.size - 2} more"
+          "#{values.first(2).join(", ")} or #{values.size - 2} more"
         end
 
         # For each limit that took away papers that say nothing it could go by, a sentence that says so.
-        def unstated = steps.select { |step| !step.block? && step.on }.filter_map { |step| unstated_by(step) }
+        def unstated = Services::ReadNarrow.new(@context).silences(standing).map { |silence| unstated_by(silence) }
 
         # The place of the step whose removals are shown, or nil.
         def opened
@@ -48,13 +48,11 @@ module Hobrin
 
         private
 
-        def unstated_by(step)
-          silent = step.removed & @context.evaluator.index.unstated(step.source.name)
-          return if silent.empty?
-
-          fresh = silent.overlap(@context.evaluator.index.not_indexed)
-          "#{silent.size} of the #{step.removed.size} papers that “#{short_label(step)}” took away #{SILENT.fetch(step.source.name)}" \
-            "#{", #{fresh} of them because they are not indexed yet" if fresh.positive?}. Open the step to look at them."
+        def unstated_by(silence)
+          step = silence.step
+          fresh = ", #{silence.not_indexed} of them because they are not indexed yet" if silence.not_indexed.positive?
+          "#{silence.papers} of the #{step.removed.size} papers that “#{short_label(step)}” took away " \
+            "#{SILENT.fetch(step.source.name)}#{fresh}. Open the step to look at them."
         end
 
         def current_dates = inquiry.limits.find { |limit| limit.name == :dates }&.leaf

@@ -14,29 +14,38 @@ module Hobrin
 
         def typed_in(letter) = error_for(letter) ? fields.text(:typed) : ""
 
+        # Whether a term stays open: a change of it was just refused.
+        def open?(letter, term) = errors.any? && active == letter && fields.number(:term) == term.id
+
         # What a term's row says under its name.
         def note(term, column)
           return term.crossed_out.empty? ? "crossed out" : "crossed out: #{term.crossed_out}" unless term.in_use?
           return term.leaf.note unless term.heading?
 
           narrower = column.narrower.fetch(term.label)
-          below = if narrower.zero? then "nothing narrower" elsif term.leaf.narrower then "with #{narrower} narrower" else "without narrower" end
-          "heading · #{below}#{' · main topic only' if term.leaf.main}"
+          below = if narrower.zero?
+                    "nothing narrower"
+                  elsif term.leaf.narrower
+                    "with #{narrower} narrower"
+                  else
+                    "without narrower"
+                  end
+          "heading · #{below}#{" · main topic only" if term.leaf.main}"
         end
 
         # What a term finds that no other does, in words.
         def alone_words(term, figures)
           return "would add #{figures.alone}" unless term.in_use?
-          return "finds nothing" if figures.size.zero?
+          return "finds nothing" if figures.empty?
 
           figures.alone.zero? ? "adds nothing" : "#{figures.alone} only here"
         end
 
         # The block that leaves nothing, when the join is empty though every block finds papers.
         def join_words
-          empty = columns.select { |column| column.figures.size.zero? }
+          empty = columns.select { |column| column.figures.empty? }
           return "Give each block its first name." if columns.all? { |column| column.block.terms.empty? }
-          return "#{empty.map { |column| column.element.name }.join(', ')}: nothing found yet." if empty.any?
+          return "#{empty.map { |column| column.element.name }.join(", ")}: nothing found yet." if empty.any?
           return "Each block finds papers, but none is in all of them." if standing.cascade.joined.empty?
 
           "#{limits_words}#{reading_words}"
@@ -46,12 +55,14 @@ module Hobrin
 
         def limits_words
           on = inquiry.limits.count(&:on)
-          on.zero? ? "No limits yet: the next step thins them out." : "#{on} #{on == 1 ? 'limit leaves' : 'limits leave'} #{standing.final}, #{standing_words}."
+          return "No limits yet: the next step thins them out." if on.zero?
+
+          "#{on} #{on == 1 ? "limit leaves" : "limits leave"} #{standing.final}, #{standing_words}."
         end
 
         def reading_words
           kept = question.elements.reject { |element| element.searched? || element.blank? }
-          kept.empty? ? "" : " Not searched: #{kept.map { |element| "“#{element.name}”" }.join(', ')}."
+          kept.empty? ? "" : " Not searched: #{kept.map { |element| "“#{element.name}”" }.join(", ")}."
         end
       end
     end

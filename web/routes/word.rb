@@ -9,7 +9,7 @@ module Hobrin
           app.get("/inquiries/:id/word") { show :word }
 
           app.get("/inquiries/:id/offers") do
-            inquiry = context.inquiries.find(inquiry_id).inquiry
+            inquiry = Services::ReadInquiry.new(context).call(inquiry_id).inquiry
             block = inquiry.block(fields.one_of(:block, Question::Frame.letters) || halt(404))
             offers, reading = Services::OfferTerms.new(context).call(fields.text(:typed), block)
             erb :offers, layout: false, locals: { offers:, reading:, block: }

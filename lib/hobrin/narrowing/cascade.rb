@@ -33,7 +33,7 @@ module Hobrin
           left = nil
           stages.map do |source, set, on|
             before = left
-            left = if before.nil? then set else on ? before & set : before end
+            left = before.nil? ? set : (on ? before & set : before)
             Step.new(source:, set: left, removed: before ? before - left : Records::RecordSet.empty, on:)
           end
         end

@@ -29,7 +29,7 @@ module Hobrin
 
       def ages
         adults = Strategy::Limit.new(name: :age, values: Records::AgeGroups::ADULTS)
-        [*(preview(adults) unless @on.key?(:age)), *values(:age)]
+        [(preview(adults) unless @on.key?(:age)), *values(:age)].compact
       end
 
       def values(name)

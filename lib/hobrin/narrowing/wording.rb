@@ -14,7 +14,7 @@ module Hobrin
         return "Adults, 19 and over" if leaf.name == :age && leaf.values == Records::AgeGroups::ADULTS
 
         *rest, last = leaf.values
-        text = rest.empty? ? last : "#{rest.join(', ')} or #{last}"
+        text = rest.empty? ? last : "#{rest.join(", ")} or #{last}"
         text[0].upcase + text[1..]
       end
 

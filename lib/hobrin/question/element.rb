@@ -15,7 +15,7 @@ module Hobrin
 
       # Raises InputError for an unknown use.
       def initialize(letter:, phrases:, use:)
-        raise InputError, { :"use_#{letter}" => "Choose how this element is used." } unless USES.key?(use)
+        raise InputError, { "use_#{letter}": "Choose how this element is used." } unless USES.key?(use)
 
         @letter = letter.dup.freeze
         @phrases = phrases.sort_by { |phrase| phrase.from || Float::INFINITY }.freeze

@@ -22,7 +22,7 @@ module Hobrin
 
       def initialize(id:, title:, **rest)
         unknown = rest.keys - self.class.attribute_names
-        raise ArgumentError, "unknown: #{unknown.join(', ')}" unless unknown.empty?
+        raise ArgumentError, "unknown: #{unknown.join(", ")}" unless unknown.empty?
         raise ArgumentError, "a record needs an id and a title" if [id, title].any? { |text| text.to_s.strip.empty? }
 
         given = { id:, title:, **rest }

@@ -13,7 +13,9 @@ module Hobrin
 
       # size :: records the term finds; alone :: of those, what no other term in use finds (for a crossed
       # out term: what it would add)
-      TermFigures = Struct.new(:size, :alone, keyword_init: true)
+      TermFigures = Struct.new(:size, :alone, keyword_init: true) do
+        def empty? = size.zero?
+      end
 
       # block :: a Strategy::Block; evaluator :: an Evaluator
       def self.of(block, evaluator)
@@ -45,6 +47,8 @@ module Hobrin
         @terms = terms.freeze
         freeze
       end
+
+      def empty? = size.zero?
     end
   end
 end

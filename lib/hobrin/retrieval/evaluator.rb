@@ -18,6 +18,8 @@ module Hobrin
         @lock = Mutex.new
       end
 
+      def inspect = "#<#{self.class}>"
+
       # A tree in; a RecordSet out. nil stands for "nothing is searched yet" and gives the empty set.
       # Raises InputError (:heading) when a heading is not in the thesaurus.
       def call(tree)

@@ -38,11 +38,11 @@ module Hobrin
 
         def words(leaf)
           indexes = leaf.fields.size == Words::FIELDS.size ? ["hobrin.text"] : leaf.fields.map { |field| FIELD_INDEX.fetch(field) }
-          either(indexes.map { |index| "#{index} #{leaf.phrase? ? 'adj' : '='} #{quoted(leaf.text)}" })
+          either(indexes.map { |index| "#{index} #{leaf.phrase? ? "adj" : "="} #{quoted(leaf.text)}" })
         end
 
         def heading(leaf)
-          modifiers = "#{'/hobrin.narrower' if leaf.narrower}#{'/hobrin.main' if leaf.main}"
+          modifiers = "#{"/hobrin.narrower" if leaf.narrower}#{"/hobrin.main" if leaf.main}"
           "dc.subject =#{modifiers} #{quoted(leaf.label)}"
         end
 
@@ -55,7 +55,7 @@ module Hobrin
 
         def values(index, values) = either(values.map { |value| "#{index} = #{quoted(value)}" })
 
-        def either(clauses) = clauses.size == 1 ? clauses.first : "(#{clauses.join(' or ')})"
+        def either(clauses) = clauses.size == 1 ? clauses.first : "(#{clauses.join(" or ")})"
 
         def quoted(text) = "\"#{text.gsub(/[\\"]/) { |char| "\\#{char}" }}\""
       end

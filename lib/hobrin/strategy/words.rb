@@ -36,9 +36,7 @@ module Hobrin
         @fields = FIELDS.keys.select { |field| fields.include?(field) }.freeze
         raise InputError, { fields: "Choose where to look: title, abstract or author keywords." } if @fields.empty?
 
-        if truncated? && tokens.last.size < SHORTEST_STEM
-          raise InputError, { words: "Write at least #{SHORTEST_STEM} letters before the *." }
-        end
+        raise InputError, { words: "Write at least #{SHORTEST_STEM} letters before the *." } if truncated? && tokens.last.size < SHORTEST_STEM
 
         freeze
       end
@@ -52,7 +50,7 @@ module Hobrin
       def note
         kind = phrase? ? "phrase" : "word"
         kind = "#{kind}, any ending" if truncated?
-        fields.size == FIELDS.size ? "#{kind} · anywhere in the text" : "#{kind} · #{fields.map { |field| FIELDS[field] }.join(', ')}"
+        fields.size == FIELDS.size ? "#{kind} · anywhere in the text" : "#{kind} · #{fields.map { |field| FIELDS[field] }.join(", ")}"
       end
     end
   end

@@ -16,9 +16,9 @@ module Hobrin
 
       def initialize(headings)
         @entries = headings.flat_map do |heading|
-          heading.names.map { |name| [heading, name, " #{Text::Tokens.of(name).join(' ')}"] }
+          heading.names.map { |name| [heading, name, " #{Text::Tokens.of(name).join(" ")}"] }
         end
-        @definitions = headings.map { |heading| [heading, " #{Text::Tokens.of(heading.definition).join(' ')}"] }
+        @definitions = headings.map { |heading| [heading, " #{Text::Tokens.of(heading.definition).join(" ")}"] }
       end
 
       # typed :: String; limit :: how many at most. Gives an Array of Match, one for each heading.
@@ -33,7 +33,7 @@ module Hobrin
       private
 
       def by_name(words)
-        typed = " #{words.join(' ')}"
+        typed = " #{words.join(" ")}"
         @entries.filter_map do |heading, name, text|
           place = text.index(typed) or next
           rank = (place.zero? ? 0 : 2) + (name == heading.label ? 0 : 1)

@@ -30,8 +30,10 @@
     const desk = document.querySelector("[data-desk]");
     if (desk && !desk.contains(document.activeElement)) desk.focus({ preventScroll: true });
     document.querySelectorAll(".title-list [aria-current]").forEach((title) => title.scrollIntoView({ block: "nearest" }));
-    document.querySelector("#taken-away")?.scrollIntoView({ block: "nearest" });
   };
-  document.addEventListener("htmx:afterSettle", settle);
+  document.addEventListener("htmx:afterSettle", (event) => {
+    if (event.target.matches(".offers")) event.target.scrollIntoView({ block: "nearest" });
+    settle();
+  });
   document.addEventListener("DOMContentLoaded", settle);
 })();

@@ -45,7 +45,7 @@ module Hobrin
           def from_custom(custom)
             lists = %w[types ages sex species flags cites links].to_h { |name| [name.to_sym, custom.fetch(name, [])] }
             { **lists, headings: custom.fetch("headings", []).map { |heading| indexing(heading) },
-              added: custom["added"], country: custom["place"] }
+                       added: custom["added"], country: custom["place"] }
           end
 
           def authors(item, custom)

@@ -44,7 +44,6 @@ module Hobrin
           def compact(hash) = hash.reject { |_, value| value.nil? || value == "" || value == [] || value == {} }
         end
       end
-
     end
   end
 end

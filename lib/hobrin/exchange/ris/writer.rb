@@ -19,7 +19,7 @@ module Hobrin
              *record.authors.map { |author| tag("AU", [author.family, author.given].compact.join(", ")) },
              *single_tags(record),
              *pages(record.pages), *record.keywords.map { |word| tag("KW", word) },
-             *record.headings.map { |heading| tag("KW", "#{'*' if heading.main}#{heading.label}") },
+             *record.headings.map { |heading| tag("KW", "#{"*" if heading.main}#{heading.label}") },
              *(tag("N1", SAMPLE_NOTE) if sample), tag("ER", "")].compact
           end
 
@@ -29,7 +29,7 @@ module Hobrin
               "AB" => record.abstract }.map { |name, value| tag(name, value) if value.to_s != "" }
           end
 
-          def date(published) = published && "#{published.tr('-', '/')}#{'/' * (3 - published.split('-').size)}"
+          def date(published) = published && "#{published.tr("-", "/")}#{"/" * (3 - published.split("-").size)}"
 
           def pages(pages)
             first, last = pages.to_s.split(/[-–]/, 2)
@@ -37,7 +37,7 @@ module Hobrin
           end
 
           # A line break inside a value would end it, so it becomes a space.
-          def tag(name, value) = "#{name}  - #{value.to_s.gsub(/[[:cntrl:]]+/, ' ')}"
+          def tag(name, value) = "#{name}  - #{value.to_s.gsub(/[[:cntrl:]]+/, " ")}"
         end
       end
     end

@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+require_relative "../contracts/index"
+
+# The whole way from a strategy to an exact set, against the slow reading of the same records.
+RSpec.describe "Retrieval over the sample library", :sample do
+  let(:records) { Hobrin::Exchange::CslJson::Reader.call(Hobrin::Demo::Sample.csl).first }
+  let(:index) { context.library.index }
+  let(:evaluator) { context.evaluator }
+  let(:thesaurus) { context.library.thesaurus }
+  let(:strategies) { RandomStrategies.new(4646, thesaurus) }
+  let(:narrower) do
+    thesaurus.headings.to_h do |heading|
+      [heading.label, thesaurus.headings.select do |one|
+        one.broader.include?(heading.label)
+      end.map(&:label)]
+    end
+  end
+
+  def plain(tree) = records.each_with_index.filter_map { |record, place| place + 1 if PlainReading.match?(record, tree, narrower) }
+
+  it_behaves_like "an index"
+
+  it "finds for 300 random strategies exactly what a reading one by one finds" do
+    300.times do
+      tree = strategies.tree
+      expect([Hobrin::Strategy::CqlWriter.call(tree), evaluator.call(tree).to_a]).to eq([Hobrin::Strategy::CqlWriter.call(tree), plain(tree)])
+    end
+  end
+
+  it "counts for a block what is found, by which term alone, and by words only" do
+    60.times do
+      block = strategies.block("P")
+      figures = Hobrin::Retrieval::BlockFigures.of(block, evaluator)
+      found = block.terms.to_h { |term| [term.id, plain(term.leaf)] }
+      used = block.in_use.map(&:id)
+      whole = found.values_at(*used).flatten.uniq
+      by_headings = found.values_at(*block.in_use.select(&:heading?).map(&:id)).flatten.uniq
+      expect([figures.size, figures.by_words]).to eq([whole.size, (whole - by_headings).size])
+      block.terms.each do |term|
+        others = found.values_at(*(used - [term.id])).flatten
+        expect(figures.terms[term.id].to_a).to eq([found[term.id].size, (found[term.id] - others).size])
+      end
+    end
+  end
+
+  it "loses in the cascade, step by step, exactly the difference of its ends" do
+    80.times do
+      blocks = [strategies.block("P"), strategies.block("O")]
+      cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits: strategies.limits, evaluator:)
+      next if cascade.steps.empty?
+
+      expect(cascade.steps.first.size - cascade.steps.sum { |step| step.removed.size }).to eq(cascade.final.size)
+      trees = [*blocks.filter_map(&:tree), *cascade.steps.reject(&:block?).map(&:source).select(&:on).map(&:leaf)]
+      expect(cascade.final.to_a).to eq(plain(Hobrin::Strategy::AllOf.of(trees)))
+    end
+  end
+
+  it "previews for every unused limit exactly what putting it on then leaves" do
+    25.times do
+      inquiry = Hobrin::Inquiry.new(question: Hobrin::Question.ask("Sleep?").marked("P", "Sleep"), blocks: [strategies.block("P")],
+                                    limits: strategies.limits)
+      cascade = inquiry.cascade(evaluator)
+      previews = Hobrin::Narrowing::Previews.new(cascade:, limits: inquiry.limits, evaluator:, today: Date.new(2026, 11, 23)).call
+      previews.values.flatten.each do |preview|
+        expect([preview.wording, preview.size]).to eq([preview.wording, inquiry.with_limit(preview.leaf).cascade(evaluator).final.size])
+      end
+    end
+  end
+
+  it "shows in a text exactly the words that brought it here" do
+    leaf = words("ear plug*")
+    expect(Hobrin::Retrieval::MatchedPlaces.new("I" => [leaf]).call("Ear-plugs, éar plug and ear. Plugs",
+                                                                    :title)).to eq([[0, 9, "I"], [11, 19, "I"], [24, 34, "I"]])
+    expect(Hobrin::Retrieval::MatchedPlaces.new("I" => [words("ear plug*", fields: [:abstract])]).call("ear plug", :title)).to eq([])
+  end
+end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+require "rack/test"
+
+# A client without a browser: sends forms with the token of the page, as a person's browser would.
+module Client
+  include Rack::Test::Methods
+
+  def app = @app ||= Hobrin::Server.app(context, home:)
+
+  def visit_page(path)
+    header "Host", "127.0.0.1"
+    get path
+    @token = last_response.body[/name="authenticity_token" value="([^"]+)"/, 1] || @token
+    last_response
+  end
+
+  # Posts a form, with the token unless told otherwise.
+  def send_form(path, token: @token, **params)
+    header "Host", "127.0.0.1"
+    post path, { "authenticity_token" => token, **params.transform_keys(&:to_s) }.compact
+    last_response
+  end
+
+  def saved = context.inquiries.find(1)
+  def inquiry = saved.inquiry
+end

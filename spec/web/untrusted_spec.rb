@@ -1,0 +1,129 @@
+# frozen_string_literal: true
+
+RSpec.describe "What is sent to the web application", :sample, :client do
+  let(:markup) { %q(<script>alert("x")</script>'"><img src=x onerror=alert(1)>) }
+  let(:ask) { { situation: "", question: inquiry.question.text, version: saved.version } }
+
+  before { visit_page "/inquiries/1/ask" }
+
+  it "carries a policy that lets nothing foreign run, on pages and on failures" do
+    %w[/ /inquiries/1/word /nope].each do |path|
+      visit_page path
+      expect(last_response.headers["content-security-policy"]).to include("default-src 'none'", "script-src 'self'", "style-src 'self'")
+      expect(last_response.body).not_to match(/<script>|style="|javascript:|https?:/)
+    end
+    expect(last_response.headers["set-cookie"].to_s).to match(/httponly/i).and match(/samesite=lax/i)
+  end
+
+  it "refuses every change without the page's token" do
+    changes = %w[/inquiries /inquiries/1/ask /inquiries/1/terms /inquiries/1/terms/1 /inquiries/1/limits /inquiries/1/limits/age /inquiries/1/aim
+                 /inquiries/1/decisions /inquiries/1/weigh /inquiries/1/act /inquiries/1/delete]
+    routes = app.routes["POST"].size
+    expect(changes.size).to eq(routes)
+    before = saved
+    changes.each { |path| expect([path, send_form(path, token: nil, question: "x").status]).to eq([path, 403]) }
+    expect(saved).to eq(before)
+  end
+
+  it "answers to its own host names only" do
+    header "Host", "elsewhere.example"
+    get "/"
+    expect(last_response.status).to eq(403)
+  end
+
+  it "answers what is not there with a plain page and 404" do
+    %w[/inquiries/99/word /inquiries/0/ask /inquiries/abc/ask /inquiries/99999999999999999999/ask /inquiries/-1/trail /nothing
+       /inquiries/1/evidence.exe /inquiries/1/sift?paper=nope /inquiries/1/offers?block=Z&typed=x].each do |path|
+      expect([path, visit_page(path).status]).to eq([path, 404])
+    end
+    send_form("/inquiries/1/terms/999", block: "P", do: "remove")
+    expect([last_response.status, last_response.body]).to match([404, /may have been deleted/])
+  end
+
+  it "keeps what was typed and says beside the field what is wrong" do
+    refused = {
+      ["/inquiries", { question: "  " }] => /Write the question first/,
+      ["/inquiries", { question: "w" * 600 }] => /600 characters.*w{600}|w{600}.*600 characters/m,
+      ["/inquiries/1/ask", { **ask, question: "" }] => /Write the question first/,
+      ["/inquiries/1/ask", { **ask, situation: "s" * 2_001 }] => /2001 characters/,
+      ["/inquiries/1/ask", { **ask, mark: "P", mark_text: "" }] => /Select some words/,
+      ["/inquiries/1/ask", { **ask, kind: "gossip" }] => /Choose one of the kinds/,
+      ["/inquiries/1/terms", { block: "P", typed: "e*" }] => /at least 3 letters.*|value="e\*"/,
+      ["/inquiries/1/terms", { block: "P", typed: "Intensive Care Units" }] => /in this block already/,
+      ["/inquiries/1/terms", { block: "C", typed: "usual care" }] => //,
+      ["/inquiries/1/terms", { block: "P", heading: "No Such Heading" }] => /not a heading/,
+      ["/inquiries/1/limits", { limit: "dates", from_year: "2O16", to_year: "2026" }] => /value="2O16".*such as 2016/m,
+      ["/inquiries/1/limits", { limit: "dates", from_year: "2026", to_year: "2016" }] => /before 2026/,
+      ["/inquiries/1/limits", { limit: "type", "values[]" => "rumour" }] => /rumour/,
+      ["/inquiries/1/limits", { limit: "moon" }] => /no such limit/,
+      ["/inquiries/1/aim", { aim_from: "40", aim_to: "many" }] => /value="many".*smaller first/m,
+      ["/inquiries/1/decisions", { paper: "10.5555/hobrin.review-2023" }] => /Keep it, drop it/,
+      ["/inquiries/1/decisions", { paper: "10.5555/hobrin.review-2023", verdict: "drop" }] => /choose one reason/,
+      ["/inquiries/1/weigh", { paper: "10.5555/hobrin.trial-2021", design: "cohort", events: "-1", total: "ten", finding: "Kept words" }] =>
+        /whole number.*Kept words/m,
+      ["/inquiries/1/weigh", { paper: "10.5555/hobrin.trial-2021", design: "cohort", events: "5", total: "4", comparison_events: "1",
+                               comparison_total: "0" }] => /more than the 4.*at least 1 person/m,
+      ["/inquiries/1/act", { version: saved.version, conclusion: "c" * 601, what: "Kept words" }] => /Kept words/
+    }
+    before = inquiry
+    refused.each do |(path, params), message|
+      send_form(path, **params)
+      expect([path, params.keys, last_response.status]).to eq([path, params.keys, 422])
+      expect(last_response.body).to match(message)
+    end
+    expect(inquiry).to eq(before)
+  end
+
+  it "shows markup in any field as the letters it is" do
+    send_form("/inquiries/1/ask", **ask, situation: markup, typed_P: markup, question: "#{inquiry.question.text} #{markup}")
+    send_form("/inquiries/1/terms", block: "P", typed: "\"#{markup}\"")
+    send_form("/inquiries/1/terms/1", block: "P", do: "cross_out", reason: markup)
+    send_form("/inquiries/1/decisions", paper: "10.5555/hobrin.trial-2021", verdict: "keep", note: markup)
+    send_form("/inquiries/1/weigh", paper: "10.5555/hobrin.trial-2021", design: "cohort", outcome: markup, finding: markup, version: saved.version)
+    send_form("/inquiries/1/act", conclusion: markup, what: markup, version: saved.version)
+    expect(inquiry.plan.what).to include("<script>")
+    ["/", *%w[ask word narrow sift weigh act trail].map { |step| "/inquiries/1/#{step}" }].each do |path|
+      expect([path, visit_page(path).body[/<script>alert|<img src=x/]]).to eq([path, nil])
+    end
+  end
+
+  it "stands whatever is sent, with an answer below 500" do
+    odd = [["/inquiries/1/ask", { "question" => { "a" => "b" }, "kind" => ["x"] }], ["/inquiries/1/terms", { "block" => ["P"], "typed" => "x" }],
+           ["/inquiries/1/terms", { "block" => "P", "typed" => "\u0000" }], ["/inquiries/1/terms", { "block" => "P", "typed" => "\xFF\xFE" }],
+           ["/inquiries/1/terms", { "block" => "Q", "typed" => "sleep" }],
+           ["/inquiries/1/terms", { "block" => "P", "typed" => "NEAR(\"a\" OR * ^b) {title}: -c" }],
+           ["/inquiries/1/terms/1", { "block" => "P", "do" => "heading" }], ["/inquiries/1/terms/1", { "block" => "P", "do" => "fields" }],
+           ["/inquiries/1/terms/4", { "block" => "P", "do" => "heading" }],
+           ["/inquiries/1/terms/4", { "block" => "P", "do" => "fields", "in" => "x" }],
+           ["/inquiries/1/terms/1", { "block" => "P", "do" => "dance" }], ["/inquiries/1/terms/x", { "block" => "P", "do" => "remove" }],
+           ["/inquiries/1/limits/age", { "do" => "dance" }], ["/inquiries/1/limits/moon", { "do" => "remove" }],
+           ["/inquiries/1/weigh", { "paper" => "nope", "design" => "cohort" }], ["/inquiries/1/weigh", { "answers" => "x", "design" => "x" }],
+           ["/inquiries/1/decisions", { "paper" => "nope", "verdict" => "keep" }], ["/inquiries/1/act", {}]]
+    odd.each do |path, params|
+      send_form(path, **params.transform_keys(&:to_sym))
+      expect([path, params, last_response.status]).to match([path, params, be_between(200, 499)])
+    end
+    %w[/inquiries/1/narrow?opened=99 /inquiries/1/narrow?opened=x /inquiries/1/weigh?paper=nope&as=nope /inquiries/1/offers?block=P&typed=%FF
+       /inquiries/1/sift?paper[]=x].each { |path| expect([path, visit_page(path).status]).to match([path, be_between(200, 499)]) }
+    expect(%i[ask word narrow sift weigh act].map { |step| visit_page("/inquiries/1/#{step}").status }).to all(eq(200))
+  end
+
+  it "turns away what is far too long before reading it" do
+    expect(send_form("/inquiries/1/ask", question: "x" * 300_000).status).to eq(413)
+  end
+
+  it "never overwrites what another window wrote, and keeps what this one typed" do
+    stale = saved.version
+    send_form("/inquiries/1/act", version: stale, conclusion: "From the first window.", what: "")
+    send_form("/inquiries/1/act", version: stale, conclusion: "From the second window.", what: "")
+    expect(last_response.status).to eq(409)
+    expect(last_response.body).to include("changed in another window", "From the second window.")
+    expect(inquiry.conclusion).to eq("From the first window.")
+  end
+
+  it "says that an inquiry was deleted when a page of it is still open" do
+    send_form("/inquiries/1/delete")
+    send_form("/inquiries/1/terms", block: "P", typed: "sleep")
+    expect([last_response.status, last_response.body]).to match([404, /inquiry is not here/])
+  end
+end
