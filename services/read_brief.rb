@@ -11,9 +11,9 @@ module Hobrin
       # standing :: ReadInquiry::Standing. Gives a Brief.
       def call(standing)
         inquiry = standing.inquiry
-        Brief.new(question: inquiry.question, flow: flow(standing), rows: rows(inquiry), conclusion: inquiry.conclusion,
-                  lines: Brief::SearchLine.of(question: inquiry.question, cascade: standing.cascade, evaluator: @context.evaluator),
-                  plan: inquiry.plan, searched_on: @context.today)
+        search = Brief::SearchLines.new(question: inquiry.question, cascade: standing.cascade, evaluator: @context.evaluator)
+        Brief.new(question: inquiry.question, lines: search.call, cql: search.cql, flow: flow(standing), rows: rows(inquiry),
+                  conclusion: inquiry.conclusion, plan: inquiry.plan, searched_on: @context.today)
       end
 
       # The kept papers as evidence rows, strongest first.

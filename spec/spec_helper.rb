@@ -5,7 +5,7 @@ require_relative "../config/server"
 Dir[File.join(__dir__, "support", "*.rb")].reject { |file| file.end_with?("take_screenshots.rb") }.each { |file| require file }
 
 RSpec.configure do |config|
-  config.expect_with(:rspec) { |expectations| expectations.max_formatted_output_length = 600 }
+  config.expect_with(:rspec) { |expectations| expectations.max_formatted_output_length = 3000 }
   config.disable_monkey_patching!
   config.filter_run_when_matching :focus
   Kernel.srand config.seed

@@ -57,7 +57,10 @@ module Hobrin
 
       # Goes to another page as a whole.
       def leave_for(address)
-        htmx? ? headers("HX-Redirect" => address) : redirect(to(address), 303)
+        redirect to(address), 303 unless htmx?
+
+        headers "HX-Redirect" => address
+        ""
       end
 
       # For htmx only the page's inside; the part that is swapped and what is read out.

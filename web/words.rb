@@ -55,7 +55,8 @@ module Hobrin
       private
 
       def marked(element, text)
-        %(<span class="phrase phrase-#{element.letter}" title="#{h element.slot.name}">#{h text}<sup>#{element.letter}</sup></span>)
+        letter = element.letter
+        %(<span class="phrase phrase-#{letter}" title="#{h element.slot.name}">#{h text}</span><sup class="letter-#{letter}">#{letter}</sup>)
       end
     end
   end

@@ -20,3 +20,13 @@ install_gems() {
   echo "Installing the gems, once. This takes some minutes."
   bundle install --jobs 4 --quiet || die "The gems could not be installed. Is build-essential there, and a way to the gem registry?"
 }
+
+# Browser tests need Debian's Chromium and its driver; they are installed where that is allowed.
+need_chromium() {
+  [ -x /usr/bin/chromium ] && [ -x /usr/bin/chromedriver ] && return
+  local how="apt-get install chromium chromium-driver"
+  command -v apt-get >/dev/null && [ "$(id -u)" = 0 ] || die "Browser tests need Chromium and its driver: $how"
+  echo "Installing Chromium and its driver, once."
+  { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium chromium-driver; } >/dev/null ||
+    die "Chromium could not be installed: $how"
+}

@@ -4,14 +4,15 @@ module Hobrin
   # What is left at the end, on one page: the question, the search line by line, the flow of papers, the
   # evidence table, a conclusion and the change plan. Values only; how it looks is decided elsewhere.
   #
-  # lines :: Array of SearchLine; flow :: Flow; rows :: Array of EvidenceRow, strongest first
+  # lines :: Array of SearchLine; cql :: the whole search as one text; flow :: Flow; rows :: Array of EvidenceRow, strongest first
   # searched_on :: Date on which the counts were taken
   class Brief < Value
-    attributes :question, :lines, :flow, :rows, :conclusion, :plan, :searched_on
+    attributes :question, :lines, :cql, :flow, :rows, :conclusion, :plan, :searched_on
 
-    def initialize(question:, lines:, flow:, rows:, conclusion:, plan:, searched_on:)
+    def initialize(question:, lines:, cql:, flow:, rows:, conclusion:, plan:, searched_on:)
       @question = question
       @lines = lines.freeze
+      @cql = cql
       @flow = flow
       @rows = rows.sort_by(&:rank).freeze
       @conclusion = conclusion

@@ -2,47 +2,21 @@
 
 module Hobrin
   class Brief
-    # One line of the search as it was run: what, in words and as CQL, and the count.
+    # One line of the search as it was run.
+    #
+    # number :: from 1; kind :: :term, :block, :join or :limit; name :: in words
+    # rule   :: as CQL for a term or a limit, and by the numbers of earlier lines for what joins them
+    # count  :: papers
     class SearchLine < Value
-      attributes :name, :cql, :count
+      attributes :number, :kind, :name, :rule, :count
 
-      def initialize(name:, cql:, count:)
+      def initialize(number:, kind:, name:, rule:, count:)
+        @number = number
+        @kind = kind
         @name = name
-        @cql = cql
+        @rule = rule
         @count = count
         freeze
-      end
-
-      class << self
-        # Every term in use, every block, the join and every limit that is on, in order, with counts.
-        # question :: a Question; cascade :: the Cascade; evaluator :: an Evaluator
-        def of(question:, cascade:, evaluator:)
-          blocks, limits = cascade.steps.partition(&:block?)
-          lines = blocks.flat_map { |step| block_lines(question, step.source, evaluator) }
-          lines << join_line(blocks, cascade) if blocks.size > 1
-          lines + limit_lines(limits.select(&:on))
-        end
-
-        private
-
-        def block_lines(question, block, evaluator)
-          terms = block.in_use.map { |term| line(term.label, term.leaf, evaluator.count(term.leaf)) }
-          name = "#{block.letter}: #{question.element(block.letter).name}"
-          [*terms, line(name, block.tree, evaluator.count(block.tree))]
-        end
-
-        def join_line(blocks, cascade)
-          line("All blocks together", Strategy.join(blocks.map(&:source)), cascade.joined.size)
-        end
-
-        def limit_lines(steps)
-          steps.map do |step|
-            leaf = step.source.leaf
-            line("#{Narrowing::Wording::NAMES.fetch(leaf.name)}: #{Narrowing::Wording.of(leaf)}", leaf, step.size)
-          end
-        end
-
-        def line(name, tree, count) = new(name:, cql: Strategy::CqlWriter.call(tree), count:)
       end
     end
   end

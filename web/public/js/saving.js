@@ -23,7 +23,9 @@
   // A choice is saved at once; text when the cursor leaves it, but not when it leaves for a button of the same form.
   document.addEventListener("change", (event) => {
     const form = formOf(event.target);
-    if (form && event.target.matches("select, input[type=radio]")) save(form);
+    if (!form) return;
+    changed.add(form);
+    if (event.target.matches("select, input[type=radio]")) save(form);
   });
   document.addEventListener("focusout", (event) => {
     const form = formOf(event.target);

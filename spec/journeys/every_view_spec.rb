@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+require "axe-capybara"
+require "axe-rspec"
+
+# What holds on every view: nothing foreign is asked for, nothing is in the way of a person who cannot see, hold
+# a mouse or open a wide window, and nothing that was written is lost.
+RSpec.describe "Every view", :sample, :browser do
+  views = ["/", *%w[ask word narrow narrow?opened=3 sift weigh act trail].map { |step| "/inquiries/1/#{step}" }, "/inquiries/77/ask"]
+
+  def resize(width, height)
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1, mobile: width < 500)
+  end
+
+  def overflow = page.evaluate_script("document.documentElement.scrollWidth - window.innerWidth")
+
+  views.each do |view|
+    it "is clean for axe, asks for nothing from elsewhere, and fits 390 px: #{view}" do
+      page.driver.browser.logs.get(:browser)
+      visit view
+      expect(page).to be_axe_clean.according_to(:wcag2a, :wcag2aa, :wcag21a, :wcag21aa, :wcag22aa)
+      addresses = page.evaluate_script("performance.getEntriesByType('resource').map((entry) => new URL(entry.name).origin)")
+      expect(addresses.uniq - [page.evaluate_script("location.origin")]).to eq([])
+      expect(page.driver.browser.logs.get(:browser).map(&:message).grep_v(/404 \(Not Found\)/)).to eq([])
+      resize(390, 844)
+      expect(overflow).to be <= 0
+      expect(page).to be_axe_clean.according_to(:wcag2a, :wcag2aa, :wcag22aa)
+    end
+  end
+
+  # The step's own work, without the history of the sample.
+  it "works an inquiry with the keyboard alone" do
+    visit "/"
+    page.active_element.send_keys("Does music help adults with pain?", :tab, :enter)
+    expect(page).to have_css(".tab-current", text: "Ask")
+    tab_to("The question").send_keys(%i[control home], *([:arrow_right] * 5), *([%i[shift arrow_right]] * 5), [:alt, "i"])
+    expect(page).to have_css("h1 .phrase-I", text: "music")
+    tab_to("Word").send_keys(:enter)
+    expect(page).to have_css(".tab-current", text: "Word")
+    tab_to("Another name for music").send_keys("music")
+    expect(page).to have_css(".reading", text: "heading Music")
+    find_field("Another name for music").send_keys(:arrow_down)
+    expect(page.active_element["class"]).to eq("offer")
+    page.active_element.send_keys(:enter)
+    expect(page).to have_css(".term", text: "Music")
+    tab_to("Narrow").send_keys(:enter)
+    tab_to("Sift").send_keys(:enter)
+    expect(page).to have_css("#paper-title")
+    title = find("#paper-title").text
+    page.active_element.send_keys("n")
+    expect(page).to have_no_css("#paper-title", text: title, exact_text: true)
+    page.active_element.send_keys("p")
+    expect(page).to have_css("#paper-title", text: title, exact_text: true)
+    fill_in "Note", with: "k1u"
+    expect(page).to have_css(".title-unread", minimum: 1)
+    expect(page).to have_no_css(".title-keep, .title-drop, .title-unsure")
+  end
+
+  it "keeps what was written when its reader turns away, and says so when it was refused" do
+    visit "/inquiries/1/weigh"
+    fill_in "The paper in one sentence", with: "Half a sentence"
+    find(".titles a", text: "critically ill older adults").click
+    expect(page).to have_css(".paper-title", text: "critically ill older adults")
+    fill_in "With the intervention: had the outcome", with: "900"
+    find(".tab", text: "Act").click
+    expect(page).to have_css(".problem", text: "900 is more than the 74")
+    expect(find_field("With the intervention: had the outcome").value).to eq("900")
+    fill_in "With the intervention: had the outcome", with: "24"
+    find(".tab", text: "Act").click
+    expect(page).to have_css(".evidence", text: "24/74")
+    expect(find(".evidence")).to have_text("Half a sentence")
+  end
+
+  # Presses Tab until the field or button with this name has the focus.
+  def tab_to(name)
+    80.times do
+      page.active_element.send_keys(:tab)
+      return page.active_element if page.evaluate_script(<<~JS).start_with?(name)
+        (() => { const at = document.activeElement;
+          return (at.labels && at.labels[0] ? at.labels[0].innerText || at.labels[0].textContent : at.textContent).trim(); })()
+      JS
+    end
+    raise "Tab never reaches #{name}"
+  end
+end
