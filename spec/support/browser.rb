@@ -31,6 +31,7 @@ module Browser
     base.include Capybara::RSpecMatchers
     base.before { serve(context, home) }
     base.after do
+      page.driver.browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
       Capybara.reset_sessions!
       Capybara.use_default_driver
     end
