@@ -11,9 +11,15 @@ SHIPPED = {
     arrow-right arrow-up book bookmark check2 chevron-down eye journal-text pencil plus-lg printer question-lg quote
     slash-circle tag toggle-off toggle-on trash x-lg download clock-history
   ].map { |name| "icons/#{name}.svg" }, "LICENSE"],
-  "@fontsource/atkinson-hyperlegible" => [*%w[400-normal 400-italic 700-normal].map { |face| "files/atkinson-hyperlegible-latin-#{face}.woff2" },
-                                          *%w[400-normal 700-normal].map { |face| "files/atkinson-hyperlegible-latin-ext-#{face}.woff2" }, "LICENSE"],
-  "@fontsource/source-serif-4" => [*%w[400-normal 600-normal 400-italic].map { |face| "files/source-serif-4-latin-#{face}.woff2" }, "LICENSE"]
+  "@fontsource/atkinson-hyperlegible" => [*%w[400-normal 400-italic 700-normal].map do |face|
+    "files/atkinson-hyperlegible-latin-#{face}.woff2"
+  end,
+                                          *%w[400-normal 700-normal].map do |face|
+                                            "files/atkinson-hyperlegible-latin-ext-#{face}.woff2"
+                                          end, "LICENSE"],
+  "@fontsource/source-serif-4" => [*%w[400-normal 600-normal 400-italic].map do |face|
+    "files/source-serif-4-latin-#{face}.woff2"
+  end, "LICENSE"]
 }.freeze
 
 desc "Fetch the shipped styles, scripts, icons and fonts anew from npm"

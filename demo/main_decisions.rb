@@ -9,7 +9,8 @@ module Hobrin
     class MainDecisions
       FILE = File.expand_path("decisions.yml", __dir__)
       ID = "10.5555/hobrin.%s"
-      private_constant :FILE, :ID
+      CELLS = Statistics::TwoByTwo.attribute_names
+      private_constant :FILE, :ID, :CELLS
 
       def initialize(context, id)
         @context = context
@@ -36,16 +37,19 @@ module Hobrin
       def by_title(record)
         return { drop: "Other intervention" } if record.title.downcase.include?("bundle")
 
-        record.types == ["cohort study"] ? { drop: "Another reason", note: "Trials answer this; kept out to stay readable." } : { unsure: "" }
+        return { unsure: "" } unless record.types == ["cohort study"]
+
+        { drop: "Another reason", note: "Trials answer this; kept out to stay readable." }
       end
 
       def decide(record, choice)
         verdict = (choice.keys & Sifting::Decision::VERDICTS).first
-        Services::DecidePaper.new(@context).call(@id, record.id, verdict:, reason: choice[:drop], note: choice[:note].to_s)
+        Services::DecidePaper.new(@context).call(@id, record.id, verdict:, reason: choice[:drop],
+                                                                 note: choice[:note].to_s)
       end
 
       def weigh(record_id, paper)
-        table = paper[:table] && Statistics::TwoByTwo.new(**%i[events total comparison_events comparison_total].zip(paper[:table]).to_h)
+        table = paper[:table] && Statistics::TwoByTwo.new(**CELLS.zip(paper[:table]).to_h)
         Services::WeighPaper.new(@context).call(
           @id, Appraisal::Paper.new(record_id:, table:, answers: paper.fetch(:answers, {}).transform_values(&:to_sym),
                                     **paper.slice(:design, :outcome, :finding, :graded, :graded_why))

@@ -4,16 +4,21 @@ module Hobrin
   module Demo
     # The main inquiry of the sample, worked through all six steps by the same services that a person uses.
     class MainInquiry
-      TEXT = "In adults in intensive care, do earplugs and an eye mask at night, compared with usual care, improve sleep or prevent delirium?"
-      SITUATION = "A colleague asks at handover: the new patients in the bay by the desk do not sleep, and two were confused " \
-                  "this week. Could we hand out earplugs and eye masks, and would it help?"
+      TEXT = "In adults in intensive care, do earplugs and an eye mask at night, compared with usual care, " \
+             "improve sleep or prevent delirium?"
+      SITUATION = "A colleague asks at handover: the new patients in the bay by the desk do not sleep, and two were " \
+                  "confused this week. Could we hand out earplugs and eye masks, and would it help?"
       MARKS = [["P", "adults in intensive care"], ["I", "earplugs and an eye mask at night"], ["C", "usual care"],
                ["O", "sleep"], ["O", "delirium"]].freeze
-      TERMS = { "P" => [:"Intensive Care Units", :"Critically Ill Patients", :"Intensive Care", "intensive care", "critically ill",
-                        "critical care", "step-down unit*"],
-                "I" => [:"Ear Protective Devices", :"Eye Masks", "earplug*", "ear plug*", "eye mask*", "eye shade*"],
-                "O" => [:Delirium, :"Sleep Quality", :"Sleep Disorders", "deliri*", "confusion", "sleep*"] }.freeze
-      TYPES = ["systematic review", "meta-analysis", "randomized controlled trial", "controlled trial", "cohort study", "guideline"].freeze
+      # A Symbol is a heading, a String is words.
+      TERMS = {
+        "P" => [:"Intensive Care Units", :"Critically Ill Patients", :"Intensive Care", "intensive care",
+                "critically ill", "critical care", "step-down unit*"],
+        "I" => [:"Ear Protective Devices", :"Eye Masks", "earplug*", "ear plug*", "eye mask*", "eye shade*"],
+        "O" => [:Delirium, :"Sleep Quality", :"Sleep Disorders", "deliri*", "confusion", "sleep*"]
+      }.freeze
+      TYPES = ["systematic review", "meta-analysis", "randomized controlled trial", "controlled trial", "cohort study",
+               "guideline"].freeze
       private_constant :TYPES, :TEXT, :SITUATION, :MARKS, :TERMS
 
       def initialize(context)
@@ -34,17 +39,21 @@ module Hobrin
 
       def ask
         service = Services::WriteQuestion.new(@context)
-        draft = Services::WriteQuestion::Draft.new(situation: SITUATION, text: TEXT, kind: "treatment", uses: {}, typed: {})
+        draft = Services::WriteQuestion::Draft.new(situation: SITUATION, text: TEXT, kind: "treatment", uses: {},
+                                                   typed: {})
         MARKS.each { |letter, text| service.call(@id, draft) { |question| question.marked(letter, text) } }
       end
 
       def word
         service = Services::AddTerms.new(@context)
         TERMS.each do |letter, names|
-          names.each { |name| name.is_a?(Symbol) ? service.heading(@id, letter, name.to_s) : service.words(@id, letter, name) }
+          names.each do |name|
+            name.is_a?(Symbol) ? service.heading(@id, letter, name.to_s) : service.words(@id, letter, name)
+          end
         end
         service.words(@id, "P", "ward*")
-        Services::ChangeTerm.new(@context).cross_out(@id, "P", @context.inquiries.find(@id).inquiry.block("P").terms.last.id, "pulls in everything")
+        wild = @context.inquiries.find(@id).inquiry.block("P").terms.last
+        Services::ChangeTerm.new(@context).cross_out(@id, "P", wild.id, "pulls in everything")
       end
 
       def narrow

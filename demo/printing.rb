@@ -6,7 +6,8 @@ module Hobrin
     # day on which it was added. Journals marked as nursing journals have more nurses among their authors.
     class Printing
       BRITISH = { "randomized" => "randomised", "Randomized" => "Randomised", "mobilization" => "mobilisation",
-                  "randomization" => "randomisation", "hospitalized" => "hospitalised", "Early mobilization" => "Early mobilisation" }.freeze
+                  "randomization" => "randomisation", "hospitalized" => "hospitalised",
+                  "Early mobilization" => "Early mobilisation" }.freeze
       private_constant :BRITISH
 
       def initialize(names:, random:)
@@ -31,18 +32,22 @@ module Hobrin
       private
 
       def journal_of(name)
-        name ? @names["journals"].find { |journal| journal["name"] == name } : pick(@names["journals"].reject { |one| one["language"] })
+        return @names["journals"].find { |journal| journal["name"] == name } if name
+
+        pick(@names["journals"].reject { |journal| journal["language"] })
       end
 
       def authors(nursing)
         Array.new(@random.rand(2..6)) do
-          Records::Author.new(family: pick(@names["families"]), given: pick(@names["givens"]), nurse: @random.rand < (nursing ? 0.6 : 0.2))
+          Records::Author.new(family: pick(@names["families"]), given: pick(@names["givens"]),
+                              nurse: @random.rand < (nursing ? 0.6 : 0.2))
         end.uniq(&:short)
       end
 
       def pages
         first = @random.rand(1..900)
-        { volume: @random.rand(3..60).to_s, issue: @random.rand(1..12).to_s, pages: "#{first}-#{first + @random.rand(5..14)}" }
+        { volume: @random.rand(3..60).to_s, issue: @random.rand(1..12).to_s,
+          pages: "#{first}-#{first + @random.rand(5..14)}" }
       end
 
       def flags(journal) = ["peer reviewed", *("nursing journal" if journal["nursing"])]

@@ -27,9 +27,12 @@ module Hobrin
 
       def handwritten
         load("papers").map do |row|
-          headings = row.fetch("headings", []).map { |label| Records::Indexing.new(label: label.delete_prefix("*"), main: label.start_with?("*")) }
+          headings = row.fetch("headings", []).map do |label|
+            Records::Indexing.new(label: label.delete_prefix("*"), main: label.start_with?("*"))
+          end
           @printing.record(
-            key: row["key"], title: row["title"], abstract: row["text"], types: row["types"], headings:, ages: row.fetch("ages", []),
+            key: row["key"], title: row["title"], abstract: row["text"], types: row["types"], headings:,
+            ages: row.fetch("ages", []),
             species: row.fetch("species", ["humans"]), published: row["published"], keywords: row["keywords"],
             **row.slice("added", "language", "country", "journal").transform_keys(&:to_sym)
           )
@@ -42,7 +45,8 @@ module Hobrin
         data["topics"].flat_map do |topic|
           Array.new(topic["papers"]) do
             parts = %w[people interventions outcomes].to_h { |part| [part.to_sym, data[part][pick(topic[part])]] }
-            @printing.record(key: format("%04d", place += 1), **Study.new(**parts, designs: topic["designs"], random: @random).call)
+            @printing.record(key: format("%04d", place += 1),
+                             **Study.new(**parts, designs: topic["designs"], random: @random).call)
           end
         end
       end

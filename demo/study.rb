@@ -5,8 +5,8 @@ module Hobrin
     # One generated study: a design, a title and an abstract that fit together, with numbers that agree.
     class Study
       # Shares of the designs in the sample, in percent.
-      DESIGNS = { trial: 24, cohort: 18, before_after: 12, survey: 8, qualitative: 8, review: 8, narrative: 7, controlled: 6,
-                  case_report: 3, editorial: 3, protocol: 3 }.freeze
+      DESIGNS = { trial: 24, cohort: 18, before_after: 12, survey: 8, qualitative: 8, review: 8, narrative: 7,
+                  controlled: 6, case_report: 3, editorial: 3, protocol: 3 }.freeze
       # Of a hundred papers, how many are from these years.
       YEARS = { 2024..2026 => 30, 2019..2023 => 36, 2014..2018 => 22, 2004..2013 => 12 }.freeze
       # Papers of the last months have no headings yet.
@@ -28,7 +28,8 @@ module Hobrin
 
       # Gives what Printing#record takes, but for the key.
       def call
-        text = StudyText.new(people: @people, intervention: @intervention, outcome: @outcome, random: @random).call(weighted(@designs))
+        text = StudyText.new(people: @people, intervention: @intervention, outcome: @outcome,
+                             random: @random).call(weighted(@designs))
         published = date
         { title: text.title, abstract: text.abstract, types: text.types, published:, species: ["humans"], keywords:,
           headings: published > NEW || chance(NEVER_INDEXED) ? [] : headings,
@@ -49,7 +50,9 @@ module Hobrin
         labels.map { |label| Records::Indexing.new(label:, main: main.include?(label)) }
       end
 
-      def keywords = [@intervention["text"], @outcome["text"], @people["text"]].sample(@random.rand(1..3), random: @random)
+      def keywords
+        [@intervention["text"], @outcome["text"], @people["text"]].sample(@random.rand(1..3), random: @random)
+      end
 
       def weighted(shares)
         at = @random.rand(shares.values.sum)

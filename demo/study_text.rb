@@ -9,7 +9,8 @@ module Hobrin
       Text = Struct.new(:title, :abstract, :types, keyword_init: true)
 
       TYPES = { trial: "randomized controlled trial", controlled: "controlled trial", cohort: "cohort study",
-                before_after: "before-and-after study", survey: "cross-sectional study", qualitative: "qualitative study",
+                before_after: "before-and-after study", survey: "cross-sectional study",
+                qualitative: "qualitative study",
                 review: "systematic review", narrative: "narrative review", case_report: "case report",
                 editorial: "editorial", protocol: "protocol" }.freeze
       TITLES = {
@@ -37,17 +38,21 @@ module Hobrin
       # design :: a key of TYPES. Gives a Text.
       def call(design)
         capitals = { I: capital(@words[:i]), O: capital(@words[:o]) }
-        Text.new(title: format(TITLES.fetch(design), **@words, **capitals), types: [TYPES.fetch(design)], abstract: abstract(design))
+        Text.new(title: format(TITLES.fetch(design), **@words, **capitals), types: [TYPES.fetch(design)],
+                 abstract: abstract(design))
       end
 
       private
 
       def abstract(design)
         case design
-        when :trial then compared("Patients in #{place} were randomly assigned to #{i} or to usual care", "with #{i}", "with usual care")
-        when :controlled then compared("#{capital(i)} was given on one side of #{place} and not on the other", "with #{i}", "without")
+        when :trial then compared("Patients in #{place} were randomly assigned to #{i} or to usual care", "with #{i}",
+                                  "with usual care")
+        when :controlled then compared("#{capital(i)} was given on one side of #{place} and not on the other",
+                                       "with #{i}", "without")
         when :cohort then compared("We followed #{p} in #{place} from admission to discharge", "with #{i}", "without")
-        when :before_after then compared("In #{place} we compared the months before and after introducing #{i}", "after", "before")
+        when :before_after then compared("In #{place} we compared the months before and after introducing #{i}",
+                                         "after", "before")
         when :review then review
         when :survey then survey
         when :qualitative then qualitative
@@ -61,32 +66,39 @@ module Hobrin
         events = (total * common * @random.rand(0.6..1.05)).round
         other_events = (others * common).round
         better = events.fdiv(total) < other_events.fdiv(others)
-        "Background: The place of #{i} for #{o} in #{p} is not settled. Methods: #{methods}. Results: #{share(events, total)} " \
-          "#{@event} #{one} and #{share(other_events, others)} #{two}. Conclusion: " \
-          "#{better ? "#{capital(o)} was better #{one}" : "#{capital(i)} made no clear difference to #{o}"}."
+        results = "#{share(events, total)} #{@event} #{one} and #{share(other_events, others)} #{two}"
+        conclusion = better ? "#{capital(o)} was better #{one}" : "#{capital(i)} made no clear difference to #{o}"
+        "Background: The place of #{i} for #{o} in #{p} is not settled. Methods: #{methods}. " \
+          "Results: #{results}. Conclusion: #{conclusion}."
       end
 
       def review
         studies = @random.rand(4..22)
         trials = @random.rand(1..studies)
-        "Background: Studies of #{i} for #{o} disagree. Methods: We searched #{@random.rand(3..7)} databases for studies in #{p}. " \
-          "Results: #{studies} studies were included, #{trials} of them randomized. Conclusion: Certainty is #{pick(%w[low moderate])}."
+        certainty = pick(%w[low moderate])
+        "Background: Studies of #{i} for #{o} disagree. Methods: We searched #{@random.rand(3..7)} databases for " \
+          "studies in #{p}. Results: #{studies} studies were included, #{trials} of them randomized. " \
+          "Conclusion: Certainty is #{certainty}."
       end
 
       def survey
         asked = @random.rand(80..500)
-        "Background: How #{i} is used is not known. Methods: Cross-sectional survey about #{p} in #{place}. Results: " \
-          "#{share(@random.rand(20..(asked - 20)), asked)} used #{i} in most weeks; #{o} was the reason named most. Conclusion: Practice differs."
+        users = share(@random.rand(20..(asked - 20)), asked)
+        "Background: How #{i} is used is not known. Methods: Cross-sectional survey about #{p} in #{place}. " \
+          "Results: #{users} used #{i} in most weeks; #{o} was the reason named most. Conclusion: Practice differs."
       end
 
       def qualitative
-        "Background: What #{i} means to people is seldom asked. Methods: #{@random.rand(9..28)} interviews about #{p}, " \
-          "analysed by theme. Findings: Being asked first mattered more than #{i} itself; #{o} was spoken of with worry. " \
-          "Conclusion: Ask, explain, and ask again."
+        "Background: What #{i} means to people is seldom asked. Methods: #{@random.rand(9..28)} interviews about " \
+          "#{p}, analysed by theme. Findings: Being asked first mattered more than #{i} itself; #{o} was spoken of " \
+          "with worry. Conclusion: Ask, explain, and ask again."
       end
 
       def short(design)
-        return "We plan to randomize #{@random.rand(6..40) * 10} of #{p} to #{i} or usual care. The main outcome is #{o}." if design == :protocol
+        if design == :protocol
+          people = @random.rand(6..40) * 10
+          return "We plan to randomize #{people} of #{p} to #{i} or usual care. The main outcome is #{o}."
+        end
 
         "We write about #{i} and #{o} in #{p}, from #{place}, and say what we would do next."
       end

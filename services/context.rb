@@ -27,7 +27,8 @@ module Hobrin
       def evaluator
         thesaurus = library.thesaurus
         @lock.synchronize do
-          @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus:) unless @evaluator&.thesaurus.equal?(thesaurus)
+          stale = !@evaluator&.thesaurus.equal?(thesaurus)
+          @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus:) if stale
           @evaluator
         end
       end

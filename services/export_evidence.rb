@@ -20,7 +20,8 @@ module Hobrin
         type, writer = FORMATS.fetch(format) { raise GoneError, "format" }
         saved = @context.inquiries.find(id)
         records = @context.library.records_by_id(saved.inquiry.kept_ids)
-        File.new(name: "hobrin-#{id}-evidence.#{format}", type:, body: writer.call(records, sample: @context.library.sample?))
+        File.new(name: "hobrin-#{id}-evidence.#{format}", type:,
+                 body: writer.call(records, sample: @context.library.sample?))
       end
     end
   end

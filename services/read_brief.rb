@@ -11,8 +11,10 @@ module Hobrin
       # standing :: ReadInquiry::Standing. Gives a Brief.
       def call(standing)
         inquiry = standing.inquiry
-        search = Brief::SearchLines.new(question: inquiry.question, cascade: standing.cascade, evaluator: @context.evaluator)
-        Brief.new(question: inquiry.question, lines: search.call, cql: search.cql, flow: flow(standing), rows: rows(inquiry),
+        search = Brief::SearchLines.new(question: inquiry.question, cascade: standing.cascade,
+                                        evaluator: @context.evaluator)
+        Brief.new(question: inquiry.question, lines: search.call, cql: search.cql, flow: flow(standing),
+                  rows: rows(inquiry),
                   conclusion: inquiry.conclusion, plan: inquiry.plan, searched_on: @context.today)
       end
 

@@ -39,7 +39,8 @@ module Hobrin
       private
 
       def find(records, record_id)
-        records.find { |record| record.id == record_id } || @context.library.record(record_id) || raise(GoneError, "paper")
+        found = records.find { |record| record.id == record_id } || @context.library.record(record_id)
+        found or raise GoneError, "paper"
       end
 
       def first_unread(records, inquiry)

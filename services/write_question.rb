@@ -55,7 +55,9 @@ module Hobrin
         def kind = @before.kind == @after.kind ? [] : ["kind of question: #{Question::Kind.fetch(@after.kind).name}"]
 
         def elements
-          @before.elements.zip(@after.elements).reject { |old, new| old.phrases.map(&:text) == new.phrases.map(&:text) && old.use == new.use }
+          @before.elements.zip(@after.elements).reject do |old, new|
+            old.phrases.map(&:text) == new.phrases.map(&:text) && old.use == new.use
+          end
                  .map { |old, new| element(old, new) }
         end
 

@@ -12,7 +12,11 @@ RSpec.describe "The layout" do
   def code(file) = File.read(file).gsub(/^\s*#.*$/, "")
 
   it "loads the core alone, with no database and no web" do
-    script = "require 'hobrin'; Hobrin.eager_load; print %w[Sequel SQLite3 Sinatra Rack Puma].select { |name| Object.const_defined?(name) }.inspect"
+    script = <<~RUBY
+      require "hobrin"
+      Hobrin.eager_load
+      print %w[Sequel SQLite3 Sinatra Rack Puma].select { |name| Object.const_defined?(name) }.inspect
+    RUBY
     out, err, status = Open3.capture3(RbConfig.ruby, "-rbundler/setup", "-I#{root}/lib", "-e", script, chdir: root)
     expect([out, err, status.success?]).to eq(["[]", "", true])
   end
@@ -32,13 +36,21 @@ RSpec.describe "The layout" do
   it "keeps SQL in the store, bitmaps in one file, and the web away from the store" do
     everything = files("#{root}/{lib,store,services,web,demo}")
     expect(everything.select { |file| code(file).match?(/\bSequel\b/) }).to all(start_with("#{root}/store/"))
-    expect(everything.select { |file| code(file).include?("Roaring") }.map { |file| File.basename(file) }).to eq(["record_set.rb"])
-    expect(files("#{root}/web").select { |file| code(file).match?(/\bStore::|context\.(library|inquiries|evaluator)/) }).to eq([])
-    expect(files("#{root}/{lib,store,services}").select { |file| code(file).match?(/\b(Web|Sinatra|Demo)::/) }).to eq([])
+    expect(everything.select do |file|
+      code(file).include?("Roaring")
+    end.map { |file| File.basename(file) }).to eq(["record_set.rb"])
+    expect(files("#{root}/web").select do |file|
+      code(file).match?(/\bStore::|context\.(library|inquiries|evaluator)/)
+    end).to eq([])
+    expect(files("#{root}/{lib,store,services}").select do |file|
+      code(file).match?(/\b(Web|Sinatra|Demo)::/)
+    end).to eq([])
   end
 
   it "reads no clock, chance, environment or file in the core" do
-    found = files("#{root}/lib/hobrin").select { |file| code(file).match?(/\b(Time\.now|Date\.today|ENV\b|File\.|Random\.|rand\()/) }
+    found = files("#{root}/lib/hobrin").select do |file|
+      code(file).match?(/\b(Time\.now|Date\.today|ENV\b|File\.|Random\.|rand\()/)
+    end
     expect(found).to eq([])
   end
 end

@@ -12,13 +12,16 @@ module Hobrin
     module Database
       MIGRATIONS = File.expand_path("../db/migrations", __dir__)
       BUSY_MILLISECONDS = 5_000
-      private_constant :MIGRATIONS, :BUSY_MILLISECONDS
+      # The driver's own time-out waits without letting other Ruby threads run, among them the one that
+      # holds the lock; this one lets them.
+      PATIENCE = ->(connection) { connection.busy_handler_timeout = BUSY_MILLISECONDS }
+      private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE
 
       # path :: of the file, made with its folder when missing; kind :: :inquiries or :library.
       # Raises StateError when the folder cannot be written.
       def self.open(path, kind:)
         FileUtils.mkdir_p(File.dirname(path))
-        db = Sequel.sqlite(path.to_s, timeout: BUSY_MILLISECONDS, foreign_keys: true,
+        db = Sequel.sqlite(path.to_s, foreign_keys: true, after_connect: PATIENCE,
                                       connect_sqls: ["PRAGMA journal_mode=WAL", "PRAGMA synchronous=NORMAL"])
         Sequel::Migrator.run(db, File.join(MIGRATIONS, kind.to_s))
         db

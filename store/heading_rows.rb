@@ -23,7 +23,8 @@ module Hobrin
 
       def write(thesaurus)
         @db[:headings].delete
-        @db[:headings].multi_insert(thesaurus.headings.map { |heading| heading.to_h.slice(:label, :definition, :added) })
+        rows = thesaurus.headings.map { |heading| heading.to_h.slice(:label, :definition, :added) }
+        @db[:headings].multi_insert(rows)
         @db[:heading_names].multi_insert(thesaurus.headings.flat_map { |heading| name_rows(heading) })
       end
 

@@ -23,7 +23,8 @@ module Hobrin
       def words(leaf)
         phrase = "\"#{leaf.tokens.join(" ")}\"#{" *" if leaf.truncated?}"
         columns = leaf.fields.map { |field| COLUMNS.fetch(field) }.join(" ")
-        Records::RecordSet.of(@db[:texts].where(Sequel.lit("texts MATCH ?", "{#{columns}} : #{phrase}")).select_map(:rowid))
+        found = @db[:texts].where(Sequel.lit("texts MATCH ?", "{#{columns}} : #{phrase}"))
+        Records::RecordSet.of(found.select_map(:rowid))
       end
 
       def heading(label, main) = facet(main ? :main : :heading, label)

@@ -64,7 +64,8 @@ module Hobrin
 
       # Lines of the trail, the last one first.
       def trail(id)
-        @db[:trail].where(inquiry_id: id).reverse(:number).select(*TrailLine.members).map { |row| TrailLine.new(**row) }
+        lines = @db[:trail].where(inquiry_id: id).reverse(:number).select(*TrailLine.members)
+        lines.map { |row| TrailLine.new(**row) }
       end
 
       def trail_size(id) = @db[:trail].where(inquiry_id: id).count
@@ -72,8 +73,8 @@ module Hobrin
       private
 
       def saved(row)
-        Saved.new(**row.slice(:id, :version, :sample, :created_at, :touched_at), step: row[:step].to_sym,
-                                                                                 inquiry: InquiryDocument.load(row[:state]))
+        facts = row.slice(:id, :version, :sample, :created_at, :touched_at)
+        Saved.new(**facts, step: row[:step].to_sym, inquiry: InquiryDocument.load(row[:state]))
       end
 
       def write_line(id, inquiry, step:, at:, **facts)

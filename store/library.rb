@@ -40,8 +40,8 @@ module Hobrin
 
       # The records with these ids, in that order; unknown ids are left out.
       def records_by_id(ids)
-        found = ids.each_slice(500).flat_map { |some| records(@db[:records].where(id: some)) }.to_h { |record| [record.id, record] }
-        ids.filter_map { |id| found[id] }
+        found = ids.each_slice(500).flat_map { |some| records(@db[:records].where(id: some)) }
+        ids.filter_map { |id| found.find { |record| record.id == id } }
       end
 
       # The records of a RecordSet, newest first, at most `limit`.
@@ -83,7 +83,9 @@ module Hobrin
       def meta_write(name, value) = @db[:meta].insert_conflict(target: :name, update: { value: }).insert(name:, value:)
 
       # A large set goes in as one JSON text, since SQLite bounds the number of bound values.
-      def in_set(set) = @db[:records].where(Sequel.lit("number IN (SELECT value FROM json_each(?))", JSON.generate(set.to_a)))
+      def in_set(set)
+        @db[:records].where(Sequel.lit("number IN (SELECT value FROM json_each(?))", JSON.generate(set.to_a)))
+      end
 
       def records(dataset)
         dataset.select_map(:csl).map { |csl| Exchange::CslJson::Reader.item(JSON.parse(csl)) }

@@ -39,7 +39,8 @@ module Hobrin
       end
 
       def text(number, record)
-        { rowid: number, title: record.title, abstract: record.abstract.to_s, keywords: record.keywords.join(BETWEEN_KEYWORDS) }
+        { rowid: number, title: record.title, abstract: record.abstract.to_s,
+          keywords: record.keywords.join(BETWEEN_KEYWORDS) }
       end
     end
   end

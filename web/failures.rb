@@ -24,7 +24,8 @@ module Hobrin
         app.error do
           error = env["sinatra.error"]
           warn "#{error.class}: #{error.message[0, LONGEST_MESSAGE]}", *error.backtrace.first(12)
-          show_alone :failure, title: "Something broke", message: "This is a fault of Hobrin's, not yours. What was saved is safe."
+          show_alone :failure, title: "Something broke",
+                               message: "This is a fault of Hobrin's, not yours. What was saved is safe."
         end
       end
     end

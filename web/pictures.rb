@@ -6,7 +6,8 @@ module Hobrin
     module Pictures
       ICONS = File.join(__dir__, "public/vendor/bootstrap-icons")
       KNOWN_ICONS = Dir.glob(File.join(ICONS, "*.svg")).to_h do |path|
-        [File.basename(path, ".svg"), File.read(path).sub(/<svg xmlns="[^"]+"/, '<svg aria-hidden="true" focusable="false"').freeze]
+        [File.basename(path, ".svg"),
+         File.read(path).sub(/<svg xmlns="[^"]+"/, '<svg aria-hidden="true" focusable="false"').freeze]
       end.freeze
       private_constant :ICONS, :KNOWN_ICONS
 
@@ -19,7 +20,7 @@ module Hobrin
         scale = ->(count) { whole.zero? ? 0 : (100.0 * [count, whole].min / whole).round(2) }
         shapes = [["track", 100], ["found ink-#{letter}", scale.call(size)], ["alone ink-#{letter}", scale.call(alone)]]
         rects = shapes.map { |name, width| %(<rect class="#{name}" width="#{width}" height="6" rx="1.5"/>) }
-        %(<svg class="bar" viewBox="0 0 100 6" preserveAspectRatio="none" aria-hidden="true">#{rects.join}</svg>)
+        picture("bar", "0 0 100 6", rects.join)
       end
 
       # One step of the cascade: its bar, centred, and the slope to the next one. Widths on a log scale.
@@ -27,9 +28,10 @@ module Hobrin
       def cascade_bar(size, following, largest, name)
         half = log_share(size, largest) * 50
         slope = following && (log_share(following, largest) * 50)
-        shapes = %(<rect class="#{name}" x="#{(50 - half).round(2)}" y="0" width="#{(half * 2).round(2)}" height="30"/>)
+        from = (50 - half).round(2)
+        shapes = %(<rect class="#{name}" x="#{from}" y="0" width="#{(half * 2).round(2)}" height="30"/>)
         shapes += %(<polygon class="slope #{name}" points="#{slope_points(half, slope)}"/>) if slope
-        %(<svg class="cascade-bar" viewBox="0 0 100 44" preserveAspectRatio="none" aria-hidden="true">#{shapes}</svg>)
+        picture("cascade-bar", "0 0 100 44", shapes)
       end
 
       # The count against the aim, on a log scale from 1 to `largest`.
@@ -39,16 +41,22 @@ module Hobrin
         shapes = [%(<rect class="track" width="100" height="20"/>),
                   %(<rect class="band" x="#{from}" width="#{(x.call(aim.to) - from).round(2)}" height="20"/>),
                   %(<rect class="needle" x="#{[x.call(count) - 0.5, 0].max.round(2)}" y="-3" width="1" height="26"/>)]
-        %(<svg class="aim-scale" viewBox="0 -3 100 26" preserveAspectRatio="none" aria-hidden="true">#{shapes.join}</svg>)
+        picture("aim-scale", "0 -3 100 26", shapes.join)
       end
 
       private
+
+      # A drawing that fills its place; its numbers stand beside it in text.
+      def picture(name, view, shapes)
+        %(<svg class="#{name}" viewBox="#{view}" preserveAspectRatio="none" aria-hidden="true">#{shapes}</svg>)
+      end
 
       # 0 for nothing, a little for 1, 1 for the largest.
       def log_share(count, largest) = count.zero? ? 0.0 : Math.log(count + 1) / Math.log([largest, 2].max + 1)
 
       def slope_points(half, slope)
-        [[50 - half, 30], [50 + half, 30], [50 + slope, 44], [50 - slope, 44]].map { |x, y| "#{x.round(2)},#{y}" }.join(" ")
+        corners = [[50 - half, 30], [50 + half, 30], [50 + slope, 44], [50 - slope, 44]]
+        corners.map { |x, y| "#{x.round(2)},#{y}" }.join(" ")
       end
     end
   end

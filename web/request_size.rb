@@ -15,7 +15,7 @@ module Hobrin
         return @app.call(env) if env["CONTENT_LENGTH"].to_i <= LARGEST_BYTES
 
         [413, { "content-type" => "text/plain" },
-         ["This is far longer than a question can be. Go back: what you wrote is still in the page. Shorten it, then save."]]
+         ["This is far longer than a question can be. Go back: what you wrote is still in the page. Shorten it."]]
       end
     end
   end

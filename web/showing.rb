@@ -15,7 +15,10 @@ module Hobrin
 
       # The inquiry's id from the address. Raises GoneError when it is no number.
       def inquiry_id
-        Integer(params["id"], 10, exception: false)&.then { |id| id if id.between?(1, 2**53) } or raise GoneError, "inquiry"
+        id = Integer(params["id"], 10, exception: false)
+        raise GoneError, "inquiry" unless id&.between?(1, 2**53)
+
+        id
       end
 
       # Shows a step. errors :: Hash of field to message; said :: read out to those who do not see the page
@@ -65,7 +68,7 @@ module Hobrin
 
       # For htmx only the page's inside; the part that is swapped and what is read out.
       def whole(content, title:)
-        htmx? ? erb(:part, layout: false, locals: { content:, title: }) : erb(:document, layout: false, locals: { content:, title: })
+        erb(htmx? ? :part : :document, layout: false, locals: { content:, title: })
       end
 
       # The attributes of a form that changes something: works with and without htmx.

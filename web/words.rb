@@ -56,7 +56,8 @@ module Hobrin
 
       def marked(element, text)
         letter = element.letter
-        %(<span class="phrase phrase-#{letter}" title="#{h element.slot.name}">#{h text}</span><sup class="letter-#{letter}">#{letter}</sup>)
+        phrase = %(<span class="phrase phrase-#{letter}" title="#{h element.slot.name}">#{h text}</span>)
+        %(#{phrase}<sup class="letter-#{letter}">#{letter}</sup>)
       end
     end
   end

@@ -59,14 +59,17 @@ module Hobrin
     def marked(letter, phrase_text, near: 0)
       wanted = Question.tidy(phrase_text).strip
       from = nearest(wanted, near)
-      raise InputError, { mark: "Select some words of the question first, then say what they are." } unless from && !wanted.empty?
+      if from.nil? || wanted.empty?
+        raise InputError, { mark: "Select some words of the question first, then say what they are." }
+      end
 
       phrase = Phrase.new(text: wanted, from:)
-      cleared = elements.map { |element| element.with(phrases: element.phrases.reject { |other| other.overlaps?(phrase) }) }
-      with(elements: cleared).with_phrases(letter) { |phrases| [*phrases, phrase] }
+      cleared(phrase).with_phrases(letter) { |phrases| [*phrases, phrase] }
     end
 
-    def unmarked(letter, phrase_text) = with_phrases(letter) { |phrases| phrases.reject { |phrase| phrase.text == phrase_text } }
+    def unmarked(letter, phrase_text)
+      with_phrases(letter) { |phrases| phrases.reject { |phrase| phrase.text == phrase_text } }
+    end
 
     # The question with an element's phrases replaced by what the block gives.
     def with_phrases(letter)
@@ -79,11 +82,22 @@ module Hobrin
 
     def length_errors
       errors = LONGEST.filter_map do |field, most|
-        size = public_send(field).size
-        [field, "This is #{size} characters long. Keep it to #{most}: one #{field == :text ? "question" : "paragraph"}."] if size > most
+        [field, too_long(field, most)] if public_send(field).size > most
       end.to_h
       errors[:text] = "Write the question first, in your own words." if text.strip.empty?
       errors
+    end
+
+    def too_long(field, most)
+      size = public_send(field).size
+      "This is #{size} characters long. Keep it to #{most}: one #{field == :text ? "question" : "paragraph"}."
+    end
+
+    # The question without the marks that a phrase overlaps.
+    def cleared(phrase)
+      with(elements: elements.map do |element|
+        element.with(phrases: element.phrases.reject { |other| other.overlaps?(phrase) })
+      end)
     end
 
     def nearest(wanted, near)

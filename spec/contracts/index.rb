@@ -12,16 +12,27 @@ RSpec.shared_examples "an index" do
   end
 
   it "answers words in each field by whole words, phrases and beginnings, folded" do
-    typed = ["earplugs", "ear plug*", "Randomised", "intensive care", "sleep*", "délire", "confusion in", "22:00", "zebra"]
+    typed = ["earplugs", "ear plug*", "Randomised", "intensive care", "sleep*", "délire", "confusion in", "22:00",
+             "zebra"]
     typed.product([%i[title], %i[abstract], %i[keywords], %i[title abstract keywords]]).each do |text, fields|
       leaf = words(text, fields:)
-      expect([text, fields, index.words(leaf).to_a]).to eq([text, fields, expected { |record| PlainReading.words?(record, leaf) }])
+      expect([text, fields, index.words(leaf).to_a]).to eq([text, fields, expected do |record|
+        PlainReading.words?(record, leaf)
+      end])
     end
   end
 
   it "answers headings, main topics, types, ages and years" do
-    expect(index.heading("Delirium", false).to_a).to eq(expected { |record| record.headings.any? { |one| one.label == "Delirium" } })
-    expect(index.heading("Delirium", true).to_a).to eq(expected { |record| record.headings.any? { |one| one.label == "Delirium" && one.main } })
+    expect(index.heading("Delirium", false).to_a).to eq(expected { |record|
+      record.headings.any? { |one|
+        one.label == "Delirium"
+      }
+    })
+    expect(index.heading("Delirium", true).to_a).to eq(expected { |record|
+      record.headings.any? { |one|
+        one.label == "Delirium" && one.main
+      }
+    })
     expect(index.facet(:type, "guideline").to_a).to eq(expected { |record| record.types.include?("guideline") })
     expect(index.facet(:age, "80 and over").to_a).to eq(expected { |record| record.ages.include?("80 and over") })
     expect(index.facet(:year, 2021).to_a).to eq(expected { |record| record.year == 2021 })

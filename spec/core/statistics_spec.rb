@@ -5,7 +5,8 @@ RSpec.describe Hobrin::Statistics do
 
   # Source: Newcombe, Stat Med 1998;17:857, table I, method 3 (from memory).
   it "gives the Wilson intervals of the published table" do
-    { [81, 263] => [0.2553, 0.3662], [15, 148] => [0.0624, 0.1605], [0, 20] => [0.0, 0.1611], [1, 29] => [0.0061, 0.1718] }
+    { [81, 263] => [0.2553, 0.3662], [15, 148] => [0.0624, 0.1605], [0, 20] => [0.0, 0.1611],
+      [1, 29] => [0.0061, 0.1718] }
       .each do |(events, n), expected|
       expect(ends(described_class::Wilson.call(events, n))).to match(expected.map { |bound|
         be_within(5e-5).of(bound)
@@ -16,13 +17,16 @@ RSpec.describe Hobrin::Statistics do
   # Source: Newcombe, Stat Med 1998;17:873, table II, example (a), method 10 (from memory).
   it "gives the published interval of a difference of proportions" do
     interval = described_class::RiskDifference.call(a_table(56, 70, 48, 80))
-    expect([interval.estimate, *ends(interval)]).to match([be_within(1e-9).of(0.2), be_within(5e-5).of(0.0524), be_within(5e-5).of(0.3339)])
+    expect([interval.estimate,
+            *ends(interval)]).to match([be_within(1e-9).of(0.2), be_within(5e-5).of(0.0524),
+                                        be_within(5e-5).of(0.3339)])
   end
 
   # Source: the BCG vaccine trials (Colditz et al., JAMA 1994) in R's metadat; escalc(measure = "RR") of
   # metafor 3.8-1 gives these risk ratios and intervals. The last one is a table with an empty cell.
   it "gives the risk ratios that metafor gives" do
-    { [4, 123, 11, 139] => [0.4109386548, 0.1343015708, 1.2573983833], [6, 306, 29, 303] => [0.2048681542, 0.0862974496, 0.4863522707],
+    { [4, 123, 11, 139] => [0.4109386548, 0.1343015708, 1.2573983833],
+      [6, 306, 29, 303] => [0.2048681542, 0.0862974496, 0.4863522707],
       [62, 13_598, 248, 12_867] => [0.2365605236, 0.1792808941, 0.3121407979],
       [27, 16_913, 29, 17_854] => [0.9828350769, 0.5821374615, 1.6593413964],
       [0, 20, 5, 20] => [0.0909090909, 0.0053585432, 1.5422965811] }.each do |table, expected|
@@ -38,12 +42,15 @@ RSpec.describe Hobrin::Statistics do
 
   # Source for the two halves: Altman, BMJ 1998;317:1309. The numbers are reciprocals of the difference's ends.
   it "tells the number needed to treat on both sides of no difference" do
-    clear = described_class::NumberNeededToTreat.from(described_class::Interval.new(estimate: -0.2, low: -0.25, high: -0.1))
+    clear = described_class::NumberNeededToTreat.from(described_class::Interval.new(estimate: -0.2, low: -0.25,
+                                                                                    high: -0.1))
     expect(clear.to_h).to eq(estimate: 5.0, fewer: true, low: 4.0, high: 10.0, other: nil)
 
-    open = described_class::NumberNeededToTreat.from(described_class::Interval.new(estimate: 0.1, low: -0.05, high: 0.25))
+    open = described_class::NumberNeededToTreat.from(described_class::Interval.new(estimate: 0.1, low: -0.05,
+                                                                                   high: 0.25))
     expect(open.to_h).to eq(estimate: 10.0, fewer: false, low: 4.0, high: Float::INFINITY, other: 20.0)
-    expect(described_class::NumberNeededToTreat.from(described_class::Interval.new(estimate: 0.0, low: -0.1, high: 0.1)).fewer).to be_nil
+    expect(described_class::NumberNeededToTreat.from(described_class::Interval.new(estimate: 0.0, low: -0.1,
+                                                                                   high: 0.1)).fewer).to be_nil
   end
 
   it "holds the difference between -1 and 1 and around its estimate, for any table" do
@@ -51,7 +58,8 @@ RSpec.describe Hobrin::Statistics do
     300.times do
       one, two = Array.new(2) { random.rand(1..60) }
       interval = described_class::RiskDifference.call(a_table(random.rand(0..one), one, random.rand(0..two), two))
-      expect([-1.0, interval.low, interval.estimate, interval.high, 1.0]).to eq([-1.0, interval.low, interval.estimate, interval.high, 1.0].sort)
+      expect([-1.0, interval.low, interval.estimate, interval.high,
+              1.0]).to eq([-1.0, interval.low, interval.estimate, interval.high, 1.0].sort)
     end
   end
 

@@ -6,14 +6,20 @@ RSpec.describe Hobrin::Strategy do
   end
 
   it "says what is wrong with a term" do
-    { "" => /Write a word/, "?!" => /Write a word/, "ea*" => /at least 3 letters/, "*plug" => /only at the end/, "x" * 121 => /120 characters/ }
-      .each { |typed, message| expect { words(typed) }.to raise_error(Hobrin::InputError, message) }
+    { "" => /Write a word/, "?!" => /Write a word/, "ea*" => /at least 3 letters/, "*plug" => /only at the end/,
+      "x" * 121 => /120 characters/ }
+      .each do |typed, message|
+      expect { words(typed) }.to raise_error(Hobrin::InputError, message)
+    end
     expect { words("sleep", fields: []) }.to raise_error(Hobrin::InputError, /where to look/)
   end
 
   it "writes one canonical CQL for equal trees, always with its parentheses" do
-    tree = described_class::AllOf.of([described_class::AnyOf.of([words("Sleep*"), described_class::Heading.new(label: 'Say "ah"', main: true)]),
-                                      described_class::Except.new(kept: words("ear plug", fields: %i[title abstract]), taken: words("rats")),
+    tree = described_class::AllOf.of([described_class::AnyOf.of([words("Sleep*"),
+                                                                 described_class::Heading.new(label: 'Say "ah"',
+                                                                                              main: true)]),
+                                      described_class::Except.new(kept: words("ear plug", fields: %i[title abstract]),
+                                                                  taken: words("rats")),
                                       described_class::Dates.new(from_year: 2016)])
     expect(described_class::CqlWriter.call(tree)).to eq(
       '((hobrin.text = "sleep*" or dc.subject =/hobrin.narrower/hobrin.main "Say \\"ah\\"") and ' \
@@ -32,7 +38,9 @@ RSpec.describe Hobrin::Strategy do
 
   it "refuses limits and years that cannot be" do
     expect { described_class::Limit.new(name: :type, values: ["rumour"]) }.to raise_error(Hobrin::InputError, /rumour/)
-    expect { described_class::Dates.new(from_year: 2026, to_year: 2016) }.to raise_error(Hobrin::InputError, /before 2026/)
+    expect do
+      described_class::Dates.new(from_year: 2026, to_year: 2016)
+    end.to raise_error(Hobrin::InputError, /before 2026/)
     expect { described_class::Dates.new(from_year: "MMXVI") }.to raise_error(Hobrin::InputError, /such as 2016/)
     expect { described_class::Dates.new }.to raise_error(Hobrin::InputError, /at least one year/)
   end

@@ -6,18 +6,26 @@ RSpec.describe Hobrin::Thesaurus do
                          a_heading("Complications", broader: ["Conditions"]),
                          a_heading("Delirium", broader: %w[Confusion Complications], also_called: ["acute confusion"],
                                                definition: "Disturbed attention."),
-                         a_heading("Emergence Delirium", broader: ["Delirium"]), a_heading("Sleep", also_called: ["night sleep"])])
+                         a_heading("Emergence Delirium", broader: ["Delirium"]),
+                         a_heading("Sleep", also_called: ["night sleep"])])
   end
 
   it "counts everything below as narrower, through every branch, once" do
-    expect(thesaurus.with_narrower("Conditions")).to contain_exactly("Conditions", "Confusion", "Complications", "Delirium", "Emergence Delirium")
+    expect(thesaurus.with_narrower("Conditions")).to contain_exactly("Conditions", "Confusion", "Complications",
+                                                                     "Delirium", "Emergence Delirium")
     expect(thesaurus.narrower?("Sleep")).to be(false)
   end
 
   it "names what does not hang together" do
-    expect { described_class.new([a_heading("A", broader: ["B"]), a_heading("B", broader: ["A"])]) }.to raise_error(Hobrin::InputError, /A > B > A/)
+    expect do
+      described_class.new([a_heading("A", broader: ["B"]),
+                           a_heading("B", broader: ["A"])])
+    end.to raise_error(Hobrin::InputError, /A > B > A/)
     expect { described_class.new([a_heading("A", broader: ["Nowhere"])]) }.to raise_error(Hobrin::InputError, /Nowhere/)
-    expect { described_class.new([a_heading("A", also_called: ["x"]), a_heading("X")]) }.to raise_error(Hobrin::InputError, /leads to both/)
+    expect do
+      described_class.new([a_heading("A", also_called: ["x"]),
+                           a_heading("X")])
+    end.to raise_error(Hobrin::InputError, /leads to both/)
   end
 
   it "ranks what is typed: label, also called, inside, definition" do
@@ -29,8 +37,13 @@ RSpec.describe Hobrin::Thesaurus do
   end
 
   it "reads free typing by the longest name, and the rest as words" do
-    read = ->(typed) { described_class::Reading.new(thesaurus).call(typed).map { |part| [part.kind, part.label || part.text] } }
-    expect(read.call("emergence delirium rounds in night sleep")).to eq([[:heading, "Emergence Delirium"], [:words, "rounds"], [:heading, "Sleep"]])
+    read = lambda { |typed|
+      described_class::Reading.new(thesaurus).call(typed).map do |part|
+        [part.kind, part.label || part.text]
+      end
+    }
+    expect(read.call("emergence delirium rounds in night sleep")).to eq([[:heading, "Emergence Delirium"],
+                                                                         [:words, "rounds"], [:heading, "Sleep"]])
     expect(read.call("the Acute-Confusion of wards")).to eq([[:heading, "Delirium"], [:words, "wards"]])
     expect(read.call('"delirium"')).to eq([[:words, "delirium"]])
     expect(read.call("deliri*")).to eq([[:words, "deliri*"]])

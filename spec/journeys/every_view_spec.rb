@@ -6,10 +6,13 @@ require "axe-rspec"
 # What holds on every view: nothing foreign is asked for, nothing is in the way of a person who cannot see, hold
 # a mouse or open a wide window, and nothing that was written is lost.
 RSpec.describe "Every view", :sample, :browser do
-  views = ["/", *%w[ask word narrow narrow?opened=3 sift weigh act trail].map { |step| "/inquiries/1/#{step}" }, "/inquiries/77/ask"]
+  views = ["/", *%w[ask word narrow narrow?opened=3 sift weigh act trail].map do |step|
+    "/inquiries/1/#{step}"
+  end, "/inquiries/77/ask"]
 
   def resize(width, height)
-    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1, mobile: width < 500)
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1,
+                                                                          mobile: width < 500)
   end
 
   def overflow = page.evaluate_script("document.documentElement.scrollWidth - window.innerWidth")
@@ -19,7 +22,9 @@ RSpec.describe "Every view", :sample, :browser do
       page.driver.browser.logs.get(:browser)
       visit view
       expect(page).to be_axe_clean.according_to(:wcag2a, :wcag2aa, :wcag21a, :wcag21aa, :wcag22aa)
-      addresses = page.evaluate_script("performance.getEntriesByType('resource').map((entry) => new URL(entry.name).origin)")
+      addresses = page.evaluate_script(<<~JS)
+        performance.getEntriesByType("resource").map((entry) => new URL(entry.name).origin)
+      JS
       expect(addresses.uniq - [page.evaluate_script("location.origin")]).to eq([])
       expect(page.driver.browser.logs.get(:browser).map(&:message).grep_v(/404 \(Not Found\)/)).to eq([])
       resize(390, 844)
@@ -33,7 +38,8 @@ RSpec.describe "Every view", :sample, :browser do
     visit "/"
     page.active_element.send_keys("Does music help adults with pain?", :tab, :enter)
     expect(page).to have_css(".tab-current", text: "Ask")
-    tab_to("The question").send_keys(%i[control home], *([:arrow_right] * 5), *([%i[shift arrow_right]] * 5), [:alt, "i"])
+    tab_to("The question").send_keys(%i[control home], *([:arrow_right] * 5), *([%i[shift arrow_right]] * 5),
+                                     [:alt, "i"])
     expect(page).to have_css("h1 .phrase-I", text: "music")
     tab_to("Word").send_keys(:enter)
     expect(page).to have_css(".tab-current", text: "Word")

@@ -4,10 +4,14 @@
 # reading of the sample file, which knows nothing of Hobrin.
 RSpec.describe "The whole job", :sample, :browser do
   def said?(record, beginning)
-    [record["title"], record["abstract"], *record["keyword"].to_s.split(",")].any? { |text| text.to_s.match?(/(?<![[:alnum:]])#{beginning}/i) }
+    [record["title"], record["abstract"], *record["keyword"].to_s.split(",")].any? do |text|
+      text.to_s.match?(/(?<![[:alnum:]])#{beginning}/i)
+    end
   end
 
-  def indexed?(record, *labels) = record.dig("custom", "headings").to_a.any? { |heading| labels.include?(heading["label"]) }
+  def indexed?(record, *labels)
+    record.dig("custom", "headings").to_a.any? { |heading| labels.include?(heading["label"]) }
+  end
 
   def in_block(letter, &) = within(find("section.block", text: letter, match: :first), &)
 
@@ -23,13 +27,18 @@ RSpec.describe "The whole job", :sample, :browser do
   end
 
   let(:records) { SampleHome.plain_records }
-  let(:people) { records.select { |one| indexed?(one, "Intensive Care", "Mechanical Ventilation", "Sedation") || said?(one, "intensive care") } }
+  let(:people) do
+    records.select do |one|
+      indexed?(one, "Intensive Care", "Mechanical Ventilation", "Sedation") || said?(one, "intensive care")
+    end
+  end
   let(:devices) { records.select { |one| indexed?(one, "Ear Protective Devices") || said?(one, "earplug") } }
   let(:delirium) { records.select { |one| indexed?(one, "Delirium", "Emergence Delirium") } }
 
   it "goes from a new question to the printed brief" do
     visit "/"
-    fill_in "What do you want to know?", with: "In adults in intensive care, do earplugs, compared with usual care, prevent delirium?"
+    fill_in "What do you want to know?",
+            with: "In adults in intensive care, do earplugs, compared with usual care, prevent delirium?"
     click_on "Start an inquiry"
 
     # Ask: by the keyboard and by the mouse
@@ -87,7 +96,9 @@ RSpec.describe "The whole job", :sample, :browser do
     # Narrow: what a limit would leave is what it leaves
     offered = find_button("Adults, 19 and over").find("b").text.to_i
     click_button "Adults, 19 and over"
-    adults = joined.select { |one| one.dig("custom", "ages").to_a.intersect?(["young adult", "adult", "middle aged", "aged", "80 and over"]) }
+    adults = joined.select do |one|
+      one.dig("custom", "ages").to_a.intersect?(["young adult", "adult", "middle aged", "aged", "80 and over"])
+    end
     expect(page).to have_css(".cascade-step", text: "Adults, 19 and over")
     expect([offered, find(".dock-count").text[/\d+/].to_i]).to eq([adults.size] * 2)
     fill_in "from", with: "2016"
@@ -118,7 +129,10 @@ RSpec.describe "The whole job", :sample, :browser do
     expect(page).to have_text("Level 2")
     fill_in "What was counted", with: "Delirium"
     { "With the intervention: had the outcome" => 56, "With the intervention: people in all" => 70,
-      "With the comparison: had the outcome" => 48, "With the comparison: people in all" => 80 }.each { |label, value| fill_in label, with: value }
+      "With the comparison: had the outcome" => 48, "With the comparison: people in all" => 80 }.each do |label, value|
+      fill_in label,
+              with: value
+    end
     find_field("The paper in one sentence").send_keys("More of them.")
     click_button "Save this paper"
     expect(page).to have_css(".effect", text: "5.2 to 33.4")
@@ -131,7 +145,9 @@ RSpec.describe "The whole job", :sample, :browser do
     expect(page).to have_text("Wrote the conclusion and the change plan")
     click_link "Act"
     expect(find_field("What changes").value).to eq("Offer earplugs at 22:00.")
-    ["#{joined.size} match all blocks", "#{recent.size} left to read", "a double 1"].each { |line| expect(find(".flow")).to have_text(line) }
+    ["#{joined.size} match all blocks", "#{recent.size} left to read", "a double 1"].each do |line|
+      expect(find(".flow")).to have_text(line)
+    end
     expect(find(".search-lines")).to have_text("hobrin.text = \"earplug*\"")
     printed = page.driver.browser.execute_cdp("Page.printToPDF", preferCSSPageSize: true)["data"].unpack1("m")
     expect(printed.scan(%r{/Type\s*/Page\b}).size).to eq(1)
@@ -140,7 +156,8 @@ RSpec.describe "The whole job", :sample, :browser do
     saved = context.inquiries.all.first
     set = JSON.parse(Hobrin::Services::ExportEvidence.new(context).call(saved.id, "json").body)
     expect(set).to match([a_hash_including("title" => first, "note" => /Made-up/)])
-    expect(Hobrin::Services::ExportEvidence.new(context).call(saved.id, "ris").body).to include("TI  - #{first}", "N1  - Made-up")
+    expect(Hobrin::Services::ExportEvidence.new(context).call(saved.id,
+                                                              "ris").body).to include("TI  - #{first}", "N1  - Made-up")
     lines = context.inquiries.trail(saved.id).reverse
     expect([lines.first.change, lines.map(&:number)]).to eq(["Wrote the question", (1..lines.size).to_a])
     lines.each_cons(2) { |one, two| expect([two.change, two.count_before]).to eq([two.change, one.count_after]) }

@@ -17,14 +17,17 @@ RSpec.describe "Retrieval over the sample library", :sample do
     end
   end
 
-  def plain(tree) = records.each_with_index.filter_map { |record, place| place + 1 if PlainReading.match?(record, tree, narrower) }
+  def plain(tree)
+    records.each_with_index.filter_map { |record, place| place + 1 if PlainReading.match?(record, tree, narrower) }
+  end
 
   it_behaves_like "an index"
 
   it "finds for 300 random strategies exactly what a reading one by one finds" do
     300.times do
       tree = strategies.tree
-      expect([Hobrin::Strategy::CqlWriter.call(tree), evaluator.call(tree).to_a]).to eq([Hobrin::Strategy::CqlWriter.call(tree), plain(tree)])
+      expect([Hobrin::Strategy::CqlWriter.call(tree),
+              evaluator.call(tree).to_a]).to eq([Hobrin::Strategy::CqlWriter.call(tree), plain(tree)])
     end
   end
 
@@ -58,20 +61,24 @@ RSpec.describe "Retrieval over the sample library", :sample do
 
   it "previews for every unused limit exactly what putting it on then leaves" do
     25.times do
-      inquiry = Hobrin::Inquiry.new(question: Hobrin::Question.ask("Sleep?").marked("P", "Sleep"), blocks: [strategies.block("P")],
+      inquiry = Hobrin::Inquiry.new(question: Hobrin::Question.ask("Sleep?").marked("P", "Sleep"),
+                                    blocks: [strategies.block("P")],
                                     limits: strategies.limits)
       cascade = inquiry.cascade(evaluator)
-      previews = Hobrin::Narrowing::Previews.new(cascade:, limits: inquiry.limits, evaluator:, today: Date.new(2026, 11, 23)).call
+      previews = Hobrin::Narrowing::Previews.new(cascade:, limits: inquiry.limits, evaluator:,
+                                                 today: Date.new(2026, 11, 23)).call
       previews.values.flatten.each do |preview|
-        expect([preview.wording, preview.size]).to eq([preview.wording, inquiry.with_limit(preview.leaf).cascade(evaluator).final.size])
+        expect([preview.wording,
+                preview.size]).to eq([preview.wording, inquiry.with_limit(preview.leaf).cascade(evaluator).final.size])
       end
     end
   end
 
   it "shows in a text exactly the words that brought it here" do
-    leaf = words("ear plug*")
-    expect(Hobrin::Retrieval::MatchedPlaces.new("I" => [leaf]).call("Ear-plugs, éar plug and ear. Plugs",
-                                                                    :title)).to eq([[0, 9, "I"], [11, 19, "I"], [24, 34, "I"]])
-    expect(Hobrin::Retrieval::MatchedPlaces.new("I" => [words("ear plug*", fields: [:abstract])]).call("ear plug", :title)).to eq([])
+    matched = Hobrin::Retrieval::MatchedPlaces.new("I" => [words("ear plug*")])
+    expect(matched.call("Ear-plugs, éar plug and ear. Plugs",
+                        :title)).to eq([[0, 9, "I"], [11, 19, "I"], [24, 34, "I"]])
+    in_abstract = Hobrin::Retrieval::MatchedPlaces.new("I" => [words("ear plug*", fields: [:abstract])])
+    expect(in_abstract.call("ear plug", :title)).to eq([])
   end
 end

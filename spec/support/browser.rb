@@ -6,13 +6,17 @@ require "puma"
 
 # The real interface in headless Chromium, from Debian's packages.
 module Browser
-  FLAGS = %w[--headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --disable-background-networking --no-first-run
-             --disable-component-update --disable-sync --disable-quic --force-color-profile=srgb --hide-scrollbars].freeze
+  FLAGS = %w[
+    --headless=new --no-sandbox --disable-gpu --disable-dev-shm-usage --disable-background-networking --no-first-run
+    --disable-component-update --disable-sync --disable-quic --force-color-profile=srgb --hide-scrollbars
+  ].freeze
 
   def self.driver(app, size: [1280, 800])
-    options = Selenium::WebDriver::Options.chrome(args: [*FLAGS, "--window-size=#{size.join(",")}"], binary: "/usr/bin/chromium")
+    options = Selenium::WebDriver::Options.chrome(args: [*FLAGS, "--window-size=#{size.join(",")}"],
+                                                  binary: "/usr/bin/chromium")
     options.add_option("goog:loggingPrefs", { browser: "ALL" })
-    Capybara::Selenium::Driver.new(app, browser: :chrome, options:, service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+    Capybara::Selenium::Driver.new(app, browser: :chrome, options:,
+                                        service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
   end
 
   Capybara.register_driver(:chromium) { |app| driver(app) }

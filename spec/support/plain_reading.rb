@@ -7,7 +7,9 @@ module PlainReading
 
   # Kept for each text, since the same ones are read thousands of times.
   def spread(text)
-    (@spread ||= {})[text] ||= " #{text.to_s.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase.gsub(/[^\p{L}\p{N}]+/, " ").strip} "
+    @spread ||= {}
+    @spread[text] ||= text.to_s.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase
+                          .gsub(/[^\p{L}\p{N}]+/, " ").strip.then { |plain| " #{plain} " }
   end
 
   def words?(record, leaf)
@@ -24,8 +26,10 @@ module PlainReading
     when Hobrin::Strategy::Except then match?(record, tree.kept, narrower) && !match?(record, tree.taken, narrower)
     when Hobrin::Strategy::Words then words?(record, tree)
     when Hobrin::Strategy::Heading then heading?(record, tree, narrower)
-    when Hobrin::Strategy::Limit then record.public_send({ type: :types, age: :ages }.fetch(tree.name)).intersect?(tree.values)
-    when Hobrin::Strategy::Dates then !record.year.nil? && record.year.between?(tree.from_year || 0, tree.to_year || 9999)
+    when Hobrin::Strategy::Limit then record.public_send({ type: :types,
+                                                           age: :ages }.fetch(tree.name)).intersect?(tree.values)
+    when Hobrin::Strategy::Dates then !record.year.nil? && record.year.between?(tree.from_year || 0,
+                                                                                tree.to_year || 9999)
     end
   end
 

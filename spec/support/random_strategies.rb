@@ -2,7 +2,8 @@
 
 # Random strategies over the words, headings and facets that the sample library really has.
 class RandomStrategies
-  TYPED = ["earplug*", "ear plugs", "eye mask*", "sleep*", "deliri*", "intensive care", "randomised", "randomized", "confusion",
+  TYPED = ["earplug*", "ear plugs", "eye mask*", "sleep*", "deliri*", "intensive care", "randomised", "randomized",
+           "confusion",
            "usual care", "music", "zebra", "noise"].freeze
 
   def initialize(seed, thesaurus)
@@ -30,7 +31,8 @@ class RandomStrategies
 
   def limit
     name = pick(%i[type age dates])
-    return Hobrin::Strategy::Limit.new(name:, values: some(Hobrin::Strategy::Limit::KNOWN.fetch(name))) unless name == :dates
+    return Hobrin::Strategy::Limit.new(name:,
+                                       values: some(Hobrin::Strategy::Limit::KNOWN.fetch(name))) unless name == :dates
 
     from, to = Array.new(2) { @random.rand(2004..2026) }.minmax
     Hobrin::Strategy::Dates.new(from_year: from, to_year: to)

@@ -11,7 +11,9 @@ module SampleHome
     end
   end
 
-  def home = @home ||= Pathname(Dir.mktmpdir("hobrin")).tap { |folder| FileUtils.cp_r("#{SampleHome.master}/.", folder) }
+  def home
+    @home ||= Pathname(Dir.mktmpdir("hobrin")).tap { |folder| FileUtils.cp_r("#{SampleHome.master}/.", folder) }
+  end
 
   def context = @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock)
 

@@ -5,26 +5,36 @@ module Hobrin
     module Pages
       # The Ask step.
       class Ask < Step
+        REMARKS = { searched: "It becomes a block of names.", limit: "Put it on at Narrow: age, sex.",
+                    reading: "Judged while reading." }.freeze
+        private_constant :REMARKS
+
         def kinds = Question::Kind::ALL
         def uses = Question::Element::USES
 
         def chosen_kind = errors.empty? ? question.kind : (fields.some_text(:kind) || question.kind)
 
-        def typed_phrases(element) = errors.empty? ? element.typed.map(&:text).join("; ") : fields.text(:"typed_#{element.letter}")
+        def typed_phrases(element)
+          errors.empty? ? element.typed.map(&:text).join("; ") : fields.text(:"typed_#{element.letter}")
+        end
 
-        def use(element) = errors.empty? ? element.use : (fields.one_of(:"use_#{element.letter}", uses.keys) || element.use)
+        def use(element)
+          errors.empty? ? element.use : (fields.one_of(:"use_#{element.letter}", uses.keys) || element.use)
+        end
 
         # Why an element that is blank or not searched stands as it does, in the rules of practice.
         def remark(element)
           return element.slot.prompt if element.blank?
-          return "Papers seldom name what was done before: it is kept for reading." if element.letter == "C" && element.use == :reading
+          if element.letter == "C" && element.use == :reading
+            return "Papers seldom name what was done before: it is kept for reading."
+          end
 
-          { searched: "It becomes a block of names.", limit: "Put it on at Narrow: age, sex.", reading: "Judged while reading." }.fetch(element.use)
+          REMARKS.fetch(element.use)
         end
 
         def next_words
           return "Mark who it is about and what you would do: those two carry the search." if question.searched.empty?
-          return "Say what kind of question it is, so that Hobrin knows which studies answer it." unless question.kind
+          return "Say what kind of question it is: that decides which studies answer it." unless question.kind
 
           letters = question.searched.map(&:letter).join(", ")
           "#{letters} will be searched. #{kind.name}: best answered by #{kind.best}."

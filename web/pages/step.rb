@@ -42,17 +42,18 @@ module Hobrin
         # Where the number of papers stands against the aim, in words.
         def standing_words
           aim = "your aim of #{inquiry.aim.from} to #{inquiry.aim.to}"
-          { below: "below #{aim}", inside: "inside #{aim}", above: "above #{aim}" }.fetch(inquiry.aim.standing(standing.final))
+          "#{inquiry.aim.standing(standing.final)} #{aim}"
         end
 
         private
 
         def notes
           terms = inquiry.searched_blocks.sum { |block| block.in_use.size }
-          kept = inquiry.kept_ids.size
-          { word: ("#{terms} terms" if terms.positive?), narrow: ("#{standing.final} left" if terms.positive?),
-            sift: ("#{kept} kept" if inquiry.decisions.any?), weigh: ("#{inquiry.papers.size} weighed" if inquiry.papers.any?) }
+          { word: some(terms, "terms"), narrow: (some(standing.final, "left") if terms.positive?),
+            sift: some(inquiry.kept_ids.size, "kept"), weigh: some(inquiry.papers.size, "weighed") }
         end
+
+        def some(count, what) = ("#{count} #{what}" if count.positive?)
 
         def state(step)
           return :current if step == key

@@ -25,7 +25,11 @@ module Hobrin
         def designs = Appraisal::Design::ALL
         def level = design && Appraisal::Level.of(kind: question.kind, design:, graded: graded.to_i)
 
-        def answer(question) = errors.any? ? fields.nested(:answers).one_of(question, Appraisal::ANSWERS.keys) : open.paper&.answers&.[](question)
+        def answer(question)
+          return open.paper&.answers&.[](question) if errors.empty?
+
+          fields.nested(:answers).one_of(question, Appraisal::ANSWERS.keys)
+        end
 
         def graded = errors.any? ? fields.text(:graded) : (open.paper&.graded || 0).to_s
 

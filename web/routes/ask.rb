@@ -5,12 +5,16 @@ module Hobrin
     module Routes
       # Ask: the sentence, its marks, the kind of question.
       module Ask
+        USES = Question::Element::USES.keys
+        private_constant :USES
+
         def self.registered(app)
           app.get("/inquiries/:id/ask") { show :ask }
 
           app.post("/inquiries/:id/ask") do
             change(:ask) do
-              Services::WriteQuestion.new(context).call(inquiry_id, Ask.draft(fields), version: fields.number(:version)) do |question|
+              service = Services::WriteQuestion.new(context)
+              service.call(inquiry_id, Ask.draft(fields), version: fields.number(:version)) do |question|
                 Ask.mark(question, fields)
               end
               { next: fields.one_of(:next, Inquiry::STEPS) }
@@ -22,7 +26,7 @@ module Hobrin
           letters = Question::Frame.letters
           Services::WriteQuestion::Draft.new(
             situation: fields.text(:situation), text: fields.text(:question), kind: fields.some_text(:kind),
-            uses: letters.to_h { |letter| [letter, fields.one_of(:"use_#{letter}", Question::Element::USES.keys)] }.compact,
+            uses: letters.to_h { |letter| [letter, fields.one_of(:"use_#{letter}", USES)] }.compact,
             typed: letters.to_h { |letter| [letter, fields.text(:"typed_#{letter}")] }
           )
         end

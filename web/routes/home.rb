@@ -18,7 +18,8 @@ module Hobrin
           end
 
           app.get("/inquiries/:id") do
-            redirect to("/inquiries/#{inquiry_id}/#{Services::ReadInquiry.new(context).call(inquiry_id).saved.step}"), 303
+            standing = Services::ReadInquiry.new(context).call(inquiry_id)
+            redirect to("/inquiries/#{inquiry_id}/#{standing.saved.step}"), 303
           end
 
           app.post("/inquiries/:id/delete") do

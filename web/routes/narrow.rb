@@ -18,7 +18,8 @@ module Hobrin
 
           app.post("/inquiries/:id/aim") do
             change(:narrow) do
-              Services::ChangeLimits.new(context).aim(inquiry_id, Narrowing::Aim.new(from: fields.number(:aim_from), to: fields.number(:aim_to)))
+              aim = Narrowing::Aim.new(from: fields.number(:aim_from), to: fields.number(:aim_to))
+              Services::ChangeLimits.new(context).aim(inquiry_id, aim)
               nil
             end
           end

@@ -16,17 +16,26 @@ module Hobrin
               paper = Weigh.paper(fields)
               Services::WeighPaper.new(context).call(inquiry_id, paper, version: fields.number(:version))
               after = fields.one_of(:next, Inquiry::STEPS)
-              after && after != :weigh ? { next: after } : { paper: paper.record_id, query: "?paper=#{Rack::Utils.escape(paper.record_id)}" }
+              next { next: after } if after && after != :weigh
+
+              { paper: paper.record_id, query: "?paper=#{Rack::Utils.escape(paper.record_id)}" }
             end
           end
         end
 
         def self.paper(fields)
-          answers = Appraisal::Sheet::QUESTIONS.values.flat_map(&:keys).uniq
-                                               .to_h { |key| [key, fields.nested(:answers).one_of(key, Appraisal::ANSWERS.keys)] }.compact
-          Appraisal::Paper.new(record_id: fields.text(:paper), design: fields.text(:design), answers:, table: table(fields),
-                               graded: fields.number(:graded) || 0, graded_why: fields.text(:graded_why).strip,
-                               outcome: fields.text(:outcome).strip, finding: fields.text(:finding).strip)
+          Appraisal::Paper.new(
+            record_id: fields.text(:paper), design: fields.text(:design), answers: answers(fields),
+            table: table(fields),
+            graded: fields.number(:graded) || 0, graded_why: fields.text(:graded_why).strip,
+            outcome: fields.text(:outcome).strip, finding: fields.text(:finding).strip
+          )
+        end
+
+        def self.answers(fields)
+          given = fields.nested(:answers)
+          questions = Appraisal::Sheet::QUESTIONS.values.flat_map(&:keys).uniq
+          questions.to_h { |key| [key, given.one_of(key, Appraisal::ANSWERS.keys)] }.compact
         end
 
         # The four numbers; nil when none is given.

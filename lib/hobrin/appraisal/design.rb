@@ -18,23 +18,28 @@ module Hobrin
       # From the strongest claim of a label down: the first whose type a record carries is proposed.
       ALL = [
         new(key: "guideline", name: "Guideline", types: ["guideline"], sheet: :guideline),
-        new(key: "systematic_review", name: "Systematic review", types: ["systematic review", "meta-analysis"], sheet: :review),
+        new(key: "systematic_review", name: "Systematic review", types: ["systematic review", "meta-analysis"],
+            sheet: :review),
         new(key: "protocol", name: "Protocol, no results yet", types: ["protocol"]),
         new(key: "randomized_trial", name: "Randomized trial", types: ["randomized controlled trial"], sheet: :trial),
-        new(key: "diagnostic", name: "Test against a reference standard, same people", types: ["diagnostic accuracy study"],
+        new(key: "diagnostic", name: "Test against a reference standard, same people",
+            types: ["diagnostic accuracy study"],
             sheet: :diagnosis),
-        new(key: "controlled_trial", name: "Controlled trial, not randomized", types: ["controlled trial"], sheet: :trial),
+        new(key: "controlled_trial", name: "Controlled trial, not randomized", types: ["controlled trial"],
+            sheet: :trial),
         new(key: "inception_cohort", name: "Cohort followed from the start of the condition", sheet: :cohort),
         new(key: "cohort", name: "Cohort study", types: ["cohort study"], sheet: :cohort),
         new(key: "case_control", name: "Case-control study", types: ["case-control study"], sheet: :cohort),
-        new(key: "before_after", name: "Before and after, earlier patients as comparison", types: ["before-and-after study"],
+        new(key: "before_after", name: "Before and after, earlier patients as comparison",
+            types: ["before-and-after study"],
             sheet: :cohort),
         new(key: "cross_sectional", name: "Cross-sectional study", types: ["cross-sectional study"], sheet: :cohort),
         new(key: "qualitative", name: "Qualitative study", types: ["qualitative study"], sheet: :qualitative),
         new(key: "cost", name: "Economic evaluation", types: ["cost analysis"]),
         new(key: "case_series", name: "Case report or series", types: ["case report"]),
         new(key: "mechanism", name: "Reasoning from mechanism, or animals"),
-        new(key: "opinion", name: "Opinion, editorial or unsystematic review", types: ["editorial", "letter", "narrative review"])
+        new(key: "opinion", name: "Opinion, editorial or unsystematic review",
+            types: ["editorial", "letter", "narrative review"])
       ].freeze
 
       # Raises InputError (:design) for an unknown key.

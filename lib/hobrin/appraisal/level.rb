@@ -10,7 +10,8 @@ module Hobrin
       attributes :number, :why
 
       TREATMENT = { "systematic_review" => 1, "randomized_trial" => 2, "controlled_trial" => 3, "inception_cohort" => 3,
-                    "cohort" => 3, "case_control" => 4, "before_after" => 4, "case_series" => 4, "mechanism" => 5 }.freeze
+                    "cohort" => 3, "case_control" => 4, "before_after" => 4, "case_series" => 4,
+                    "mechanism" => 5 }.freeze
       TABLE = {
         "treatment" => TREATMENT,
         "harm" => TREATMENT,
@@ -33,9 +34,11 @@ module Hobrin
 
         table = TABLE[kind]
         return none("The 2011 table does not cover this kind of question.") unless table
-        return none("The 2011 table does not place this design for this kind of question.") unless table.key?(design.key)
 
-        new(number: (table[design.key] + graded).clamp(1, 5), why: "OCEBM 2011")
+        number = table[design.key]
+        return none("The 2011 table does not place this design for this kind of question.") unless number
+
+        new(number: (number + graded).clamp(1, 5), why: "OCEBM 2011")
       end
 
       def self.none(why) = new(number: nil, why:)

@@ -14,7 +14,8 @@ module Hobrin
       def initialize(what: "", where: "", who: "", from_when: "", measured: "", look_again: "")
         @what, @where, @who, @from_when, @measured, @look_again =
           [what, where, who, from_when, measured, look_again].map { |text| text.to_s.strip.freeze }
-        errors = to_h.select { |_, text| text.size > LONGEST }.transform_values { "Keep this to #{LONGEST} characters." }
+        long = to_h.select { |_, text| text.size > LONGEST }
+        errors = long.transform_values { "Keep this to #{LONGEST} characters." }
         raise InputError, errors unless errors.empty?
 
         freeze

@@ -21,7 +21,8 @@ module Hobrin
         new(joined:, limited: joined - found_ids.size, found: found_ids.size,
             dropped: by_verdict.fetch(:drop, []).map(&:reason).tally.sort_by { |reason, count| [-count, reason] }.to_h,
             unsure: by_verdict.fetch(:unsure, []).size, unread: found_ids.size - here.size,
-            kept: by_verdict.fetch(:keep, []).size, kept_outside: elsewhere.count { |decision| decision.verdict == :keep })
+            kept: by_verdict.fetch(:keep, []).size,
+            kept_outside: elsewhere.count { |decision| decision.verdict == :keep })
       end
 
       def initialize(**numbers)

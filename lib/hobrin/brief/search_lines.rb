@@ -35,7 +35,8 @@ module Hobrin
         first = @lines.size + 1
         block.in_use.each { |term| add(:term, term.label, Strategy::CqlWriter.call(term.leaf), @evaluator.count(term.leaf)) }
         name = "#{block.letter}: #{@question.element(block.letter).name}"
-        add(:block, name, first == @lines.size ? "line #{first}" : "any of #{first} to #{@lines.size}", @evaluator.count(block.tree))
+        add(:block, name, first == @lines.size ? "line #{first}" : "any of #{first} to #{@lines.size}",
+            @evaluator.count(block.tree))
       end
 
       def limit_line(step)

@@ -32,7 +32,9 @@ module Hobrin
       # The edit lies between the unchanged ends: the words can only stand where both old and new
       # positions lean towards them.
       def nearby(phrase)
-        places = (0..[@new.size - phrase.text.size, 0].max).select { |from| @new[from, phrase.text.size] == phrase.text }
+        places = (0..[@new.size - phrase.text.size, 0].max).select do |from|
+          @new[from, phrase.text.size] == phrase.text
+        end
         places.min_by { |from| [(from - phrase.from).abs, (from - phrase.from - @shift).abs].min }
       end
     end

@@ -12,7 +12,9 @@ module Hobrin
       LONGEST_REASON = 200
 
       def initialize(id:, leaf:, crossed_out: nil)
-        raise InputError, { reason: "Keep the reason to #{LONGEST_REASON} characters." } if crossed_out && crossed_out.size > LONGEST_REASON
+        if crossed_out.to_s.size > LONGEST_REASON
+          raise InputError, { reason: "Keep the reason to #{LONGEST_REASON} characters." }
+        end
 
         @id = id
         @leaf = leaf

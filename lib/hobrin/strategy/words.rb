@@ -36,7 +36,9 @@ module Hobrin
         @fields = FIELDS.keys.select { |field| fields.include?(field) }.freeze
         raise InputError, { fields: "Choose where to look: title, abstract or author keywords." } if @fields.empty?
 
-        raise InputError, { words: "Write at least #{SHORTEST_STEM} letters before the *." } if truncated? && tokens.last.size < SHORTEST_STEM
+        if truncated? && tokens.last.size < SHORTEST_STEM
+          raise InputError, { words: "Write at least #{SHORTEST_STEM} letters before the *." }
+        end
 
         freeze
       end
@@ -50,7 +52,8 @@ module Hobrin
       def note
         kind = phrase? ? "phrase" : "word"
         kind = "#{kind}, any ending" if truncated?
-        fields.size == FIELDS.size ? "#{kind} · anywhere in the text" : "#{kind} · #{fields.map { |field| FIELDS[field] }.join(", ")}"
+        where = fields.size == FIELDS.size ? "anywhere in the text" : FIELDS.values_at(*fields).join(", ")
+        "#{kind} · #{where}"
       end
     end
   end

@@ -20,7 +20,9 @@ module Hobrin
       private
 
       def below(label, path)
-        raise InputError, { thesaurus: "#{label} lies below itself: #{[*path, label].join(" > ")}." } if path.include?(label)
+        if path.include?(label)
+          raise InputError, { thesaurus: "#{label} lies below itself: #{[*path, label].join(" > ")}." }
+        end
 
         @below[label] ||= [label, *@children.fetch(label).flat_map { |child| below(child, [*path, label]) }].uniq.freeze
       end

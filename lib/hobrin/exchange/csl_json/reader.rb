@@ -57,7 +57,8 @@ module Hobrin
           end
 
           def indexing(heading)
-            Records::Indexing.new(label: heading.fetch("label"), main: heading["main"], aspects: heading.fetch("aspects", []))
+            Records::Indexing.new(label: heading.fetch("label"), main: heading["main"],
+                                  aspects: heading.fetch("aspects", []))
           end
 
           def published(item)

@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+require "open3"
+require "socket"
+
+# What a person meets first: the commands, and the made-up data.
+RSpec.describe "The demo" do
+  root = File.expand_path("..", __dir__)
+
+  def run(command, **env) = Open3.capture3(env.transform_keys(&:to_s), command)
+
+  it "says in one line why it cannot start" do
+    Dir.mktmpdir do |home|
+      server = TCPServer.new("127.0.0.1", 0)
+      File.write("#{home}/file", "")
+      refused = { { PORT: server.addr[1].to_s, HOBRIN_HOME: home } => /in use.*PORT=/,
+                  { PORT: "many", HOBRIN_HOME: home } => /PORT must be a number/,
+                  { HOBRIN_HOME: "#{home}/file/x" } => /cannot be written/ }
+      refused.each do |env, message|
+        _, err, status = run("#{root}/bin/demo", **env)
+        expect([err.lines.size, status.exitstatus]).to eq([1, 2])
+        expect(err).to match(message)
+      end
+    ensure
+      server&.close
+    end
+  end
+
+  it "asks for a newer Ruby in one line" do
+    Dir.mktmpdir do |folder|
+      old = "#!/bin/sh\ncase \"$*\" in *print*) printf 2.7.0;; *) exit 1;; esac\n"
+      File.write("#{folder}/ruby", old, perm: 0o755)
+      _, err, status = run("#{root}/bin/demo", PATH: "#{folder}:#{ENV.fetch("PATH")}")
+      expect([err, status.exitstatus]).to eq(["hobrin: Ruby 3.1 or newer is needed; this is 2.7.0.\n", 2])
+    end
+  end
+
+  it "makes the same library every time, of papers that tell a story and numbers that agree" do
+    records = Hobrin::Demo::SampleLibrary.new.records
+    expect(records).to eq(Hobrin::Demo::SampleLibrary.new.records)
+    expect([records.size, records.map(&:id).uniq.size]).to eq([400, 400])
+    expect(records.map(&:doi)).to all(start_with("10.5555/"))
+    thesaurus = Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings)
+    expect(records.flat_map do |record|
+      record.headings.map(&:label)
+    end.uniq.reject { |label| thesaurus.heading(label) }).to eq([])
+    expect(records.flat_map(&:types).uniq - Hobrin::Records::StudyTypes::ALL).to eq([])
+    shares = records.flat_map { |record| record.abstract.scan(/(\d+) of (\d+) \(([\d.]+)%\)/) }
+    expect(shares.size).to be > 300
+    shares.each do |part, whole, share|
+      expect([part, whole, (100.0 * part.to_i / whole.to_i).round(1)]).to eq([part, whole, share.to_f])
+    end
+  end
+end

@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+RSpec.describe Hobrin::Store::Inquiries, :sample do
+  let(:add) { Hobrin::Services::AddTerms.new(context) }
+
+  it "gives back the very inquiry that was written, for any search" do
+    strategies = RandomStrategies.new(26, context.library.thesaurus)
+    40.times do
+      blocks = %w[I P].map { |letter| strategies.block(letter) }
+      inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits: strategies.limits,
+                                                       aim: Hobrin::Narrowing::Aim.new(from: 1, to: 9))
+      expect(Hobrin::Store::InquiryDocument.load(Hobrin::Store::InquiryDocument.dump(inquiry))).to eq(inquiry)
+    end
+  end
+
+  it "writes each change to the trail with the counts around it, and nothing for no change" do
+    lines = context.inquiries.trail(1).reverse
+    expect(lines.map(&:number)).to eq((1..lines.size).to_a)
+    lines.each_cons(2) { |one, two| expect([two.change, two.count_before]).to eq([two.change, one.count_after]) }
+    expect(lines.last.count_after).to eq(Hobrin::Services::ReadInquiry.new(context).call(1).final)
+
+    aim = context.inquiries.find(1).inquiry.aim
+    Hobrin::Services::ChangeLimits.new(context).aim(1, aim)
+    expect(context.inquiries.trail_size(1)).to eq(lines.size)
+  end
+
+  it "loses no term when many are added at the same time" do
+    typed = Array.new(12) { |place| "\"word number#{place}\"" }
+    typed.each_slice(3).map { |some| Thread.new { some.each { |one| add.call(1, "I", one) } } }.each(&:join)
+    block = context.inquiries.find(1).inquiry.block("I")
+    expect(block.terms.map(&:label)).to include(*typed.map { |one| one.delete('"') })
+    expect(block.terms.map(&:id).uniq.size).to eq(block.terms.size)
+  end
+
+  it "takes the trail with a deleted inquiry, and nothing else" do
+    Hobrin::Services::StartInquiry.new(context).call("Does music help?")
+    Hobrin::Services::DeleteInquiry.new(context).call(1)
+    expect(context.inquiries.trail(1)).to eq([])
+    expect(context.inquiries.all.map { |saved| saved.inquiry.question.text }).to eq(["Does music help?"])
+    expect { Hobrin::Services::DeleteInquiry.new(context).call(1) }.to raise_error(Hobrin::GoneError)
+  end
+
+  it "keeps the decisions of an inquiry whose search no longer finds the paper" do
+    Hobrin::Services::ChangeLimits.new(context).put(1, Hobrin::Strategy::Dates.new(from_year: 2026))
+    flow = Hobrin::Services::ReadBrief.new(context).call(Hobrin::Services::ReadInquiry.new(context).call(1)).flow
+    expect([flow.kept, flow.kept_outside]).to eq([0, 6])
+  end
+end

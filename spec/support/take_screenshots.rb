@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+# Takes one picture of each main view, at 1280 by 800, from a fresh home with the sample data.
+require "tmpdir"
+require_relative "../../config/server"
+require_relative "builders"
+require_relative "browser"
+
+FOLDER = Hobrin::Boot::ROOT.join("docs/screenshots")
+VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/word", "narrow" => "/inquiries/1/narrow",
+          "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.trial-2021", "weigh" => "/inquiries/1/weigh",
+          "act" => "/inquiries/1/act", "trail" => "/inquiries/1/trail" }.freeze
+
+Dir.mktmpdir do |folder|
+  home = Pathname(folder)
+  context = Hobrin::Boot.context(home:, who: "this desk", clock: Builders::FixedClock)
+  Hobrin::Demo::Sample.new(context).load
+  session = Capybara::Session.new(:chromium, Hobrin::Server.app(context, home:))
+  window = session.driver.browser
+  window.execute_cdp("Emulation.setDeviceMetricsOverride", width: 1280, height: 800, deviceScaleFactor: 1,
+                                                           mobile: false)
+  VIEWS.each do |name, path|
+    session.visit(path)
+    session.assert_selector("main")
+    session.evaluate_async_script("document.fonts.ready.then(() => arguments[0]())")
+    session.save_screenshot(FOLDER.join("#{name}.png"))
+    puts "docs/screenshots/#{name}.png"
+  end
+  # One of them on paper, and one in the hand.
+  window.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
+  session.visit("/inquiries/1/sift?paper=10.5555/hobrin.trial-2021")
+  session.assert_selector("main")
+  session.save_screenshot(FOLDER.join("sift-390.png"))
+  session.quit
+end
