@@ -5,7 +5,8 @@ module Hobrin
     # Keeps, drops or sets aside one paper; or takes the decision back.
     class DecidePaper
       VERBS = { keep: "Kept", drop: "Dropped", unsure: "Unsure of" }.freeze
-      private_constant :VERBS
+      UNDECIDED = "Keep it, drop it, or say you are unsure: the note goes with that."
+      private_constant :VERBS, :UNDECIDED
 
       def initialize(context)
         @context = context
@@ -17,6 +18,15 @@ module Hobrin
         decision = Sifting::Decision.new(record_id:, verdict:, reason:, note:)
         change(id, "#{VERBS.fetch(verdict)} “#{title}”#{" (#{reason})" if decision.reason}") do |inquiry|
           inquiry.with_decision(decision)
+        end
+      end
+
+      # Changes the note of a decision that was made. Raises InputError when there is none yet.
+      def annotate(id, record_id, note)
+        change(id, "Noted on “#{title_of(record_id)}”") do |inquiry|
+          decision = inquiry.decision(record_id) or raise InputError, { verdict: UNDECIDED }
+
+          inquiry.with_decision(decision.with(note:))
         end
       end
 

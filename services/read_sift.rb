@@ -28,8 +28,10 @@ module Hobrin
         Desk.new(records:, total: standing.final, open:, matched: matched(standing.inquiry))
       end
 
-      # The id of the first unread paper after one that was just decided, or of the next one.
-      def following(standing, record_id)
+      # The id of the first unread paper after one that was just decided; that one again when all are read.
+      # id :: of the inquiry
+      def following(id, record_id)
+        standing = ReadInquiry.new(@context).call(id)
         ids = @context.library.ids(standing.cascade.final).first(MOST)
         place = ids.index(record_id) || -1
         order = ids.rotate(place + 1) - [record_id]

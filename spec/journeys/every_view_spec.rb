@@ -57,8 +57,9 @@ RSpec.describe "Every view", :sample, :browser do
     expect(page).to have_no_css("#paper-title", text: title, exact_text: true)
     page.active_element.send_keys("p")
     expect(page).to have_css("#paper-title", text: title, exact_text: true)
-    fill_in "Note", with: "k1u"
-    expect(page).to have_css(".title-unread", minimum: 1)
+    find_field("Note").send_keys("k1u", :enter)
+    expect(page).to have_css(".problem", text: "the note goes with that")
+    expect(find_field("Note").value).to eq("k1u")
     expect(page).to have_no_css(".title-keep, .title-drop, .title-unsure")
   end
 
@@ -75,6 +76,21 @@ RSpec.describe "Every view", :sample, :browser do
     find(".tab", text: "Act").click
     expect(page).to have_css(".evidence", text: "24/74")
     expect(find(".evidence")).to have_text("Half a sentence")
+  end
+
+  it "gives the focus back to what was pressed, and keeps the page when no answer can be shown" do
+    visit "/inquiries/1/narrow"
+    switch = find("form[action$='/limits/age'] button[value=switch]")
+    switch.send_keys(:enter)
+    expect(page).to have_css(".off", text: "Adults")
+    expect(page.active_element["value"]).to eq("switch")
+
+    visit "/inquiries/1/act"
+    page.driver.browser.manage.delete_all_cookies
+    fill_in "What changes", with: "Typed on a page that was open too long"
+    click_button "Save the brief"
+    expect(page).to have_css("#trouble", text: "too old to send from")
+    expect(find_field("What changes").value).to eq("Typed on a page that was open too long")
   end
 
   # Presses Tab until the field or button with this name has the focus.

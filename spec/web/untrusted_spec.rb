@@ -62,7 +62,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["/inquiries/1/limits", { limit: "type", "values[]" => "rumour" }] => /rumour/,
       ["/inquiries/1/limits", { limit: "moon" }] => /no such limit/,
       ["/inquiries/1/aim", { aim_from: "40", aim_to: "many" }] => /value="many".*smaller first/m,
-      ["/inquiries/1/decisions", { paper: "10.5555/hobrin.review-2023" }] => /Keep it, drop it/,
+      ["/inquiries/1/decisions",
+       { paper: "10.5555/hobrin.rats-2017", note: "Kept words" }] => /Keep it, drop it.*Kept words/m,
       ["/inquiries/1/decisions", { paper: "10.5555/hobrin.review-2023", verdict: "drop" }] => /choose one reason/,
       ["/inquiries/1/weigh",
        { paper: "10.5555/hobrin.trial-2021", design: "cohort", events: "-1", total: "ten", finding: "Kept words" }] =>

@@ -14,7 +14,7 @@ module Hobrin
         def previews = @previews ||= Services::ReadNarrow.new(@context).call(standing)
 
         def label(step)
-          return question.element(step.source.letter).name if step.block?
+          return question.element(step.source.letter).name.then { |name| name[0].upcase + name[1..] } if step.block?
 
           Narrowing::Wording.of(step.source.leaf)
         end
@@ -26,7 +26,7 @@ module Hobrin
           values = step.block? ? [] : step.source.leaf.then { |leaf| leaf.is_a?(Strategy::Limit) ? leaf.values : [] }
           return label(step) if values.size <= MOST_NAMED || label(step).start_with?("Adults")
 
-          "#{values.first(2).join(", ")} or #{values.size - 2} more"
+          "#{values.first(2).join(", ").capitalize} or #{values.size - 2} more"
         end
 
         # For each limit that took away papers that say nothing it could go by, a sentence that says so.

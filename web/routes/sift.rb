@@ -10,24 +10,24 @@ module Hobrin
 
           app.post("/inquiries/:id/decisions") do
             change(:sift) do
-              Sift.decide(Services::DecidePaper.new(context), inquiry_id, fields)
-              standing = Services::ReadInquiry.new(context).call(inquiry_id)
               paper = fields.text(:paper)
-              paper = Services::ReadSift.new(context).following(standing, paper) unless fields.text(:verdict) == "none"
+              decided = Sift.decide(Services::DecidePaper.new(context), inquiry_id, paper, fields)
+              paper = Services::ReadSift.new(context).following(inquiry_id, paper) if decided
               { paper:, query: "?paper=#{Rack::Utils.escape(paper)}" }
             end
           end
         end
 
-        def self.decide(service, id, fields)
-          paper = fields.text(:paper)
-          return service.take_back(id, paper) if fields.text(:verdict) == "none"
-
+        # Whether the paper was decided, so that the next one may open: a note alone, or a decision taken
+        # back, leaves it open.
+        def self.decide(service, id, paper, fields)
           reason = Sifting::REASONS.find { |known| known == fields.text(:reason) }
           verdict = reason ? :drop : fields.one_of(:verdict, Sifting::Decision::VERDICTS)
-          raise InputError, { verdict: "Keep it, drop it, or say you are unsure." } unless verdict
+          return service.call(id, paper, verdict:, reason:, note: fields.text(:note)) if verdict
 
-          service.call(id, paper, verdict:, reason:, note: fields.text(:note))
+          fields.text(:verdict) == "none" ? service.take_back(id,
+                                                              paper) : service.annotate(id, paper, fields.text(:note))
+          false
         end
       end
     end

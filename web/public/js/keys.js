@@ -25,6 +25,20 @@
 
   document.addEventListener("keydown", (event) => { atDesk(event); inEntry(event); });
 
+  // A page that was renewed in part gives the focus back to the control that was used, or to the work.
+  let used = null;
+  document.addEventListener("htmx:beforeSwap", () => {
+    const at = document.activeElement;
+    if (!at || at.id) { used = null; return; }
+    const name = at.name ? `[name="${CSS.escape(at.name)}"]` : "";
+    const value = at.value ? `[value="${CSS.escape(at.value)}"]` : "";
+    used = at.form && `form[action="${CSS.escape(at.form.getAttribute("action"))}"] ${at.localName}${name}${value}`;
+  });
+  const giveBack = () => {
+    if (document.activeElement !== document.body) return;
+    ((used && document.querySelector(used)) || document.querySelector("#work")).focus({ preventScroll: true });
+  };
+
   // After a decision the desk keeps the keys, and the open title stays in sight.
   const settle = () => {
     const desk = document.querySelector("[data-desk]");
@@ -34,6 +48,7 @@
   document.addEventListener("htmx:afterSettle", (event) => {
     if (event.target.matches(".offers")) event.target.scrollIntoView({ block: "nearest" });
     settle();
+    giveBack();
   });
   document.addEventListener("DOMContentLoaded", settle);
 })();

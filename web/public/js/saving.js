@@ -42,11 +42,25 @@
     if (link && form && changed.has(form)) {
       event.preventDefault();
       fetch(form.action, { method: "POST", body: new URLSearchParams(new FormData(form)), headers: { "HX-Request": "true" } })
-        .then((answer) => { if (answer.ok) { location.assign(link.href); } else { form.requestSubmit(); } })
+        .then((answer) => {
+          if (!answer.ok) { form.requestSubmit(); return; }
+          changed.delete(form);
+          location.assign(link.href);
+        })
         .catch(() => form.requestSubmit());
     }
     if (event.target.closest("[data-print]")) window.print();
   });
+
+  // When nothing came back that could be shown, the page stays as it is, with all that was typed, and says so.
+  const tell = (words) => {
+    const trouble = document.querySelector("#trouble");
+    trouble.textContent = words;
+    trouble.hidden = !words;
+  };
+  document.addEventListener("htmx:beforeRequest", () => tell(""));
+  document.addEventListener("htmx:sendError", () => tell("Hobrin cannot be reached. What you wrote is still here: try again in a moment."));
+  document.addEventListener("htmx:responseError", (event) => tell(event.detail.xhr.responseText));
 
   window.addEventListener("beforeunload", (event) => {
     const form = document.querySelector("form[data-saves]");
