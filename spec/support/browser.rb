@@ -11,12 +11,18 @@ module Browser
     --disable-component-update --disable-sync --disable-quic --force-color-profile=srgb --hide-scrollbars
   ].freeze
 
+  # Chromium may report a node that was replaced while it was looked at as an unknown error; like a stale one,
+  # it is looked for again.
+  class Driver < Capybara::Selenium::Driver
+    def invalid_element_errors = [*super, Selenium::WebDriver::Error::UnknownError]
+  end
+
   def self.driver(app, size: [1280, 800])
     options = Selenium::WebDriver::Options.chrome(args: [*FLAGS, "--window-size=#{size.join(",")}"],
                                                   binary: "/usr/bin/chromium")
     options.add_option("goog:loggingPrefs", { browser: "ALL" })
-    Capybara::Selenium::Driver.new(app, browser: :chrome, options:,
-                                        service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
+    Driver.new(app, browser: :chrome, options:,
+                    service: Selenium::WebDriver::Service.chrome(path: "/usr/bin/chromedriver"))
   end
 
   Capybara.register_driver(:chromium) { |app| driver(app) }

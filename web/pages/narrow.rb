@@ -46,6 +46,17 @@ module Hobrin
 
         def chosen?(name) = inquiry.limits.any? { |limit| limit.name == name }
 
+        # The next sensible thing to do, by where the count stands.
+        def advice
+          on = inquiry.limits.count(&:on)
+          todo = case inquiry.aim.standing(standing.final)
+                 when :inside then "Read them."
+                 when :above then "Put a limit on: the numbers beside each say what it would leave."
+                 else on.zero? ? "Give the blocks more names at Word." : "Switch a limit off, or add names at Word."
+                 end
+          "#{standing_words.capitalize}. #{todo}"
+        end
+
         private
 
         def unstated_by(silence)

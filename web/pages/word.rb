@@ -5,6 +5,10 @@ module Hobrin
     module Pages
       # The Word step.
       class Word < Step
+        ADVICE = { below: "More names in a block find more: other words for it, or a broader heading.",
+                   inside: "A person can read these as they are.", above: "The next step thins them out." }.freeze
+        private_constant :ADVICE
+
         def columns = @columns ||= Services::ReadWord.new(@context).call(inquiry)
 
         # The letter of the block that the last change was about.
@@ -51,11 +55,21 @@ module Hobrin
           "#{limits_words}#{reading_words}"
         end
 
+        # What the foot of a block says beyond its count.
+        def foot(column)
+          terms = column.block.in_use
+          return "" if terms.empty?
+          return " · no words yet, so papers not indexed yet are missed" if terms.all?(&:heading?)
+
+          fresh = column.figures.not_indexed
+          " · #{column.figures.by_words} only by words#{", #{fresh} of them not indexed yet" if fresh.positive?}"
+        end
+
         private
 
         def limits_words
           on = inquiry.limits.count(&:on)
-          return "No limits yet: the next step thins them out." if on.zero?
+          return "#{standing_words.capitalize}. #{ADVICE.fetch(inquiry.aim.standing(standing.final))}" if on.zero?
 
           "#{on} #{on == 1 ? "limit leaves" : "limits leave"} #{standing.final}, #{standing_words}."
         end
