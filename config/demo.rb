@@ -47,10 +47,15 @@ module Hobrin
         config.bind "tcp://#{HOST}:#{port}"
         config.threads 1, 5
         config.environment "production"
-        config.quiet
-        config.after_booted { @out.puts "Hobrin is at http://#{HOST}:#{port} (made-up sample data). Ctrl-C stops it." }
       end
-      Puma::Launcher.new(settings, log_writer: Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)).run
+      quiet = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)
+      Puma::Launcher.new(settings, log_writer: quiet, events: announcing(port)).run
+    end
+
+    def announcing(port)
+      Puma::Events.new.tap do |events|
+        events.after_booted { @out.puts "Hobrin is at http://#{HOST}:#{port} (made-up sample data). Ctrl-C stops it." }
+      end
     end
   end
 end

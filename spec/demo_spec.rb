@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "net/http"
 require "open3"
 require "socket"
 
@@ -23,6 +24,22 @@ RSpec.describe "The demo" do
       end
     ensure
       server&.close
+    end
+  end
+
+  it "loads the sample, prints its address, serves there, and stops when asked" do
+    Dir.mktmpdir do |home|
+      port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
+      2.times do
+        Open3.popen2({ "PORT" => port.to_s, "HOBRIN_HOME" => home }, "#{root}/bin/demo") do |_, out, process|
+          address = out.each_line.lazy.filter_map { |line| line[%r{http://[\d.:]+}] }.first
+          expect(address).to eq("http://127.0.0.1:#{port}")
+          expect(Net::HTTP.get(URI(address))).to include("What do you want to know?",
+                                                         "earplugs and an eye mask at night")
+          Process.kill("INT", process.pid)
+          expect(process.value.exitstatus).to eq(0)
+        end
+      end
     end
   end
 
