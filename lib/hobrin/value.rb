@@ -3,8 +3,8 @@
 module Hobrin
   # The root of the plain values: equal by content, copied with changes, never altered.
   #
-  # A subclass declares its attributes and writes its own keyword constructor, which checks what it
-  # gets and ends in `freeze`.
+  # A subclass declares its attributes. One that has rules about them writes its own keyword constructor,
+  # which checks what it gets and ends in `freeze`.
   #
   #   Aim.new(from: 20, to: 40).with(to: 30) # => Aim 20 to 30, the first one unchanged
   class Value
@@ -17,6 +17,15 @@ module Hobrin
       end
 
       def attribute_names = @attribute_names || superclass.attribute_names
+    end
+
+    # Takes every attribute by its name. Raises ArgumentError for one that is missing or unknown.
+    def initialize(**given)
+      names = self.class.attribute_names
+      raise ArgumentError, "#{self.class} takes #{names.join(", ")}" unless given.keys.sort == names.sort
+
+      given.each { |name, value| instance_variable_set(:"@#{name}", value.is_a?(Array) ? value.dup.freeze : value) }
+      freeze
     end
 
     # A copy with some attributes changed; raises what the constructor raises.

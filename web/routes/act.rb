@@ -19,8 +19,8 @@ module Hobrin
 
           app.get("/inquiries/:id/evidence.:format") do
             file = Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
-            attachment file.name
             content_type file.type, charset: "utf-8"
+            attachment file.name
             file.body
           end
         end

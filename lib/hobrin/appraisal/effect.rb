@@ -3,6 +3,7 @@
 module Hobrin
   module Appraisal
     # What a 2×2 table says: risk ratio, risk difference, number needed to treat, with 95 % intervals.
+    # ratio is nil where none can be told, see Statistics::RiskRatio.
     class Effect < Value
       attributes :table, :ratio, :difference, :needed
 
@@ -10,15 +11,6 @@ module Hobrin
         difference = Statistics::RiskDifference.call(table)
         new(table:, ratio: Statistics::RiskRatio.call(table), difference:,
             needed: Statistics::NumberNeededToTreat.from(difference))
-      end
-
-      # ratio may be nil, see RiskRatio
-      def initialize(table:, ratio:, difference:, needed:)
-        @table = table
-        @ratio = ratio
-        @difference = difference
-        @needed = needed
-        freeze
       end
     end
   end

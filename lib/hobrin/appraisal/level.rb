@@ -6,6 +6,8 @@ module Hobrin
     # Source: OCEBM Levels of Evidence Working Group, "The Oxford 2011 Levels of Evidence" (from memory).
     # The table has no row for prediction rules, experience or cost: there, and for papers that are no
     # study of their own, no level is given and the reason is said.
+    #
+    # number :: 1 to 5, or nil; why :: where the number comes from, or why there is none
     class Level < Value
       attributes :number, :why
 
@@ -43,13 +45,6 @@ module Hobrin
 
       def self.none(why) = new(number: nil, why:)
       private_class_method :none
-
-      # number :: 1 to 5, or nil with the reason in why
-      def initialize(number:, why:)
-        @number = number
-        @why = why
-        freeze
-      end
 
       def to_s = number ? "Level #{number}" : "No level"
     end

@@ -13,14 +13,6 @@ module Hobrin
         new(record:, paper:, level: paper&.level(kind), effect: paper&.table && Appraisal::Effect.of(paper.table))
       end
 
-      def initialize(record:, paper:, level:, effect:)
-        @record = record
-        @paper = paper
-        @level = level
-        @effect = effect
-        freeze
-      end
-
       def design = paper && Appraisal::Design.fetch(paper.design)
 
       # Strongest level first, papers without one last, then newest first.

@@ -25,11 +25,6 @@ module Hobrin
             kept_outside: elsewhere.count { |decision| decision.verdict == :keep })
       end
 
-      def initialize(**numbers)
-        self.class.attribute_names.each { |name| instance_variable_set(:"@#{name}", numbers.fetch(name).freeze) }
-        freeze
-      end
-
       def dropped_total = dropped.values.sum
     end
   end

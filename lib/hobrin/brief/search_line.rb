@@ -9,15 +9,6 @@ module Hobrin
     # count  :: papers
     class SearchLine < Value
       attributes :number, :kind, :name, :rule, :count
-
-      def initialize(number:, kind:, name:, rule:, count:)
-        @number = number
-        @kind = kind
-        @name = name
-        @rule = rule
-        @count = count
-        freeze
-      end
     end
   end
 end

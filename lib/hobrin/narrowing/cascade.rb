@@ -5,6 +5,8 @@ module Hobrin
     # How the papers thin out: block by block, then limit by limit, in the person's order. The removals
     # add up to the difference of the two ends. A limit that is off, and an empty block, let all through.
     #
+    # steps :: Array of Step; joined :: the RecordSet of all blocks together; final :: after all limits
+    #
     #   cascade = Cascade.of(blocks:, limits:, evaluator:)
     #   cascade.steps.map(&:size) # => [220, 48, 40, 31]
     class Cascade < Value
@@ -37,14 +39,6 @@ module Hobrin
             Step.new(source:, set: left, removed: before ? before - left : Records::RecordSet.empty, on:)
           end
         end
-      end
-
-      # joined :: the RecordSet of all blocks together; final :: after all limits
-      def initialize(steps:, joined:, final:)
-        @steps = steps.freeze
-        @joined = joined
-        @final = final
-        freeze
       end
 
       # The set after every limit that is on, but one; what a change of that one would work on.

@@ -9,14 +9,6 @@ module Hobrin
     class Kind < Value
       attributes :key, :name, :asks, :best
 
-      def initialize(key:, name:, asks:, best:)
-        @key = key
-        @name = name
-        @asks = asks
-        @best = best
-        freeze
-      end
-
       ALL = [
         new(key: "treatment", name: "Treatment or prevention", asks: "Does it help?",
             best: "systematic reviews of randomized trials, then single randomized trials"),

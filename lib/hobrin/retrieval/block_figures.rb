@@ -40,14 +40,6 @@ module Hobrin
       end
       private_class_method :headings_of, :term_figures
 
-      def initialize(size:, by_words:, not_indexed:, terms:)
-        @size = size
-        @by_words = by_words
-        @not_indexed = not_indexed
-        @terms = terms.freeze
-        freeze
-      end
-
       def empty? = size.zero?
     end
   end

@@ -6,13 +6,6 @@ module Hobrin
     class Interval < Value
       attributes :estimate, :low, :high
 
-      def initialize(estimate:, low:, high:)
-        @estimate = estimate
-        @low = low
-        @high = high
-        freeze
-      end
-
       # Whether the interval takes in a value, its ends included.
       def include?(value) = value.between?(low, high)
     end

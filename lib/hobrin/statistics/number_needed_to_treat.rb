@@ -26,15 +26,6 @@ module Hobrin
       def self.reciprocal(number) = number.zero? ? Float::INFINITY : 1 / number
       private_class_method :reciprocal
 
-      def initialize(estimate:, fewer:, low:, high:, other:)
-        @estimate = estimate
-        @fewer = fewer
-        @low = low
-        @high = high
-        @other = other
-        freeze
-      end
-
       # Whether "no difference" lies within the interval.
       def crosses_nothing? = !other.nil?
     end

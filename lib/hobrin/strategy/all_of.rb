@@ -3,21 +3,6 @@
 module Hobrin
   module Strategy
     # The intersection of its parts (AND).
-    class AllOf < Value
-      attributes :parts
-
-      # The parts joined; a single part stands for itself, and parts of the same kind are taken in.
-      def self.of(parts)
-        flat = parts.flat_map { |part| part.is_a?(AllOf) ? part.parts : [part] }.uniq
-        flat.size == 1 ? flat.first : new(parts: flat)
-      end
-
-      def initialize(parts:)
-        raise ArgumentError, "needs at least one part" if parts.empty?
-
-        @parts = parts.dup.freeze
-        freeze
-      end
-    end
+    class AllOf < Joining; end
   end
 end

@@ -5,12 +5,6 @@ module Hobrin
     # What is in one tree and not in the other (NOT).
     class Except < Value
       attributes :kept, :taken
-
-      def initialize(kept:, taken:)
-        @kept = kept
-        @taken = taken
-        freeze
-      end
     end
   end
 end
