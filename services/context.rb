@@ -25,10 +25,12 @@ module Hobrin
 
       # The evaluator over the library as it is now; its answers are kept until the library changes.
       def evaluator
-        thesaurus = library.thesaurus
+        version = library.version
         @lock.synchronize do
-          stale = !@evaluator&.thesaurus.equal?(thesaurus)
-          @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus:) if stale
+          unless @version == version
+            @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus: library.thesaurus)
+            @version = version
+          end
           @evaluator
         end
       end

@@ -12,8 +12,6 @@ module Hobrin
         @db = db
       end
 
-      def version = @db[:meta].where(name: "version").get(:value) || "0"
-
       def everything = facet(:all, "all")
       def not_indexed = facet(:unindexed, "yes")
       def unstated(limit) = facet(:unstated, limit)

@@ -15,6 +15,7 @@ module Hobrin
       set :static, true
       set :static_cache_control, [:public, { max_age: 3600 }]
       set :erb, escape_html: true
+      set :reload_templates, false
       set :show_exceptions, false
       set :raise_errors, false
       set :logging, false

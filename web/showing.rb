@@ -11,7 +11,7 @@ module Hobrin
       def context = settings.context
       def fields = @fields ||= Fields.new(params)
       def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
-      def csrf_token = Rack::Protection::AuthenticityToken.token(session)
+      def csrf_token = @csrf_token ||= Rack::Protection::AuthenticityToken.token(session)
 
       # The inquiry's id from the address. Raises GoneError when it is no number.
       def inquiry_id

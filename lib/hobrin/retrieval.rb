@@ -5,7 +5,6 @@ module Hobrin
   #
   # An Index answers the leaves; any object will do that keeps this contract, each giving a RecordSet:
   #
-  #   version              :: changes whenever the library does
   #   everything           :: all records
   #   words(Words)         :: records whose chosen fields hold the words
   #   heading(label, main) :: records with exactly this heading, as a main topic only if `main`

@@ -2,8 +2,8 @@
 
 module Hobrin
   module Retrieval
-    # Answers a tree. A leaf is asked of the index once and kept, by its canonical text and the
-    # library's version; everything above is set algebra. Safe to share between threads.
+    # Answers a tree over one version of the library. A leaf is asked of the index once and kept; everything
+    # above is set algebra. Safe to share between threads. When the library changes, make a new one.
     class Evaluator
       # How many leaves are kept; past it, all are let go and asked anew.
       MOST_LEAVES = 5_000
@@ -37,14 +37,13 @@ module Hobrin
       private
 
       def leaf(leaf)
-        key = [index.version, leaf]
         @lock.synchronize do
-          return @leaves[key] if @leaves.key?(key)
+          return @leaves[leaf] if @leaves.key?(leaf)
         end
         set = answer(leaf)
         @lock.synchronize do
           @leaves.clear if @leaves.size >= MOST_LEAVES
-          @leaves[key] = set
+          @leaves[leaf] = set
         end
       end
 
