@@ -21,31 +21,33 @@ module Hobrin
         id
       end
 
-      # Shows a step. errors :: Hash of field to message; said :: read out to those who do not see the page
-      def show(step, errors: {}, said: nil, **options)
+      # Shows a step. errors :: Hash of field to message; options :: what else its page takes
+      def show(step, errors: {}, **options)
         standing = Services::ReadInquiry.new(context).call(inquiry_id, step: (step if Inquiry::STEPS.include?(step)))
         @page = PAGES.fetch(step).new(context:, standing:, fields:, errors:, **options)
-        @said = said || @page.said
+        @said = @page.said
         whole(erb(step, layout: :inquiry), title: @page.title)
       end
 
-      # Runs a change, then shows the step, or goes to the address when the page was not asked for in part.
+      # Runs a change, then shows the step, or goes to its address when the page was not asked for in part.
+      # The block may give a Hash: next :: another step to show; paper :: the record to open there.
       # What a person can mend is shown beside its field, with what they typed.
-      def change(step, **options)
-        target = yield
-        options = options.merge(target) if target.is_a?(Hash)
-        address = "/inquiries/#{inquiry_id}/#{options.delete(:next) || step}#{options.delete(:query)}"
+      def change(step)
+        after = yield.then { |outcome| outcome.is_a?(Hash) ? outcome.compact : {} }
+        shown = after.fetch(:next, step)
+        query = after[:paper] && "?paper=#{Rack::Utils.escape(after[:paper])}"
+        address = "/inquiries/#{inquiry_id}/#{shown}#{query}"
         return redirect(to(address), 303) unless htmx?
 
         @fields = Fields.new({})
         headers "HX-Push-Url" => address
-        show(address[%r{/(\w+)(?:\?.*)?\z}, 1].to_sym, **options)
+        show(shown, **after.slice(:paper))
       rescue InputError => e
         status 422
-        show(step, errors: e.errors, **options)
+        show(step, errors: e.errors)
       rescue ConflictError => e
         status 409
-        show(step, errors: { conflict: e.message }, **options)
+        show(step, errors: { conflict: e.message })
       end
 
       # A page that belongs to no inquiry.

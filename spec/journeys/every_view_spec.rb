@@ -76,6 +76,33 @@ RSpec.describe "Every view", :sample, :browser do
     expect(find(".evidence")).to have_text("Half a sentence")
   end
 
+  it "holds words without end, and letters of every kind, within the page" do
+    endless = "withoutanend" * 20
+    question = "👵🏽 Does délire in 𝒳 people, délire again, improve with #{endless}?"
+    visit "/"
+    fill_in "What do you want to know?", with: question
+    click_on "Start an inquiry"
+    expect(page).to have_css(".tab-current", text: "Ask")
+    places = { "P" => [question.rindex("délire"), "délire"], "I" => [question.index(endless), endless] }
+    places.each do |letter, (place, words)|
+      # JavaScript counts in UTF-16 units; the place is worked out here from letters.
+      from, size = [question[0...place], words].map { |part| part.encode("UTF-16LE").bytesize / 2 }
+      page.execute_script(<<~JS)
+        const box = document.querySelector("[data-markable]");
+        box.focus();
+        box.setSelectionRange(#{from}, #{from + size});
+      JS
+      find("button[name=mark][value=#{letter}]").click
+      expect(page).to have_css("h1 .phrase-#{letter}")
+    end
+    marked = context.inquiries.all.first.inquiry.question.element("P").phrases
+    expect(marked.map(&:from)).to eq([question.rindex("délire")])
+    %w[ask word narrow sift act].each do |step|
+      visit page.current_path.sub(/\w+\z/, step)
+      expect([step, page.evaluate_script("document.documentElement.scrollWidth")]).to eq([step, 1280])
+    end
+  end
+
   it "gives the focus back to what was pressed, and keeps the page when no answer can be shown" do
     visit "/inquiries/1/narrow"
     switch = find("form[action$='/limits/age'] button[value=switch]")

@@ -24,7 +24,7 @@ module Hobrin
         # As `label`, with a long list of values cut after the second.
         def short_label(step)
           values = step.block? ? [] : step.source.leaf.then { |leaf| leaf.is_a?(Strategy::Limit) ? leaf.values : [] }
-          return label(step) if values.size <= MOST_NAMED || label(step).start_with?("Adults")
+          return label(step) if values.size <= MOST_NAMED || values == Records::AgeGroups::ADULTS
 
           "#{values.first(2).join(", ").capitalize} or #{values.size - 2} more"
         end

@@ -9,7 +9,7 @@ module Hobrin
           app.get("/inquiries/:id/narrow") { show :narrow }
 
           app.post("/inquiries/:id/limits") do
-            change(:narrow) { Services::ChangeLimits.new(context).put(inquiry_id, Narrow.leaf(fields)) && nil }
+            change(:narrow) { Services::ChangeLimits.new(context).put(inquiry_id, Narrow.leaf(fields)) }
           end
 
           app.post("/inquiries/:id/limits/:name") do
@@ -20,7 +20,6 @@ module Hobrin
             change(:narrow) do
               aim = Narrowing::Aim.new(from: fields.number(:aim_from), to: fields.number(:aim_to))
               Services::ChangeLimits.new(context).aim(inquiry_id, aim)
-              nil
             end
           end
         end
@@ -39,7 +38,6 @@ module Hobrin
           when "switch" then service.switch(id, name)
           when "up" then service.move_up(id, name)
           end
-          nil
         end
       end
     end

@@ -13,7 +13,7 @@ module Hobrin
               paper = fields.text(:paper)
               decided = Sift.decide(Services::DecidePaper.new(context), inquiry_id, paper, fields)
               paper = Services::ReadSift.new(context).following(inquiry_id, paper) if decided
-              { paper:, query: "?paper=#{Rack::Utils.escape(paper)}" }
+              { paper: }
             end
           end
         end

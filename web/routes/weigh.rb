@@ -18,7 +18,7 @@ module Hobrin
               after = fields.one_of(:next, Inquiry::STEPS)
               next { next: after } if after && after != :weigh
 
-              { paper: paper.record_id, query: "?paper=#{Rack::Utils.escape(paper.record_id)}" }
+              { paper: paper.record_id }
             end
           end
         end

@@ -28,7 +28,6 @@ module Hobrin
           elsif fields.some_text(:words) then service.words(id, letter, fields.text(:words))
           else service.call(id, letter, fields.text(:typed))
           end
-          { said: nil }
         end
 
         def self.change(service, id, fields)
@@ -40,7 +39,6 @@ module Hobrin
           when "heading" then service.heading(*term, narrower: fields.checked?(:narrower), main: fields.checked?(:main))
           when "fields" then service.fields(*term, fields.list(:in).map(&:to_sym) & Strategy::Words::FIELDS.keys)
           end
-          { said: nil }
         end
       end
     end
