@@ -7,7 +7,7 @@ module Hobrin
     class ReadWord
       # block :: Strategy::Block; element :: Question::Element; figures :: Retrieval::BlockFigures
       # suggestions :: Array of OfferTerms::Offer, for a block without terms
-      # narrower :: Hash of heading label to how many narrower headings it has
+      # narrower :: Hash of heading label to how many narrower headings it has, nil when it is no heading any more
       Column = Struct.new(:block, :element, :figures, :suggestions, :narrower, keyword_init: true)
 
       def initialize(context)
@@ -33,8 +33,9 @@ module Hobrin
       end
 
       def narrower(block)
+        thesaurus = @context.library.thesaurus
         block.terms.select(&:heading?).to_h do |term|
-          [term.label, @context.library.thesaurus.with_narrower(term.label).size - 1]
+          [term.label, thesaurus.heading(term.label) && (thesaurus.with_narrower(term.label).size - 1)]
         end
       end
     end

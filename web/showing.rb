@@ -56,6 +56,15 @@ module Hobrin
         whole(erb(view, layout: false, locals: { title:, **locals }), title:)
       end
 
+      # A failure as a page of its own; for htmx as plain words, so that the page and what was typed in it stay.
+      def fail_with(title, message)
+        return show_alone(:failure, title:, message:) unless htmx?
+
+        headers "HX-Reswap" => "none", "HX-Trigger" => JSON.generate({ trouble: message }, ascii_only: true)
+        content_type :text
+        message
+      end
+
       def show_home(question: "")
         show_alone :home, title: "Inquiries", overview: Services::ListInquiries.new(context).call, question:
       end

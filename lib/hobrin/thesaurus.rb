@@ -35,8 +35,9 @@ module Hobrin
     # Labels directly below a heading, sorted.
     def children(label) = @children.fetch(label, [].freeze)
 
-    # A heading's label and the labels of all headings below it, as a frozen Array.
-    def with_narrower(label) = @closure.fetch(label)
+    # A heading's label and the labels of all headings below it, as a frozen Array; the label alone when
+    # there is no such heading.
+    def with_narrower(label) = @closure.fetch(label) { [label].freeze }
 
     def narrower?(label) = with_narrower(label).size > 1
 

@@ -116,6 +116,13 @@ RSpec.describe "Every view", :sample, :browser do
     click_button "Save the brief"
     expect(page).to have_css("#trouble", text: "too old to send from")
     expect(find_field("What changes").value).to eq("Typed on a page that was open too long")
+
+    visit "/inquiries/1/act"
+    Hobrin::Services::DeleteInquiry.new(context).call(1)
+    fill_in "What changes", with: "Typed after it was deleted elsewhere"
+    click_button "Save the brief"
+    expect(page).to have_css("#trouble", text: "This inquiry is not here")
+    expect(find_field("What changes").value).to eq("Typed after it was deleted elsewhere")
   end
 
   # Presses Tab until the field or button with this name has the focus.

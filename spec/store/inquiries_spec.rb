@@ -40,6 +40,16 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
     expect { Hobrin::Services::DeleteInquiry.new(context).call(1) }.to raise_error(Hobrin::GoneError)
   end
 
+  it "stays whole when the library is built anew from other headings" do
+    before = Hobrin::Services::ReadInquiry.new(context).call(1).final
+    headings = Hobrin::Demo::SampleThesaurus.headings.reject { |heading| heading.label == "Eye Masks" }
+    Hobrin::Services::ImportThesaurus.new(context).call(headings)
+    standing = Hobrin::Services::ReadInquiry.new(context).call(1)
+    expect(standing.final).to eq(before)
+    column = Hobrin::Services::ReadWord.new(context).call(standing.inquiry).find { |one| one.block.letter == "I" }
+    expect(column.narrower).to eq("Ear Protective Devices" => 0, "Eye Masks" => nil)
+  end
+
   it "keeps the decisions of an inquiry whose search no longer finds the paper" do
     Hobrin::Services::ChangeLimits.new(context).put(1, Hobrin::Strategy::Dates.new(from_year: 2026))
     flow = Hobrin::Services::ReadBrief.new(context).call(Hobrin::Services::ReadInquiry.new(context).call(1)).flow

@@ -26,15 +26,8 @@ module Hobrin
           return term.crossed_out.empty? ? "crossed out" : "crossed out: #{term.crossed_out}" unless term.in_use?
           return term.leaf.note unless term.heading?
 
-          narrower = column.narrower.fetch(term.label)
-          below = if narrower.zero?
-                    "nothing narrower"
-                  elsif term.leaf.narrower
-                    "with #{narrower} narrower"
-                  else
-                    "without narrower"
-                  end
-          "heading · #{below}#{" · main topic only" if term.leaf.main}"
+          main = " · main topic only" if term.leaf.main
+          "heading · #{narrower_words(term, column.narrower.fetch(term.label))}#{main}"
         end
 
         # What a term finds that no other does, in words.
@@ -66,6 +59,13 @@ module Hobrin
         end
 
         private
+
+        def narrower_words(term, narrower)
+          return "no longer in the thesaurus" unless narrower
+          return "nothing narrower" if narrower.zero?
+
+          term.leaf.narrower ? "with #{narrower} narrower" : "without narrower"
+        end
 
         def limits_words
           on = inquiry.limits.count(&:on)

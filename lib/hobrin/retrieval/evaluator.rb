@@ -21,7 +21,7 @@ module Hobrin
       def inspect = "#<#{self.class}>"
 
       # A tree in; a RecordSet out. nil stands for "nothing is searched yet" and gives the empty set.
-      # Raises InputError (:heading) when a heading is not in the thesaurus.
+      # A heading that the thesaurus no longer has finds the records that still carry it.
       def call(tree)
         case tree
         when nil then Records::RecordSet.empty
@@ -58,9 +58,6 @@ module Hobrin
       end
 
       def heading(leaf)
-        known = thesaurus.heading(leaf.label)
-        raise InputError, { heading: "“#{leaf.label}” is not a heading of this thesaurus." } unless known
-
         labels = leaf.narrower ? thesaurus.with_narrower(leaf.label) : [leaf.label]
         union(labels) { |label| index.heading(label, leaf.main) }
       end

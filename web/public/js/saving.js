@@ -60,6 +60,7 @@
   };
   document.addEventListener("htmx:beforeRequest", () => tell(""));
   document.addEventListener("htmx:sendError", () => tell("Hobrin cannot be reached. What you wrote is still here: try again in a moment."));
+  document.addEventListener("trouble", (event) => tell(event.detail.value));
   document.addEventListener("htmx:responseError", (event) => tell(event.detail.xhr.responseText));
 
   window.addEventListener("beforeunload", (event) => {
