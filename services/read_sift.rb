@@ -35,7 +35,7 @@ module Hobrin
         ids = @context.library.ids(standing.cascade.final).first(MOST)
         place = ids.index(record_id) || -1
         order = ids.rotate(place + 1) - [record_id]
-        order.find { |id| standing.inquiry.decision(id).nil? } || record_id
+        order.find { |other| standing.inquiry.decision(other).nil? } || record_id
       end
 
       private

@@ -5,7 +5,7 @@ module Hobrin
     # Saves what the Ask step holds: situation, sentence, kind of question, what each element is used for,
     # and phrases typed because the sentence lacks them.
     class WriteQuestion
-      # uses :: Hash of letter to a use; typed :: Hash of letter to a String, phrases apart by ";"
+      # kind :: a key, or nil to leave it as it is; uses :: Hash of letter to a use; typed :: Hash of letter to a String, phrases apart by ";"
       Draft = Struct.new(:situation, :text, :kind, :uses, :typed, keyword_init: true)
 
       def initialize(context)
@@ -26,7 +26,7 @@ module Hobrin
       def write(question, draft)
         reworded = question.reworded(draft.text)
         elements = reworded.elements.map { |element| element_of(element, draft) }
-        reworded.with(situation: draft.situation, kind: draft.kind, elements:)
+        reworded.with(situation: draft.situation, kind: draft.kind || question.kind, elements:)
       end
 
       def element_of(element, draft)
@@ -55,11 +55,12 @@ module Hobrin
         def kind = @before.kind == @after.kind ? [] : ["kind of question: #{Question::Kind.fetch(@after.kind).name}"]
 
         def elements
-          @before.elements.zip(@after.elements).reject do |old, new|
-            old.phrases.map(&:text) == new.phrases.map(&:text) && old.use == new.use
-          end
-                 .map { |old, new| element(old, new) }
+          pairs = @before.elements.zip(@after.elements)
+          pairs.reject { |old, new| same?(old, new) }.map { |old, new| element(old, new) }
         end
+
+        # A phrase that only moved with its sentence is no change worth telling.
+        def same?(old, new) = old.use == new.use && old.phrases.map(&:text) == new.phrases.map(&:text)
 
         def element(old, new)
           return "#{new.letter} is #{Question::Element::USES.fetch(new.use)}" if old.use != new.use

@@ -41,7 +41,8 @@ module Hobrin
       # The records with these ids, in that order; unknown ids are left out.
       def records_by_id(ids)
         found = ids.each_slice(500).flat_map { |some| records(@db[:records].where(id: some)) }
-        ids.filter_map { |id| found.find { |record| record.id == id } }
+        by_id = found.to_h { |record| [record.id, record] }
+        by_id.values_at(*ids).compact
       end
 
       # The records of a RecordSet, newest first, at most `limit`.

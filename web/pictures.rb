@@ -36,7 +36,7 @@ module Hobrin
 
       # The count against the aim, on a log scale from 1 to `largest`.
       def aim_scale(count, aim, largest)
-        x = ->(papers) { (log_share(papers, largest) * 100).round(2) }
+        x = ->(papers) { (100 * Math.log([papers, 1].max) / Math.log(largest)).round(2) }
         from = x.call(aim.from)
         shapes = [%(<rect class="track" width="100" height="20"/>),
                   %(<rect class="band" x="#{from}" width="#{(x.call(aim.to) - from).round(2)}" height="20"/>),
@@ -51,7 +51,7 @@ module Hobrin
         %(<svg class="#{name}" viewBox="#{view}" preserveAspectRatio="none" aria-hidden="true">#{shapes}</svg>)
       end
 
-      # 0 for nothing, a little for 1, 1 for the largest.
+      # 0 for nothing, a little for 1 so that it can be seen, 1 for the largest.
       def log_share(count, largest) = count.zero? ? 0.0 : Math.log(count + 1) / Math.log([largest, 2].max + 1)
 
       def slope_points(half, slope)

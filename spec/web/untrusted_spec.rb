@@ -91,7 +91,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
     send_form("/inquiries/1/weigh", paper: "10.5555/hobrin.trial-2021", design: "cohort", outcome: markup,
                                     finding: markup, version: saved.version)
     send_form("/inquiries/1/act", conclusion: markup, what: markup, version: saved.version)
-    expect(inquiry.plan.what).to include("<script>")
+    expect([inquiry.question.situation, inquiry.question.text, inquiry.plan.what]).to all(include("<script>"))
+    expect(inquiry.question.kind).to eq("treatment")
     ["/", *%w[ask word narrow sift weigh act trail].map { |step| "/inquiries/1/#{step}" }].each do |path|
       expect([path, visit_page(path).body[/<script>alert|<img src=x/]]).to eq([path, nil])
     end
@@ -122,7 +123,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       send_form("/inquiries/1/#{path}", **params)
       expect([path, params, last_response.status]).to match([path, params, be_between(200, 499)])
     end
-    ["narrow?opened=99", "narrow?opened=x", "weigh?paper=nope&as=nope", "offers?block=P&typed=%FF", "sift?paper[]=x"]
+    ["narrow?opened=99", "narrow?opened=x", "weigh?paper=nope", "offers?block=P&typed=%FF", "sift?paper[]=x"]
       .each { |path| expect([path, visit_page("/inquiries/1/#{path}").status]).to match([path, be_between(200, 499)]) }
     expect(%i[ask word narrow sift weigh act].map { |step| visit_page("/inquiries/1/#{step}").status }).to all(eq(200))
   end

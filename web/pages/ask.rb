@@ -12,6 +12,10 @@ module Hobrin
         def kinds = Question::Kind::ALL
         def uses = Question::Element::USES
 
+        # What was typed and refused, or what is stored.
+        def situation = errors.empty? ? question.situation : fields.text(:situation)
+        def text = errors.empty? ? question.text : fields.text(:question)
+
         def chosen_kind = errors.empty? ? question.kind : (fields.some_text(:kind) || question.kind)
 
         def typed_phrases(element)

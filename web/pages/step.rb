@@ -36,9 +36,6 @@ module Hobrin
           NAMES.map { |step, name| Tab.new(key: step, name:, note: notes[step], state: state(step)) }
         end
 
-        # What was typed and refused, or what is stored.
-        def typed(name, stored) = errors.empty? || fields.text(name).empty? ? stored : fields.text(name)
-
         # Where the number of papers stands against the aim, in words.
         def standing_words
           aim = "your aim of #{inquiry.aim.from} to #{inquiry.aim.to}"

@@ -18,7 +18,7 @@ module Hobrin
         def open = rows.find { |row| row.record.id == @paper } || rows.find { |row| row.paper.nil? } || rows.first
 
         def design
-          key = (errors.any? ? fields.some_text(:design) : nil) || fields.some_text(:as) || open.paper&.design
+          key = (errors.any? ? fields.some_text(:design) : nil) || open.paper&.design
           Appraisal::Design::ALL.find { |design| design.key == key } || Appraisal::Design.proposed(open.record)
         end
 

@@ -25,8 +25,11 @@ module Hobrin
           verdict = reason ? :drop : fields.one_of(:verdict, Sifting::Decision::VERDICTS)
           return service.call(id, paper, verdict:, reason:, note: fields.text(:note)) if verdict
 
-          fields.text(:verdict) == "none" ? service.take_back(id,
-                                                              paper) : service.annotate(id, paper, fields.text(:note))
+          if fields.text(:verdict) == "none"
+            service.take_back(id, paper)
+          else
+            service.annotate(id, paper, fields.text(:note))
+          end
           false
         end
       end
