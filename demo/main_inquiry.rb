@@ -59,7 +59,7 @@ module Hobrin
       def narrow
         service = Services::ChangeLimits.new(@context)
         service.put(@id, Strategy::Limit.new(name: :age, values: Records::AgeGroups::ADULTS))
-        service.put(@id, Strategy::Dates.new(from_year: 2016, to_year: 2026))
+        service.put(@id, Strategy::Dates.years(from_year: 2016, to_year: 2026))
         service.put(@id, Strategy::Limit.new(name: :type, values: TYPES))
       end
     end

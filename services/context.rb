@@ -4,14 +4,15 @@ module Hobrin
   module Services
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
-      attr_reader :inquiries, :library, :who
+      attr_reader :inquiries, :library, :who, :filters
 
-      # clock :: anything with `now`, such as Time
-      def initialize(inquiries:, library:, who:, clock:)
+      # clock :: anything with `now`, such as Time; filters :: Strategy::Filters
+      def initialize(inquiries:, library:, who:, clock:, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
         @library = library
         @who = who
         @clock = clock
+        @filters = filters
         @lock = Mutex.new
       end
 
@@ -23,12 +24,19 @@ module Hobrin
       # The time as ISO 8601 text in UTC, to the second: what is stored.
       def now = @clock.now.utc.strftime("%Y-%m-%dT%H:%M:%SZ")
 
+      # The names that a search may use in the library as it is now.
+      def vocabulary
+        index = library.index
+        Strategy::Vocabulary.new(thesaurus: library.thesaurus, filters:, journals: index.values(:journal),
+                                 places: index.values(:place))
+      end
+
       # The evaluator over the library as it is now; its answers are kept until the library changes.
       def evaluator
         version = library.version
         @lock.synchronize do
           unless @version == version
-            @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus: library.thesaurus)
+            @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus: library.thesaurus, filters:)
             @version = version
           end
           @evaluator

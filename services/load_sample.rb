@@ -14,7 +14,7 @@ module Hobrin
         return unless @context.library.empty?
 
         ImportThesaurus.new(@context).call(headings)
-        ImportRecords.new(@context).call(csl, sample: true)
+        ImportRecords.new(@context).call(StringIO.new(csl), format: :csl, sample: true)
         yield if block_given? && @context.inquiries.all.empty?
       end
     end

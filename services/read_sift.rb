@@ -32,7 +32,7 @@ module Hobrin
       # id :: of the inquiry
       def following(id, record_id)
         standing = ReadInquiry.new(@context).call(id)
-        ids = @context.library.ids(standing.cascade.final).first(MOST)
+        ids = @context.library.ids(standing.cascade.final, limit: MOST)
         place = ids.index(record_id) || -1
         order = ids.rotate(place + 1) - [record_id]
         order.find { |other| standing.inquiry.decision(other).nil? } || record_id

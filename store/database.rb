@@ -28,6 +28,16 @@ module Hobrin
       rescue SystemCallError, Sequel::DatabaseConnectionError, Sequel::DatabaseError => e
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end
+
+      # Writes a copy of a database, as it is at one moment, to a path where there is no file yet.
+      # Raises StateError.
+      def self.copy(db, path)
+        raise StateError, "#{path} is there already; it is left as it is." if File.exist?(path)
+
+        db.run(Sequel.lit("VACUUM INTO ?", path.to_s))
+      rescue Sequel::DatabaseError => e
+        raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
+      end
     end
   end
 end

@@ -16,14 +16,14 @@ module Hobrin
                                    .group_by { |label, kind, _| [label, kind] }
         headings = @db[:headings].all.map do |row|
           lists = KINDS.transform_values { |kind| names.fetch([row[:label], kind], []).map(&:last) }
-          Thesaurus::Heading.new(label: row[:label], definition: row[:definition], added: row[:added], **lists)
+          Thesaurus::Heading.new(label: row[:label], **row.slice(:definition, :added, :uri, :notation), **lists)
         end
-        Thesaurus.new(headings)
+        Thesaurus.new(headings, checked: true)
       end
 
       def write(thesaurus)
         @db[:headings].delete
-        rows = thesaurus.headings.map { |heading| heading.to_h.slice(:label, :definition, :added) }
+        rows = thesaurus.headings.map { |heading| heading.to_h.slice(:label, :definition, :added, :uri, :notation) }
         @db[:headings].multi_insert(rows)
         @db[:heading_names].multi_insert(thesaurus.headings.flat_map { |heading| name_rows(heading) })
       end

@@ -3,36 +3,57 @@
 module Hobrin
   module Store
     # Answers the leaves of a strategy from SQLite: words by FTS5, everything else from stored sets.
-    # Keeps the contract of Hobrin::Retrieval.
+    # Keeps the contract of Hobrin::Retrieval. Belongs to one version of the library.
     class Index
-      COLUMNS = { title: "title", abstract: "abstract", keywords: "keywords" }.freeze
-      private_constant :COLUMNS
-
-      def initialize(db)
+      # record :: gives the Record with a number
+      def initialize(db, &record)
         @db = db
+        @facets = FacetSets.new(db)
+        @texts = FullText.new(db, &record)
+        @sets = {}
       end
 
-      def everything = facet(:all, "all")
-      def not_indexed = facet(:unindexed, "yes")
-      def unstated(limit) = facet(:unstated, limit)
+      def inspect = "#<#{self.class}>"
 
-      # leaf :: Strategy::Words. Its tokens are letters and digits only and stand in quotation marks, so
-      # nothing that a person types is read as full-text syntax.
-      def words(leaf)
-        phrase = "\"#{leaf.tokens.join(" ")}\"#{" *" if leaf.truncated?}"
-        columns = leaf.fields.map { |field| COLUMNS.fetch(field) }.join(" ")
-        found = @db[:texts].where(Sequel.lit("texts MATCH ?", "{#{columns}} : #{phrase}"))
-        Records::RecordSet.of(found.select_map(:rowid))
+      def everything = facet(:all, ["all"])
+      def not_indexed = facet(:unindexed, ["yes"])
+      def unstated(limit) = facet(:unstated, [limit.to_s])
+
+      def words(leaf) = @texts.words(leaf)
+      def near(leaf) = @texts.near(leaf)
+      def spellings(mask) = @texts.spellings(mask)
+
+      # leaf :: Strategy::Author. Ranges of text stand in for beginnings, so that the index is used.
+      def author(leaf)
+        rows = @db[:authors]
+        rows = leaf.truncated? ? rows.where(beginning(:family, leaf.stem)) : rows.where(family: leaf.family)
+        rows = rows.where(beginning(:initials, leaf.initials)) unless leaf.initials.empty?
+        Records::RecordSet.of(rows.distinct.select_map(:number))
       end
 
-      def heading(label, main) = facet(main ? :main : :heading, label)
-
-      def facet(name, value)
-        stored = @db[:facets].where(name: name.to_s, value: value.to_s).get(:records)
-        stored ? Records::RecordSet.load(stored) : Records::RecordSet.empty
+      # leaf :: Strategy::Identifier
+      def identifier(leaf)
+        found = @db[:records].where(Sequel.|({ doi: leaf.value }, Sequel.lit("id = ? COLLATE NOCASE", leaf.value)))
+        Records::RecordSet.of(found.select_map(:number))
       end
 
-      def years = @db[:facets].where(name: "year").select_map(:value).map(&:to_i).sort
+      def facet(name, values)
+        sets = @sets[name]
+        return @facets.set(name, values.map(&:to_s)) unless sets
+
+        Records::RecordSet.union(values.filter_map { |value| sets[value.to_s] })
+      end
+
+      def values(name) = sets(name).keys.sort
+
+      # Read once and kept.
+      def sets(name) = @sets[name] ||= @facets.all(name).freeze
+
+      private
+
+      def beginning(column, text)
+        (Sequel[column] >= text) & (Sequel[column] < "#{text}\u{10FFFF}")
+      end
     end
   end
 end

@@ -4,6 +4,11 @@ module Hobrin
   module Store
     # An inquiry to and from one JSON document: what a row of `inquiries` and of `trail` keeps.
     module InquiryDocument
+      LEAVES = [Strategy::Words, Strategy::Near, Strategy::Heading, Strategy::Author, Strategy::Journal,
+                Strategy::Identifier, Strategy::Limit, Strategy::Dates, Strategy::Filter, Strategy::Everything,
+                Strategy::Line].to_h { |leaf| [leaf.name[/\w+\z/], leaf] }.freeze
+      private_constant :LEAVES
+
       class << self
         def dump(inquiry) = JSON.generate(plain(inquiry))
 
@@ -23,8 +28,7 @@ module Hobrin
           case value
           when Array then value.map { |part| plain(part) }
           when Hash then value.transform_values { |part| plain(part) }
-          when Strategy::Words, Strategy::Heading, Strategy::Limit, Strategy::Dates
-            { kind: value.class.name[/\w+\z/], **plain(value.to_h) }
+          when *LEAVES.values then { kind: LEAVES.key(value.class), **plain(value.to_h) }
           when Value then plain(value.to_h)
           else value
           end
@@ -45,13 +49,13 @@ module Hobrin
 
         def placed(data) = Narrowing::PlacedLimit.new(leaf: leaf(data[:leaf]), on: data[:on])
 
+        # Names come back as the Symbols they were.
         def leaf(data)
-          case data
-          in { kind: "Words", text:, fields: } then Strategy::Words.new(text:, fields: fields.map(&:to_sym))
-          in { kind: "Heading", label:, narrower:, main: } then Strategy::Heading.new(label:, narrower:, main:)
-          in { kind: "Limit", name:, values: } then Strategy::Limit.new(name: name.to_sym, values:)
-          in { kind: "Dates", from_year:, to_year: } then Strategy::Dates.new(from_year:, to_year:)
-          end
+          kind = LEAVES.fetch(data[:kind])
+          given = data.except(:kind)
+          given[:name] = given[:name].to_sym if [Strategy::Limit, Strategy::Dates].include?(kind)
+          given[:fields] = given[:fields].map(&:to_sym) if given.key?(:fields)
+          kind.new(**given)
         end
 
         def decision(data) = Sifting::Decision.new(**data, verdict: data[:verdict].to_sym)

@@ -6,12 +6,16 @@ module Hobrin
   module Store
     # The rebuildable library: records and thesaurus in one SQLite file.
     class Library
-      # index :: the full-text Index over this library
-      attr_reader :index
+      # How many records of a set are looked up by their own rows; more are found along the dates instead.
+      FEW = 2_000
+      private_constant :FEW
+
+      # doubles :: which records are the same paper
+      attr_reader :doubles
 
       def initialize(db)
         @db = db
-        @index = Index.new(db)
+        @doubles = Doubles.new(db)
         @lock = Mutex.new
       end
 
@@ -24,19 +28,22 @@ module Hobrin
 
       def size = @db[:records].count
 
-      def empty? = size.zero?
+      def empty? = @db[:records].empty?
+
+      # The Index over the library as it is now, made once for each version.
+      def index = at_version(:index) { Index.new(@db) { |number| numbered(number) } }
 
       # The thesaurus as a core value, read once for each version of the library.
-      def thesaurus
-        now = version
-        @lock.synchronize do
-          @thesaurus = [now, HeadingRows.new(@db).read] unless @thesaurus&.first == now
-          @thesaurus.last
-        end
-      end
+      def thesaurus = at_version(:thesaurus) { HeadingRows.new(@db).read }
 
       # The record with this id, or nil.
       def record(id) = records(@db[:records].where(id:)).first
+
+      # The record with this number, or nil.
+      def numbered(number) = records(@db[:records].where(number:)).first
+
+      # The number of the record with this id, or nil.
+      def number(id) = @db[:records].where(id:).get(:number)
 
       # The records with these ids, in that order; unknown ids are left out.
       def records_by_id(ids)
@@ -46,27 +53,39 @@ module Hobrin
       end
 
       # The records of a RecordSet, newest first, at most `limit`.
-      def newest(set, limit:)
-        rows = in_set(set).order(Sequel.desc(:published), :number).limit(limit)
-        records(rows)
-      end
+      def newest(set, limit:) = records(newest_rows(set, limit))
 
       # The ids of a RecordSet, newest first.
-      def ids(set) = in_set(set).order(Sequel.desc(:published), :number).select_map(:id)
+      def ids(set, limit: nil) = newest_rows(set, limit || set.size).select_map(:id)
 
       # Replaces the headings of the library. Takes a Thesaurus.
       def write_thesaurus(thesaurus)
         changing { HeadingRows.new(@db).write(thesaurus) }
       end
 
-      # Adds records that are not there yet, by id, and gives how many were added.
-      # sample :: says that the library holds made-up records
-      def add(records, sample: false)
+      # Adds one batch of records that are not there yet, by id, in one transaction. Gives RecordRows::Outcome.
+      # sample :: says that the library holds made-up records; progress :: [digest of the file, entries read so far]
+      def add(records, sample: false, progress: nil)
         changing do
           meta_write("sample", "yes") if sample
+          remember(*progress) if progress
           RecordRows.new(@db).add(records)
         end
       end
+
+      # How many entries of a file are in already, when its import was stopped; 0 otherwise.
+      def entries_read(digest) = @db[:imports].where(digest:).get(:entries) || 0
+
+      # Ends an import: what was remembered of it is let go, and what its batches wrote is joined.
+      def finish_import(digest)
+        changing do
+          @db[:imports].where(digest:).delete
+          FacetSets.new(@db).join
+        end
+      end
+
+      # Writes a copy of the whole library to a file that does not exist yet.
+      def backup(path) = Database.copy(@db, path)
 
       private
 
@@ -79,13 +98,40 @@ module Hobrin
         end
       end
 
+      def at_version(name)
+        now = version
+        @lock.synchronize do
+          @kept = { version: now } unless @kept&.fetch(:version) == now
+          @kept[name] ||= yield
+        end
+      end
+
+      def remember(digest, entries)
+        @db[:imports].insert_conflict(target: :digest, update: { entries: }).insert(digest:, entries:)
+      end
+
       def meta(name) = @db[:meta].where(name:).get(:value)
 
       def meta_write(name, value) = @db[:meta].insert_conflict(target: :name, update: { value: }).insert(name:, value:)
 
       # A large set goes in as one JSON text, since SQLite bounds the number of bound values.
-      def in_set(set)
+      def newest_rows(set, limit)
+        return @db[:records].where(false) if limit.zero?
+
+        set = latest(set, limit) if set.size > FEW
         @db[:records].where(Sequel.lit("number IN (SELECT value FROM json_each(?))", JSON.generate(set.to_a)))
+                     .order(Sequel.desc(:published), :number).limit(limit)
+      end
+
+      # Enough of the latest dates of a set to make `limit` records.
+      def latest(set, limit)
+        dates = index.sets(:dates)
+        found = dates.keys.sort.reverse.reduce(Records::RecordSet.empty) do |some, date|
+          break some if some.size >= limit
+
+          some | (set & dates[date])
+        end
+        found.size < limit ? set : found
       end
 
       def records(dataset)

@@ -2,45 +2,68 @@
 
 module Hobrin
   module Store
-    # Writes records: the row, the full text, and the stored set of each facet value.
+    # Writes records: the row, the full text, the authors, and the stored set of each facet value; and finds out
+    # which are the same paper as one that is there.
     class RecordRows
-      # A letter of Unicode's private area: a word to the full-text index, but none that can be typed, so
-      # that no phrase runs from one keyword into the next.
-      BETWEEN_KEYWORDS = " \u{E000} "
-      private_constant :BETWEEN_KEYWORDS
+      # added :: Array of [number, Record] that went in; known :: how many were there already by id
+      # clashes :: Array of Record whose id belongs to another paper; doubles :: of the added, how many are the
+      # same paper as an earlier one
+      Outcome = Struct.new(:added, :known, :clashes, :doubles, keyword_init: true)
+
+      INSERTS = {
+        records: "INSERT INTO records (number, id, published, doi, sameness, csl) VALUES (?, ?, ?, ?, ?, ?)",
+        texts: "INSERT INTO texts (rowid, title, abstract, keywords, headings) VALUES (?, ?, ?, ?, ?)",
+        authors: "INSERT OR IGNORE INTO authors (family, initials, number) VALUES (?, ?, ?)"
+      }.freeze
+      private_constant :INSERTS
 
       def initialize(db)
         @db = db
       end
 
-      # records :: Array of Records::Record. Skips those whose id is there; gives how many went in.
+      # records :: Array of Records::Record. One whose id is there is left as it is. Gives an Outcome.
       def add(records)
-        known = @db[:records].select_hash(:id, :number)
-        next_number = (known.values.max || 0) + 1
-        fresh = records.uniq(&:id).reject { |record| known.key?(record.id) }
-        numbered = fresh.each_with_index.map { |record, place| [next_number + place, record] }
+        there = titles(records.map(&:id))
+        fresh, again = records.partition { |record| !there.key?(record.id) && there[record.id] = record.title }
+        numbered = fresh.zip(next_number..).map(&:reverse)
         write(numbered)
-        FacetSets.new(@db).add(numbered)
-        fresh.size
+        FacetSets.new(@db).add(numbered) if numbered.any?
+        clashes = again.reject { |record| same_title?(record.title, there[record.id]) }
+        Outcome.new(added: numbered, known: again.size - clashes.size, clashes:, doubles: Doubles.new(@db).link(numbered))
       end
 
       private
 
+      def next_number = (@db[:records].max(:number) || 0) + 1
+
+      # Hash of id to title for those of the ids that are there.
+      def titles(ids)
+        @db[:records].where(Sequel.lit("id IN (SELECT value FROM json_each(?))", JSON.generate(ids)))
+                     .select_hash(:id, Sequel.lit("csl ->> '$.title'").as(:title))
+      end
+
+      def same_title?(one, two) = Text::Tokens.line(one) == Text::Tokens.line(two)
+
+      # Statements are prepared once for a batch: most of the time of an import is spent here.
       def write(numbered)
-        numbered.each_slice(500) do |some|
-          @db[:records].multi_insert(some.map { |number, record| row(number, record) })
-          @db[:texts].multi_insert(some.map { |number, record| text(number, record) })
+        @db.synchronize do |connection|
+          statements = INSERTS.transform_values { |sql| connection.prepare(sql) }
+          numbered.each do |number, record|
+            statements[:records].execute(*row(number, record))
+            statements[:texts].execute(number, *FullText.columns(record))
+            author_rows(record).each { |family, initials| statements[:authors].execute(family, initials, number) }
+          end
+          statements.each_value(&:close)
         end
       end
 
       def row(number, record)
-        { number:, id: record.id, year: record.year, published: record.published,
-          csl: JSON.generate(Exchange::CslJson::Writer.item(record)) }
+        [number, record.id, record.published, Records::Sameness.doi(record), Records::Sameness.key(record),
+         JSON.generate(Exchange::CslJson::Writer.item(record))]
       end
 
-      def text(number, record)
-        { rowid: number, title: record.title, abstract: record.abstract.to_s,
-          keywords: record.keywords.join(BETWEEN_KEYWORDS) }
+      def author_rows(record)
+        record.authors.map { |author| [Text::Tokens.line(author.family), Text::Folding.fold(author.initials)] }
       end
     end
   end

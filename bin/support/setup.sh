@@ -30,3 +30,24 @@ need_chromium() {
   { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends chromium chromium-driver; } >/dev/null ||
     die "Chromium could not be installed: $how"
 }
+
+# The exchange of records is checked against readers that are not ours; they need Node, and are no part of Hobrin.
+need_second_opinions() {
+  [ -d node_modules/@citation-js/plugin-ris ] && return
+  command -v npm >/dev/null || die "The tests of formats need Node and npm: apt-get install nodejs npm"
+  echo "Installing the readers that check the formats, once."
+  npm ci --silent --no-audit --no-fund --ignore-scripts >/dev/null || die "The npm packages could not be installed. Is there a way to the npm registry?"
+}
+
+# The sample bibliographies of Debian's TeX, taken out of the package without installing it.
+need_bibliographies() {
+  [ -e var/outside/xampl.bib ] && return
+  local how="apt-get download texlive-base, and its *.bib files into var/outside"
+  command -v apt-get >/dev/null || die "The tests of BibTeX read Debian's sample bibliographies: $how"
+  echo "Fetching Debian's sample bibliographies, once."
+  local at; at="$(mktemp -d)"
+  { (cd "$at" && { apt-get download -qq texlive-base || { apt-get update -qq && apt-get download -qq texlive-base; }; }) &&
+    dpkg-deb --fsys-tarfile "$at"/texlive-base_*.deb | tar -xf - -C "$at" --wildcards '*.bib' &&
+    mkdir -p var/outside && find "$at" -name '*.bib' -exec cp {} var/outside/ \; ; } >/dev/null 2>&1 || die "They could not be had: $how"
+  rm -rf "$at"
+}

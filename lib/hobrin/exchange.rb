@@ -1,7 +1,53 @@
 # frozen_string_literal: true
 
 module Hobrin
-  # Open formats in and out. No stage knows of them.
+  # Records in and out of open formats. No stage knows them.
+  #
+  # Reading goes entry by entry, so that a file may be as large as it likes and one bad entry spoils no other. Each
+  # format has Entries (cuts a stream into entries), Reader (one entry to a Record) and Writer.
   module Exchange
+    SAMPLE_NOTE = "Made-up sample record of Hobrin: nobody and nothing in it is real."
+
+    FORMATS = { csl: CslJson, ris: Ris, bibtex: Bibtex }.freeze
+
+    class << self
+      # sample :: the first bytes of a file. Gives a name of FORMATS, or nil; a guess from the text alone.
+      def detect(sample)
+        text = Utf8.of(sample).delete_prefix("\u{FEFF}").lstrip
+        return :csl if text.start_with?("[", "{")
+        return :ris if text.match?(/^TY {1,2}-/)
+
+        :bibtex if text.match?(/^\s*@\s*\w+\s*[{(]/)
+      end
+
+      # Reads records one by one.
+      #
+      # io :: read as bytes, from its beginning; format :: a name of FORMATS; skip :: entries at the front to pass over
+      # Yields each entry's place from 1, and its Record, or a Refusal that says why there is none.
+      def each(io, format:, skip: 0)
+        reader = FORMATS.fetch(format)::Reader.new
+        FORMATS.fetch(format)::Entries.each(io) do |entry|
+          next if entry.place <= skip && !reader.needs?(entry)
+
+          result = entry.reason ? Refusal.of(entry, entry.reason) : record(reader, entry)
+          yield entry.place, result if result && entry.place > skip
+        end
+      end
+
+      # All of a text at once: [Array of Record, Array of Refusal].
+      def read(text, format:)
+        results = []
+        each(StringIO.new(text.b), format:) { |_, result| results << result }
+        results.partition { |result| result.is_a?(Records::Record) }
+      end
+
+      private
+
+      def record(reader, entry)
+        reader.call(Utf8.of(entry.text))
+      rescue InputError, ArgumentError, TypeError, NoMethodError => e
+        Refusal.of(entry, e.is_a?(NoMethodError) || e.is_a?(TypeError) ? "a field is not of the kind it should be" : e.message)
+      end
+    end
   end
 end

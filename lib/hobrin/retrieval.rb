@@ -3,15 +3,18 @@
 module Hobrin
   # From a tree to the exact set of records, and what can be said of that set.
   #
-  # An Index answers the leaves; any object will do that keeps this contract, each giving a RecordSet:
+  # An Index answers the leaves; any object will do that keeps this contract, each giving a RecordSet unless
+  # it says otherwise:
   #
   #   everything           :: all records
-  #   words(Words)         :: records whose chosen fields hold the words
-  #   heading(label, main) :: records with exactly this heading, as a main topic only if `main`
+  #   words(Words)         :: records of which a chosen field holds the words
+  #   near(Near)           :: records of which a chosen field holds the two sides near each other
+  #   author(Author), identifier(Identifier)
+  #   facet(name, values)  :: records that have any of these values; names and values as in Facets
+  #   values(name)         :: the values of a facet that any record has: an Array of String, sorted
+  #   sets(name)           :: Hash of each value of a facet to its RecordSet
   #   not_indexed          :: records that have no heading yet
-  #   unstated(limit)      :: records that say nothing a limit could go by: :type, :age or :dates
-  #   facet(name, value)   :: records with this value: :type, :age or :year (an Integer)
-  #   years                :: the years that records were published in, sorted
+  #   unstated(limit)      :: records that say nothing a limit could go by
   #
   # spec/contracts/index.rb runs the contract against any Index.
   module Retrieval

@@ -1,21 +1,25 @@
 # frozen_string_literal: true
 
-require "set"
-
 module Hobrin
   # The headings of a library and how they hang together. A heading may have several broader ones, so
   # "narrower" means everything below it, through every branch.
   #
-  # Raises InputError when a broader or related heading does not exist, when a name leads to two
-  # headings, or when headings are broader than themselves in a circle; the heading is named.
+  # Raises InputError when they do not hang together (see Integrity); each heading at fault is named.
   class Thesaurus
     attr_reader :headings
 
+    MOST_ERRORS_SAID = 10
+    private_constant :MOST_ERRORS_SAID
+
     # headings :: Array of Thesaurus::Heading
-    def initialize(headings)
+    # checked  :: that they are known to hang together, as those that a library gives back are
+    def initialize(headings, checked: false)
+      refuse(headings) unless checked
       @headings = headings.sort_by(&:label).freeze
       @by_label = @headings.to_h { |heading| [heading.label, heading] }.freeze
-      @by_name = names_of(@headings).freeze
+      @by_uri = @headings.to_h { |heading| [heading.uri, heading] }.tap { |all| all.delete(nil) }.freeze
+      @by_name = by_name.freeze
+      @longest_name = @by_name.keys.map { |name| name.count(" ") + 1 }.max || 0
       @children = children_of(@headings).freeze
       @closure = Closure.new(@children).call
       @look_up = LookUp.new(@headings)
@@ -27,10 +31,20 @@ module Hobrin
     # The heading with exactly this preferred label, or nil.
     def heading(label) = @by_label[label]
 
-    # The heading that a name leads to, by label or also-called name, folded; or nil.
+    # The heading with this URI, or nil.
+    def at(uri) = @by_uri[uri]
+
+    # The heading that a name leads to, by label or also-called name, folded; or nil. A label goes before an
+    # also-called name.
     #
     #   thesaurus.named("acute confusion").label # => "Delirium"
-    def named(name) = @by_name[Text::Tokens.of(name)]
+    def named(name) = @by_name[Text::Tokens.line(name)]
+
+    # Every label and also-called name.
+    def names = headings.flat_map(&:names)
+
+    # The most words that any name has: how far a reader of free typing must look ahead.
+    attr_reader :longest_name
 
     # Labels directly below a heading, sorted.
     def children(label) = @children.fetch(label, [].freeze)
@@ -41,37 +55,45 @@ module Hobrin
 
     def narrower?(label) = with_narrower(label).size > 1
 
-    # Headings for what a person typed, best first; see LookUp.
-    def look_up(typed, limit: 8) = @look_up.call(typed, limit:)
+    # Labels of the headings that are related, whichever of the two says so (SKOS S23: it goes both ways); sorted.
+    def related(label)
+      said = @by_label[label]&.related || []
+      (said + headings.select { |heading| heading.related.include?(label) }.map(&:label)).uniq.sort
+    end
 
-    # The most words that any name has: how far a reader of free typing must look ahead.
-    def longest_name = @by_name.keys.map(&:size).max || 0
+    # Every place that a heading has: an Array of paths, each an Array of labels from the top down to it.
+    #
+    #   thesaurus.places("Delirium") # => [["Conditions", "Confusion", "Delirium"], ["Conditions", "Complications", …]]
+    def places(label)
+      above = @by_label[label]&.broader || []
+      above.empty? ? [[label]] : above.flat_map { |broader| places(broader).map { |path| [*path, label] } }
+    end
+
+    # Headings for what a person typed, best first; see LookUp.
+    def look_up(typed, limit: 8, way: :ranked) = @look_up.call(typed, limit:, way:)
 
     private
 
-    def names_of(headings)
-      headings.each_with_object({}) do |heading, names|
-        heading.names.each do |name|
-          key = Text::Tokens.of(name)
-          other = names[key]
-          refuse("“#{name}” leads to both #{other.label} and #{heading.label}.") if other && other != heading
+    def refuse(headings)
+      errors = Integrity.new(headings).errors
+      return if errors.empty?
 
-          names[key] = heading
-        end
+      more = errors.size > MOST_ERRORS_SAID ? " And #{errors.size - MOST_ERRORS_SAID} more." : ""
+      raise InputError, { thesaurus: errors.first(MOST_ERRORS_SAID).join(" ") + more }
+    end
+
+    # Labels are written last, so that they win.
+    def by_name
+      also = @headings.reverse.flat_map { |heading| heading.also_called.map { |name| [name, heading] } }
+      [*also, *@headings.map { |heading| [heading.label, heading] }].to_h do |name, heading|
+        [Text::Tokens.line(name), heading]
       end
     end
 
     def children_of(headings)
       children = headings.to_h { |heading| [heading.label, []] }
-      headings.each do |heading|
-        heading.broader.each { |above| children.fetch(above) { missing(heading, above) } << heading.label }
-        heading.related.each { |label| @by_label.key?(label) || missing(heading, label) }
-      end
+      headings.each { |heading| heading.broader.each { |above| children.fetch(above) << heading.label } }
       children.transform_values(&:freeze)
     end
-
-    def missing(heading, label) = refuse("#{heading.label} names “#{label}”, which is no heading here.")
-
-    def refuse(message) = raise(InputError, { thesaurus: message })
   end
 end

@@ -6,7 +6,7 @@ RSpec.describe Hobrin::Strategy do
   end
 
   it "says what is wrong with a term" do
-    { "" => /Write a word/, "?!" => /Write a word/, "ea*" => /at least 3 letters/, "*plug" => /only at the end/,
+    { "" => /Write a word/, "!" => /Write a word/, "ea*" => /at least 3 letters/, "*plug" => /at least 3 letters/, "a ** b" => /letters beside/,
       "x" * 121 => /120 characters/ }
       .each do |typed, message|
       expect { words(typed) }.to raise_error(Hobrin::InputError, message)
@@ -15,33 +15,38 @@ RSpec.describe Hobrin::Strategy do
   end
 
   it "writes one canonical CQL for equal trees, always with its parentheses" do
-    tree = described_class::AllOf.of([described_class::AnyOf.of([words("Sleep*"),
-                                                                 described_class::Heading.new(label: 'Say "ah"',
-                                                                                              main: true)]),
-                                      described_class::Except.new(kept: words("ear plug", fields: %i[title abstract]),
-                                                                  taken: words("rats")),
-                                      described_class::Dates.new(from_year: 2016)])
-    expect(described_class::CqlWriter.call(tree)).to eq(
-      '((hobrin.text = "sleep*" or dc.subject =/hobrin.narrower/hobrin.main "Say \\"ah\\"") and ' \
-      '((dc.title adj "ear plug" or dc.description adj "ear plug") not hobrin.text = "rats") and dc.date >= 2016)'
+    heading = described_class::Heading.new(label: 'Say "ah"', main: true, aspects: ["nursing"])
+    tree = described_class::AllOf.of(
+      [described_class::AnyOf.of([words("Sleep*"), heading]),
+       described_class::Except.new(kept: words("ear plug", fields: %i[title abstract]), taken: words("rats")),
+       described_class::Near.new(left: "ear", right: "night", distance: 3, ordered: true, fields: [:title]),
+       described_class::Dates.years(from_year: 2016)]
+    )
+    expect(described_class::Cql.write(tree)).to eq(
+      '((hobrin.text = "sleep*" or dc.subject =/hobrin.narrower/hobrin.main/hobrin.aspect="nursing" "Say \\"ah\\"") and ' \
+      '((dc.title adj "ear plug" or dc.description adj "ear plug") not hobrin.text = "rats") and ' \
+      '(dc.title = "ear" prox/unit=word/distance<=3/ordered dc.title = "night") and dc.date >= 2016)'
     )
   end
 
   it "keeps trees flat, equal by content and frozen" do
     one, two, three = %w[sleep noise light].map { |word| words(word) }
     nested = described_class::AnyOf.of([one, described_class::AnyOf.of([two, three]), one])
-    expect(nested).to eq(described_class::AnyOf.new(parts: [one, two, three]))
-    expect(nested.hash).to eq(described_class::AnyOf.new(parts: [one, two, three]).hash)
+    expect(nested).to eq(described_class::AnyOf.of([one, two, three]))
+    expect(nested.parts).to eq([one, two, three])
+    expect(nested.hash).to eq(described_class::AnyOf.of([one, two, three]).hash)
     expect([nested, nested.parts, one.text]).to all(be_frozen)
     expect(described_class::AnyOf.of([one])).to eq(one)
+    halves = %i[title abstract keywords].map { |field| words("sleep", fields: [field]) }
+    expect(described_class::AnyOf.of([*halves, two])).to eq(described_class::AnyOf.of([one, two]))
   end
 
   it "refuses limits and years that cannot be" do
     expect { described_class::Limit.new(name: :type, values: ["rumour"]) }.to raise_error(Hobrin::InputError, /rumour/)
     expect do
-      described_class::Dates.new(from_year: 2026, to_year: 2016)
+      described_class::Dates.years(from_year: 2026, to_year: 2016)
     end.to raise_error(Hobrin::InputError, /before 2026/)
-    expect { described_class::Dates.new(from_year: "MMXVI") }.to raise_error(Hobrin::InputError, /such as 2016/)
-    expect { described_class::Dates.new }.to raise_error(Hobrin::InputError, /at least one year/)
+    expect { described_class::Dates.years(from_year: "MMXVI") }.to raise_error(Hobrin::InputError, /such as 2016/)
+    expect { described_class::Dates.years }.to raise_error(Hobrin::InputError, /at least one year/)
   end
 end

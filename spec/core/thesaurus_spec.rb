@@ -17,15 +17,19 @@ RSpec.describe Hobrin::Thesaurus do
   end
 
   it "names what does not hang together" do
-    expect do
-      described_class.new([a_heading("A", broader: ["B"]),
-                           a_heading("B", broader: ["A"])])
-    end.to raise_error(Hobrin::InputError, /A > B > A/)
-    expect { described_class.new([a_heading("A", broader: ["Nowhere"])]) }.to raise_error(Hobrin::InputError, /Nowhere/)
-    expect do
-      described_class.new([a_heading("A", also_called: ["x"]),
-                           a_heading("X")])
-    end.to raise_error(Hobrin::InputError, /leads to both/)
+    broken = { [a_heading("A", broader: ["B"]), a_heading("B", broader: ["A"])] => /lies below itself: A < B < A/,
+               [a_heading("A", broader: ["Nowhere"])] => /Nowhere/, [a_heading("A"), a_heading("a")] => /label of two headings/,
+               [a_heading("A", broader: ["B"]), a_heading("B", related: ["A"])] => /S27/ }
+    broken.each { |headings, message| expect { described_class.new(headings) }.to raise_error(Hobrin::InputError, message) }
+    shared = [a_heading("A", also_called: ["x"]), a_heading("B", also_called: ["X"])]
+    expect(described_class::Integrity.new(shared).warnings).to eq(["“x” leads to A and B."])
+    expect(described_class.new(shared).named("x").label).to eq("A")
+  end
+
+  it "knows every place of a heading, and both ends of what is related" do
+    expect(thesaurus.places("Delirium")).to eq([%w[Conditions Confusion Delirium], %w[Conditions Complications Delirium]])
+    pair = described_class.new([a_heading("A", related: ["B"]), a_heading("B"), a_heading("C", related: ["B"])])
+    expect(pair.related("B")).to eq(%w[A C])
   end
 
   it "ranks what is typed: label, also called, inside, definition" do
@@ -34,6 +38,8 @@ RSpec.describe Hobrin::Thesaurus do
     expect(found.call("Acute conf")).to eq([["Delirium", "acute confusion"]])
     expect(found.call("attention")).to eq([%w[Delirium Delirium]])
     expect(found.call("(*)")).to eq([])
+    expect(thesaurus.look_up("onfus", way: :contains).map { |match| match.heading.label }).to eq(%w[Confusion])
+    expect(thesaurus.look_up("con", way: :begins).map { |match| match.heading.label }).to eq(%w[Confusion Conditions])
   end
 
   it "reads free typing by the longest name, and the rest as words" do

@@ -4,7 +4,7 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
   let(:add) { Hobrin::Services::AddTerms.new(context) }
 
   it "gives back the very inquiry that was written, for any search" do
-    strategies = RandomStrategies.new(26, context.library.thesaurus)
+    strategies = RandomStrategies.new(26, context.library.thesaurus, SampleHome.records)
     40.times do
       blocks = %w[I P].map { |letter| strategies.block(letter) }
       inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits: strategies.limits,
@@ -51,7 +51,7 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
   end
 
   it "keeps the decisions of an inquiry whose search no longer finds the paper" do
-    Hobrin::Services::ChangeLimits.new(context).put(1, Hobrin::Strategy::Dates.new(from_year: 2026))
+    Hobrin::Services::ChangeLimits.new(context).put(1, Hobrin::Strategy::Dates.years(from_year: 2026))
     flow = Hobrin::Services::ReadBrief.new(context).call(Hobrin::Services::ReadInquiry.new(context).call(1)).flow
     expect([flow.kept, flow.kept_outside]).to eq([0, 6])
   end

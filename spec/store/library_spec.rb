@@ -4,13 +4,13 @@ RSpec.describe Hobrin::Store::Library do
   let(:records) { Hobrin::Demo::SampleLibrary.new.records }
   let(:csl) { Hobrin::Exchange::CslJson::Writer.call(records, sample: true) }
 
+  def import(context, text, **rest, &) = Hobrin::Services::ImportRecords.new(context).call(StringIO.new(text), **rest, &)
+  def csl_of(*some) = Hobrin::Exchange::CslJson::Writer.call(some)
+
   it "imports a file as often as one likes and holds each record once, unchanged" do
     with_home do |context|
-      import = Hobrin::Services::ImportRecords.new(context)
-      expect(import.call(csl).to_h).to include(added: records.size, known: 0, refused: [])
-      version = context.library.version
-      expect(import.call(csl).to_h).to include(added: 0, known: records.size)
-      expect(context.library.version).not_to eq(version)
+      expect(import(context, csl).to_h).to include(added: records.size, known: 0, refused: 0, format: :csl)
+      expect(import(context, csl).to_h).to include(added: 0, known: records.size, refused: 0)
       expect(context.library.records_by_id(records.map(&:id))).to eq(records)
       expect(context.library.index.everything.size).to eq(records.size)
     end
@@ -18,11 +18,9 @@ RSpec.describe Hobrin::Store::Library do
 
   it "answers for records that came later, too" do
     with_home do |context|
-      import = Hobrin::Services::ImportRecords.new(context)
       context.evaluator
-      [[a_record(id: "a", title: "Earplugs", published: "2026")],
-       [a_record(id: "b", title: "More earplugs")]].each do |some|
-        import.call(Hobrin::Exchange::CslJson::Writer.call(some))
+      [a_record(id: "a", title: "Earplugs", published: "2026"), a_record(id: "b", title: "More earplugs")].each do |one|
+        import(context, csl_of(one))
         expect(context.evaluator.count(words("earplug*"))).to eq(context.library.size)
       end
       expect(context.library.index.unstated(:dates).to_a).to eq([2])
@@ -31,17 +29,54 @@ RSpec.describe Hobrin::Store::Library do
   end
 
   it "takes the good entries of a bad file and says which were refused, and why" do
-    items = [{ "id" => "1", "title" => "Good" }, { "id" => "2" }, "nonsense",
-             { "id" => "3", "title" => "T", "author" => 7 }]
+    items = [{ "id" => "1", "title" => "Good" }, { "id" => "2" }, "nonsense", { "id" => "3", "title" => "T", "author" => 7 },
+             { "id" => "1", "title" => "Quite another" }, { "id" => "1", "title" => "GOOD" }]
     with_home do |context|
-      outcome = Hobrin::Services::ImportRecords.new(context).call(JSON.generate(items))
-      expect([outcome.added, outcome.refused.map(&:place)]).to eq([1, [2, 3, 4]])
-      expect(outcome.refused.first.reason).to include("title")
-      ["{", "{}", "[1,"].each do |text|
-        expect do
-          Hobrin::Services::ImportRecords.new(context).call(text)
-        end.to raise_error(Hobrin::InputError)
-      end
+      outcome = import(context, JSON.generate(items))
+      expect([outcome.added, outcome.known, outcome.refusals.map(&:place)]).to eq([1, 1, [2, 3, 4, 5]])
+      expect(outcome.refusals.map(&:reason)).to match([/title/, /not a CSL item/, /not of the kind/, /belongs to another/])
+      ["", "what is this"].each { |text| expect { import(context, text) }.to raise_error(Hobrin::InputError, /nothing|none of the formats/) }
+    end
+  end
+
+  it "goes on where an import was stopped, and ends with the same library" do
+    many = Array.new(5_000) { |place| a_record(id: "r#{place}", title: "Paper #{place}", published: "20#{10 + (place % 9)}", types: ["guideline"]) }
+    text = csl_of(*many)
+    with_home do |context|
+      stop = Class.new(StandardError)
+      expect { import(context, text) { |entries, _| raise stop if entries == 4_000 } }.to raise_error(stop)
+      expect(context.library.size).to eq(4_000)
+      outcome = import(context, text)
+      expect([outcome.resumed, outcome.added, context.library.size]).to eq([4_000, 1_000, 5_000])
+      expect(context.library.index.facet(:type, ["guideline"]).size).to eq(5_000)
+      expect(import(context, text).to_h).to include(resumed: 0, added: 0, known: 5_000)
+    end
+  end
+
+  it "links records that are the same paper and hides none of them" do
+    author = [Hobrin::Records::Author.new(family: "Zorvane", given: "Ada")]
+    one = a_record(id: "1", title: "Sleep and light", doi: "10.5555/s", published: "2020", authors: author, pages: "1-9")
+    with_home do |context|
+      import(context, csl_of(one, a_record(id: "x", title: "Other", doi: "10.5555/o")))
+      outcome = import(context, csl_of(one.with(id: "2", doi: "https://doi.org/10.5555/S"), one.with(id: "3", doi: nil, title: "Sleep & light"),
+                                       one.with(id: "4", doi: nil, title: "Sleep -- and Light"), one.with(id: "5", doi: "10.5555/t")))
+      expect([outcome.added, outcome.doubles, context.library.size]).to eq([4, 2, 6])
+      expect(context.library.doubles.within(context.library.index.everything)).to eq(3 => 1, 5 => 1)
+    end
+  end
+
+  it "files keywords that are headings under them, and headings under their preferred labels" do
+    headings = [a_heading("Sleep", aspects: ["nursing"]), a_heading("Delirium", also_called: ["acute confusion"])]
+    ris = "TY  - JOUR\nTI  - One\nKW  - *acute confusion\nKW  - Sleep/nursing\nKW  - sleep\nKW  - ear plugs\nER  -\n"
+    with_home do |context|
+      Hobrin::Services::ImportThesaurus.new(context).call(headings)
+      expect(import(context, ris).format).to eq(:ris)
+      stated = a_record(id: "b", headings: [Hobrin::Records::Indexing.new(label: "Acute Confusion"), Hobrin::Records::Indexing.new(label: "Nowhere")])
+      expect(import(context, csl_of(stated)).strange).to eq("Nowhere" => 1)
+      one, two = context.library.newest(context.library.index.everything, limit: 2)
+      expect([one.headings.map { |head| [head.label, head.main, head.aspects] }, one.keywords])
+        .to eq([[["Delirium", true, []], ["Sleep", false, ["nursing"]]], ["sleep", "ear plugs"]])
+      expect(two.headings.map(&:label)).to eq(%w[Delirium Nowhere])
     end
   end
 

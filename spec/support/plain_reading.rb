@@ -2,41 +2,111 @@
 
 # The slow and obvious way: what a strategy means, read off records one by one with nothing but Ruby's own
 # strings and arrays. Shares no code with the core, so that the two can disagree.
-module PlainReading
-  module_function
+class PlainReading
+  LISTS = { type: :types, age: :ages, sex: :sex, species: :species }.freeze
 
-  # Kept for each text, since the same ones are read thousands of times.
-  def spread(text)
-    @spread ||= {}
-    @spread[text] ||= text.to_s.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase
-                          .gsub(/[^\p{L}\p{N}]+/, " ").strip.then { |plain| " #{plain} " }
+  # records :: Array of Record, numbered from 1 in that order; headings :: Array of Thesaurus::Heading
+  def initialize(records, headings)
+    @records = records
+    @below = headings.to_h { |one| [one.label, headings.select { |other| other.broader.include?(one.label) }.map(&:label)] }
+    @words = {}
+    @patterns = {}
   end
 
-  def words?(record, leaf)
-    wanted = " #{leaf.text.delete_suffix("*")}#{" " unless leaf.text.end_with?("*")}"
-    texts = { title: [record.title], abstract: [record.abstract], keywords: record.keywords }
-    leaf.fields.any? { |field| texts.fetch(field).any? { |text| spread(text).include?(wanted) } }
-  end
+  # The numbers of the records that a tree finds.
+  def call(tree) = @records.each_index.filter_map { |place| place + 1 if match?(@records[place], tree) }
 
-  # narrower :: Hash of label to labels below it, direct ones only
-  def match?(record, tree, narrower)
+  def match?(record, tree)
     case tree
-    when Hobrin::Strategy::AnyOf then tree.parts.any? { |part| match?(record, part, narrower) }
-    when Hobrin::Strategy::AllOf then tree.parts.all? { |part| match?(record, part, narrower) }
-    when Hobrin::Strategy::Except then match?(record, tree.kept, narrower) && !match?(record, tree.taken, narrower)
-    when Hobrin::Strategy::Words then words?(record, tree)
-    when Hobrin::Strategy::Heading then heading?(record, tree, narrower)
-    when Hobrin::Strategy::Limit then record.public_send({ type: :types,
-                                                           age: :ages }.fetch(tree.name)).intersect?(tree.values)
-    when Hobrin::Strategy::Dates then !record.year.nil? && record.year.between?(tree.from_year || 0,
-                                                                                tree.to_year || 9999)
+    when Hobrin::Strategy::AnyOf then tree.parts.any? { |part| match?(record, part) }
+    when Hobrin::Strategy::AllOf then tree.parts.all? { |part| match?(record, part) }
+    when Hobrin::Strategy::Except then match?(record, tree.kept) && !match?(record, tree.taken)
+    when Hobrin::Strategy::Words then texts(record, tree).any? { |text| text.match?(pattern(tree.text)) }
+    when Hobrin::Strategy::Near then texts(record, tree).any? { |text| near?(text, tree) }
+    when Hobrin::Strategy::Heading then heading?(record, tree)
+    when Hobrin::Strategy::Limit then limit?(record, tree)
+    when Hobrin::Strategy::Dates then date?(tree.name == :dates ? record.published : record.added, tree)
+    when Hobrin::Strategy::Author then record.authors.any? { |author| author?(author, tree) }
+    when Hobrin::Strategy::Journal then record.journal == tree.name
+    when Hobrin::Strategy::Identifier then [record.id, record.doi].compact.map(&:downcase).include?(tree.value)
+    when Hobrin::Strategy::Everything then true
     end
   end
 
-  def heading?(record, leaf, narrower)
-    labels = leaf.narrower ? below(leaf.label, narrower) : [leaf.label]
-    record.headings.any? { |one| labels.include?(one.label) && (one.main || !leaf.main) }
+  # Labels of a heading and everything below it.
+  def below(label) = [label, *@below.fetch(label, []).flat_map { |child| below(child) }]
+
+  private
+
+  # The words of a text with one space around each. Kept, since the same texts are read thousands of times.
+  def spread(text)
+    @words[text] ||= text.to_s.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase.gsub(/[^\p{L}\p{N}]+/, " ").strip.then { |plain| " #{plain} " }
   end
 
-  def below(label, narrower) = [label, *narrower.fetch(label, []).flat_map { |child| below(child, narrower) }]
+  def texts(record, leaf)
+    all = { title: [record.title], abstract: [record.abstract], keywords: record.keywords,
+            headings: record.headings.map(&:label) }
+    leaf.fields.flat_map { |field| all.fetch(field) }.map { |text| spread(text) }
+  end
+
+  # A phrase as it must stand in a spread text.
+  def pattern(phrase)
+    @patterns[phrase] ||= / (?=#{Regexp.escape(phrase).gsub("\\ ", " ").gsub("\\*", "[^ ]*").gsub("\\?", "[^ ]")} )/
+  end
+
+  # Places, counted in words, at which the phrase begins.
+  def starts(text, phrase)
+    found = []
+    text.scan(pattern(phrase)) { found << text[0...Regexp.last_match.begin(0)].count(" ") }
+    found
+  end
+
+  def near?(text, leaf)
+    lefts, rights = [leaf.left, leaf.right].map { |side| starts(text, side).map { |at| [at, at + side.split.size] } }
+    lefts.product(rights).any? do |left, right|
+      between = [right[0] - left[1], left[0] - right[1]]
+      leaf.ordered ? between[0].between?(0, leaf.distance - 1) : between.max < leaf.distance
+    end
+  end
+
+  def heading?(record, leaf)
+    labels = leaf.narrower ? below(leaf.label) : [leaf.label]
+    record.headings.any? do |one|
+      labels.include?(one.label) && (one.main || !leaf.main) && (leaf.aspects.empty? || (one.aspects & leaf.aspects).any?)
+    end
+  end
+
+  def limit?(record, leaf)
+    said = case leaf.name
+           when :language then [record.language]
+           when :place then [record.country]
+           when :flag then flags(record)
+           else record.public_send(LISTS.fetch(leaf.name))
+           end
+    (said & leaf.values).any?
+  end
+
+  def flags(record)
+    [*record.flags, (record.abstract.to_s.empty? ? nil : "has abstract"), ("nurse author" if record.authors.any?(&:nurse)),
+     ("nurse first author" if record.authors.any? && record.authors[0].nurse)]
+  end
+
+  def date?(date, leaf)
+    return false if date.nil?
+
+    [[leaf.from, 1], [leaf.to, -1]].all? do |bound, sign|
+      next true if bound.nil?
+
+      one, two = [date, bound].map { |text| text.split("-").map(&:to_i) }
+      exact = [one.size, two.size].min
+      (one.first(exact) <=> two.first(exact)) * sign >= 0
+    end
+  end
+
+  def author?(author, leaf)
+    family = spread(author.family).strip
+    stem = leaf.family.delete_suffix("*")
+    letters = author.given.to_s.split(/[\s.-]+/).map { |part| spread(part).strip[0] }.join
+    (leaf.family == stem ? family == stem : family.start_with?(stem)) && letters.start_with?(leaf.initials)
+  end
 end

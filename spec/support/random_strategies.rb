@@ -1,58 +1,91 @@
 # frozen_string_literal: true
 
-# Random strategies over the words, headings and facets that the sample library really has.
+# Random strategies over the words, headings and facets that a library really has.
 class RandomStrategies
-  TYPED = ["earplug*", "ear plugs", "eye mask*", "sleep*", "deliri*", "intensive care", "randomised", "randomized",
-           "confusion",
-           "usual care", "music", "zebra", "noise"].freeze
+  TYPED = ["earplug*", "ear plugs", "eye mask*", "sleep*", "deliri*", "intensive care", "randomised", "randomi?ed",
+           "confusion", "usual care", "music", "zebra", "noise", "int*ve care", "pati*ts", "s??ep qual*"].freeze
+  NEAR = ["sleep", "earplug*", "intensive care", "noise", "delirium", "eye mask*", "patients", "care", "night"].freeze
+  S = Hobrin::Strategy
 
-  def initialize(seed, thesaurus)
+  # records :: some that the library holds, for names of authors, journals and the like
+  def initialize(seed, thesaurus, records)
     @random = Random.new(seed)
     @labels = thesaurus.headings.map(&:label)
+    @records = records
   end
 
-  def tree(depth = 3)
-    return leaf if depth.zero? || @random.rand < 0.3
+  # A tree of leaves that the block gives, of any leaf without one.
+  def tree(depth = 3, &leaf)
+    return leaf ? yield : any_leaf if depth.zero? || @random.rand < 0.3
 
     case @random.rand(3)
-    when 0 then Hobrin::Strategy::AnyOf.of(Array.new(@random.rand(1..4)) { tree(depth - 1) })
-    when 1 then Hobrin::Strategy::AllOf.of(Array.new(@random.rand(1..3)) { tree(depth - 1) })
-    else Hobrin::Strategy::Except.new(kept: tree(depth - 1), taken: tree(depth - 1))
+    when 0 then S::AnyOf.of(Array.new(@random.rand(1..4)) { tree(depth - 1, &leaf) })
+    when 1 then S::AllOf.of(Array.new(@random.rand(1..3)) { tree(depth - 1, &leaf) })
+    else S::Except.new(kept: tree(depth - 1, &leaf), taken: tree(depth - 1, &leaf))
     end
   end
 
-  def leaf
-    case @random.rand(5)
-    when 0, 1 then Hobrin::Strategy::Words.read(pick(TYPED), fields: some(Hobrin::Strategy::Words::FIELDS.keys))
-    when 2, 3 then Hobrin::Strategy::Heading.new(label: pick(@labels), narrower: coin, main: coin)
-    else limit
+  def any_leaf
+    case @random.rand(8)
+    when 0, 1 then words
+    when 2 then heading
+    when 3 then near
+    when 4, 5 then limit
+    else named
     end
+  end
+
+  def words = S::Words.read(pick(TYPED), fields: some(S::Words::FIELDS.keys))
+
+  def near
+    S::Near.new(left: pick(NEAR), right: pick(NEAR), distance: @random.rand(1..12), ordered: coin, fields: some(S::Words::FIELDS.keys))
+  end
+
+  def heading
+    with = @records.flat_map(&:headings).select { |one| one.aspects.any? }
+    return S::Heading.new(label: pick(@labels), narrower: coin, main: coin) if with.empty? || coin
+
+    one = pick(with)
+    S::Heading.new(label: one.label, narrower: coin, main: coin, aspects: some(one.aspects))
   end
 
   def limit
-    name = pick(%i[type age dates])
-    return Hobrin::Strategy::Limit.new(name:,
-                                       values: some(Hobrin::Strategy::Limit::KNOWN.fetch(name))) unless name == :dates
+    case @random.rand(4)
+    when 0 then dates
+    when 1 then S::Limit.new(name: :place, values: [@records.filter_map(&:country).then { |all| pick(all) }])
+    else
+      name = pick(S::Limit::KNOWN.keys)
+      S::Limit.new(name:, values: some(S::Limit::KNOWN.fetch(name)))
+    end
+  end
 
-    from, to = Array.new(2) { @random.rand(2004..2026) }.minmax
-    Hobrin::Strategy::Dates.new(from_year: from, to_year: to)
+  def dates
+    ends = Array.new(2) { ["#{@random.rand(2004..2026)}", "-%02d" % @random.rand(1..12), "-%02d" % @random.rand(1..28)].first(@random.rand(1..3)).join }.sort
+    ends[@random.rand(2)] = nil if @random.rand < 0.3
+    S::Dates.new(name: pick(S::Dates::NAMES), from: ends[0], to: ends[1])
+  end
+
+  def named
+    record = pick(@records)
+    author = pick(record.authors)
+    case @random.rand(5)
+    when 0 then S::Author.read(pick([author.family, "#{author.family}, #{author.given}", "#{author.family[0, 4]}*"]))
+    when 1 then S::Journal.new(name: record.journal)
+    when 2 then S::Identifier.read(record.doi.upcase)
+    when 3 then S::Everything.new
+    else S::Limit.new(name: :language, values: %w[eng fra])
+    end
   end
 
   def block(letter)
     terms = Array.new(@random.rand(1..6)) do |id|
-      Hobrin::Strategy::Term.new(id:, leaf: words_or_heading, crossed_out: (@random.rand < 0.2 ? "" : nil))
+      S::Term.new(id:, leaf: coin ? words : heading, crossed_out: (@random.rand < 0.2 ? "" : nil))
     end
-    Hobrin::Strategy::Block.new(letter:, terms:)
+    S::Block.new(letter:, terms:)
   end
 
   def limits
     Array.new(@random.rand(0..3)) { limit }.uniq(&:name).map { |leaf| Hobrin::Narrowing::PlacedLimit.new(leaf:, on: @random.rand < 0.8) }
-  end
-
-  private
-
-  def words_or_heading
-    loop { leaf.then { |found| return found unless found.respond_to?(:values) || found.respond_to?(:from_year) } }
   end
 
   def pick(list) = list[@random.rand(list.size)]

@@ -20,6 +20,9 @@ module SampleHome
   # The records of the sample file, read with nothing of Hobrin: plain Hashes.
   def self.plain_records = @plain_records ||= JSON.parse(Hobrin::Demo::Sample.csl)
 
+  # The same records as values of the core, in the order in which the library numbers them.
+  def self.records = @records ||= plain_records.map { |item| Hobrin::Exchange::CslJson::Reader.item(item) }
+
   def self.included(base)
     base.after { FileUtils.rm_rf(@home) if @home }
   end

@@ -28,7 +28,7 @@ module Hobrin
           name = fields.one_of(:limit, %i[type age dates]) or raise InputError, { limit: "There is no such limit." }
           return Strategy::Limit.new(name:, values: fields.list(:values)) unless name == :dates
 
-          Strategy::Dates.new(from_year: fields.number(:from_year), to_year: fields.number(:to_year))
+          Strategy::Dates.years(from_year: fields.number(:from_year), to_year: fields.number(:to_year))
         end
 
         def self.change(service, id, fields)

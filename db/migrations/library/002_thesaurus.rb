@@ -6,6 +6,8 @@ Sequel.migration do
       String :label, primary_key: true
       String :definition, text: true, null: false
       Integer :added
+      String :uri
+      String :notation
     end
 
     # kind: also_called, broader, related, aspect; place keeps the order they were given in.

@@ -25,7 +25,7 @@ module Hobrin
       # The whole search as one CQL text; "" when nothing is searched.
       def cql
         trees = [*@blocks.map { |step| step.source.tree }, *@limits.map { |step| step.source.leaf }]
-        trees.empty? ? "" : Strategy::CqlWriter.call(Strategy::AllOf.of(trees))
+        trees.empty? ? "" : Strategy::Cql.write(Strategy::AllOf.of(trees))
       end
 
       private
@@ -33,7 +33,7 @@ module Hobrin
       # Gives the number of the block's own line.
       def block_lines(block)
         first = @lines.size + 1
-        block.in_use.each { |term| add(:term, term.label, Strategy::CqlWriter.call(term.leaf), @evaluator.count(term.leaf)) }
+        block.in_use.each { |term| add(:term, term.label, Strategy::Cql.write(term.leaf), @evaluator.count(term.leaf)) }
         name = "#{block.letter}: #{@question.element(block.letter).name}"
         add(:block, name, first == @lines.size ? "line #{first}" : "any of #{first} to #{@lines.size}",
             @evaluator.count(block.tree))
@@ -42,7 +42,7 @@ module Hobrin
       def limit_line(step)
         leaf = step.source.leaf
         name = "#{Narrowing::Wording::NAMES.fetch(leaf.name)}: #{Narrowing::Wording.of(leaf)}"
-        add(:limit, name, "#{@lines.size} and #{Strategy::CqlWriter.call(leaf)}", step.size)
+        add(:limit, name, "#{@lines.size} and #{Strategy::Cql.write(leaf)}", step.size)
       end
 
       def add(kind, name, rule, count)

@@ -2,9 +2,12 @@
 
 module Hobrin
   module Exchange
-    # CSL-JSON in and out.
+    # CSL-JSON, the input format of citation processors (schema 1.0). What CSL has no field for stands under
+    # `custom`.
     module CslJson
-      SAMPLE_NOTE = "Made-up sample record of Hobrin: nobody and nothing in it is real."
+      NAME = "CSL-JSON"
+      EXTENSION = "json"
+      TYPE = "application/vnd.citationstyles.csl+json"
     end
   end
 end

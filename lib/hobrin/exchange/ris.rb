@@ -4,7 +4,9 @@ module Hobrin
   module Exchange
     # RIS, the tagged format that reference managers share.
     module Ris
-      SAMPLE_NOTE = CslJson::SAMPLE_NOTE
+      NAME = "RIS"
+      EXTENSION = "ris"
+      TYPE = "application/x-research-info-systems"
     end
   end
 end

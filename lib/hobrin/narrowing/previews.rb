@@ -42,7 +42,7 @@ module Hobrin
       end
 
       def dates
-        SPANS.map { |years| Strategy::Dates.new(from_year: @today.year - years, to_year: @today.year) }
+        SPANS.map { |years| Strategy::Dates.years(from_year: @today.year - years, to_year: @today.year) }
              .reject { |leaf| @on[:dates] == leaf }
              .map { |leaf| preview(leaf, "Last #{@today.year - leaf.from_year} years") }
       end

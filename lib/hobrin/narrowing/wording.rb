@@ -4,7 +4,8 @@ module Hobrin
   module Narrowing
     # A limit in the words of the page and the brief.
     module Wording
-      NAMES = { type: "Study type", age: "Age group", dates: "Published" }.freeze
+      NAMES = { type: "Study type", age: "Age group", dates: "Published", added: "Added to its source", language: "Language",
+                sex: "Sex", species: "Species", flag: "Only", place: "Place" }.freeze
 
       # leaf :: Strategy::Limit or Strategy::Dates. Gives a String without its name: "2016 to 2026".
       #
@@ -13,16 +14,17 @@ module Hobrin
         return dates(leaf) if leaf.is_a?(Strategy::Dates)
         return "Adults, 19 and over" if leaf.name == :age && leaf.values == Records::AgeGroups::ADULTS
 
-        *rest, last = leaf.values
+        values = leaf.name == :language ? leaf.values.map { |code| Records::Languages.name(code) } : leaf.values
+        *rest, last = values
         text = rest.empty? ? last : "#{rest.join(", ")} or #{last}"
         text[0].upcase + text[1..]
       end
 
       def self.dates(leaf)
-        return "#{leaf.from_year} or later" unless leaf.to_year
-        return "#{leaf.to_year} or earlier" unless leaf.from_year
+        return "#{leaf.from} or later" unless leaf.to
+        return "#{leaf.to} or earlier" unless leaf.from
 
-        leaf.from_year == leaf.to_year ? leaf.from_year.to_s : "#{leaf.from_year} to #{leaf.to_year}"
+        leaf.from == leaf.to ? leaf.from : "#{leaf.from} to #{leaf.to}"
       end
       private_class_method :dates
     end

@@ -12,13 +12,20 @@ module Hobrin
     class RecordSet
       include Enumerable
 
+      EMPTY_BYTES = 64
+      private_constant :EMPTY_BYTES
+
       class << self
-        def of(numbers) = new(Roaring::Bitmap32[*numbers])
+        # numbers :: an Array of positive Integers, in any order
+        def of(numbers) = new(Roaring::Bitmap32.new(numbers))
 
         def empty = new(Roaring::Bitmap32.new)
 
         # The union of any number of sets; none gives the empty set.
         def union(sets) = empty.join(sets)
+
+        # The intersection of one set or more.
+        def intersection(sets) = sets.reduce(:&)
 
         # Bytes from `dump` in; the set out.
         def load(bytes) = new(Roaring::Bitmap32.deserialize(bytes))
@@ -48,7 +55,15 @@ module Hobrin
       # How many records both sets hold, without making the set.
       def overlap(other) = bitmap.and_cardinality(other.bitmap)
 
+      def intersect?(other) = bitmap.intersect?(other.bitmap)
+
       def dump = bitmap.serialize
+
+      # About how many bytes of memory it takes.
+      def weight
+        counts = bitmap.statistics
+        EMPTY_BYTES + counts.values_at(:n_bytes_array_containers, :n_bytes_run_containers, :n_bytes_bitset_containers).sum
+      end
 
       def ==(other) = other.is_a?(RecordSet) && bitmap == other.bitmap
 

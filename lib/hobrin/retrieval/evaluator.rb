@@ -5,64 +5,66 @@ module Hobrin
     # Answers a tree over one version of the library. A leaf is asked of the index once and kept; everything
     # above is set algebra. Safe to share between threads. When the library changes, make a new one.
     class Evaluator
-      # How many leaves are kept; past it, all are let go and asked anew.
-      MOST_LEAVES = 5_000
-      private_constant :MOST_LEAVES
+      attr_reader :thesaurus, :index, :filters
 
-      attr_reader :thesaurus, :index
-
-      def initialize(index:, thesaurus:)
+      # filters :: Strategy::Filters, for trees that name a study filter
+      def initialize(index:, thesaurus:, filters: Strategy::Filters::NONE, cache: LeafCache.new)
         @index = index
         @thesaurus = thesaurus
-        @leaves = {}
-        @lock = Mutex.new
+        @filters = filters
+        @cache = cache
       end
 
       def inspect = "#<#{self.class}>"
 
       # A tree in; a RecordSet out. nil stands for "nothing is searched yet" and gives the empty set.
-      # A heading that the thesaurus no longer has finds the records that still carry it.
+      # A heading that the thesaurus no longer has finds the records that still carry it. Raises ArgumentError for
+      # a Line: those are resolved first, by Strategy::Lines.
       def call(tree)
         case tree
         when nil then Records::RecordSet.empty
         when Strategy::AnyOf then Records::RecordSet.union(tree.parts.map { |part| call(part) })
-        when Strategy::AllOf then tree.parts.map { |part| call(part) }.reduce(:&)
+        when Strategy::AllOf then Records::RecordSet.intersection(tree.parts.map { |part| call(part) })
         when Strategy::Except then call(tree.kept) - call(tree.taken)
-        else leaf(tree)
+        when Strategy::Filter then call(filters.tree(tree))
+        else @cache.fetch(tree) { leaf(tree) }
         end
       end
 
       def count(tree) = call(tree).size
 
+      # Lets all kept answers go, so that the next ones are asked of the index anew.
+      def forget = @cache.clear
+
       private
 
       def leaf(leaf)
-        @lock.synchronize do
-          return @leaves[leaf] if @leaves.key?(leaf)
-        end
-        set = answer(leaf)
-        @lock.synchronize do
-          @leaves.clear if @leaves.size >= MOST_LEAVES
-          @leaves[leaf] = set
+        case leaf
+        when Strategy::Words then index.words(leaf)
+        when Strategy::Near then index.near(leaf)
+        when Strategy::Heading then heading(leaf)
+        when Strategy::Author then index.author(leaf)
+        when Strategy::Identifier then index.identifier(leaf)
+        when Strategy::Everything then index.everything
+        else facet(leaf)
         end
       end
 
-      def answer(leaf)
+      def facet(leaf)
         case leaf
-        when Strategy::Words then index.words(leaf)
-        when Strategy::Heading then heading(leaf)
-        when Strategy::Limit then union(leaf.values) { |value| index.facet(leaf.name, value) }
-        when Strategy::Dates then union(index.years.select { |year| leaf.cover?(year) }) { |year| index.facet(:year, year) }
+        when Strategy::Limit then index.facet(leaf.name, leaf.values)
+        when Strategy::Journal then index.facet(:journal, [leaf.name])
+        when Strategy::Dates then index.facet(leaf.name, index.values(leaf.name).select { |date| leaf.cover?(date) })
         else raise ArgumentError, "no such leaf: #{leaf.class}"
         end
       end
 
       def heading(leaf)
         labels = leaf.narrower ? thesaurus.with_narrower(leaf.label) : [leaf.label]
-        union(labels) { |label| index.heading(label, leaf.main) }
+        keys = labels.product(leaf.aspects.empty? ? [nil] : leaf.aspects)
+                     .map { |label, aspect| Facets.heading_key(label, main: leaf.main, aspect:) }
+        index.facet(keys.first.first, keys.map(&:last))
       end
-
-      def union(values, &) = Records::RecordSet.union(values.map(&))
     end
   end
 end

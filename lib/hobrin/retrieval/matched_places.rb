@@ -6,7 +6,7 @@ module Hobrin
     #
     #   MatchedPlaces.new("P" => [Words.read("earplug*")]).call("Earplugs help", :title) # => [[0, 8, "P"]]
     class MatchedPlaces
-      # words_by_letter :: Hash of an element's letter to its Words
+      # words_by_letter :: Hash of an element's letter to its Words and Nears
       def initialize(words_by_letter)
         @words = words_by_letter.flat_map { |letter, words| words.map { |leaf| [letter, leaf] } }
       end
@@ -14,24 +14,13 @@ module Hobrin
       # text :: a record's text; field :: :title, :abstract or :keywords.
       # Gives [first character, one past the last, letter], in order and without overlaps.
       def call(text, field)
-        located = Text::Tokens.located(text)
         found = @words.flat_map do |letter, leaf|
-          leaf.fields.include?(field) ? places(located, leaf).map { |from, to| [from, to, letter] } : []
+          leaf.fields.include?(field) ? TextPlaces.of(leaf, text).map { |from, to| [from, to, letter] } : []
         end
         without_overlaps(found.sort_by { |from, to, _| [from, -to] })
       end
 
       private
-
-      def places(located, leaf)
-        located.each_cons(leaf.tokens.size).select { |run| match?(run.map(&:first), leaf) }
-               .map { |run| [run.first[1], run.last[2]] }
-      end
-
-      def match?(words, leaf)
-        *before, last = leaf.tokens
-        words[0...-1] == before && (leaf.truncated? ? words.last.start_with?(last) : words.last == last)
-      end
 
       def without_overlaps(found)
         found.each_with_object([]) do |place, kept|

@@ -2,7 +2,28 @@
 
 module Hobrin
   module Strategy
-    # The union of its parts (OR).
-    class AnyOf < Joining; end
+    # The union of its parts (OR). The same words in several fields, and several values of one limit, are
+    # one leaf: that is what such a leaf means.
+    class AnyOf < Joining
+      class << self
+        private
+
+        def merged(parts)
+          parts.group_by { |part| alike(part) || part }.values.map { |same| same.reduce { |one, two| both(one, two) } }
+        end
+
+        def alike(part)
+          case part
+          when Words then [:words, part.text]
+          when Near then [:near, part.left, part.right, part.distance, part.ordered]
+          when Limit then [:limit, part.name]
+          end
+        end
+
+        def both(one, two)
+          one.is_a?(Limit) ? one.with(values: one.values | two.values) : one.with(fields: one.fields | two.fields)
+        end
+      end
+    end
   end
 end

@@ -3,14 +3,15 @@
 module Hobrin
   module Strategy
     # A heading of the thesaurus by its label, with its narrower headings or without, as a main topic
-    # only or anywhere.
+    # only or anywhere, and under any aspect or under any of those named.
     class Heading < Value
-      attributes :label, :narrower, :main
+      attributes :label, :narrower, :main, :aspects
 
-      def initialize(label:, narrower: true, main: false)
+      def initialize(label:, narrower: true, main: false, aspects: [])
         @label = label.dup.freeze
         @narrower = narrower ? true : false
         @main = main ? true : false
+        @aspects = aspects.uniq.sort.map { |aspect| aspect.dup.freeze }.freeze
         freeze
       end
     end

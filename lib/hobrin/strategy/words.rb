@@ -2,59 +2,75 @@
 
 module Hobrin
   module Strategy
-    # A word, a phrase (its words side by side, in order), or either with its last word unfinished (*).
+    # A word, or a phrase (its words side by side, in order), perhaps masked: * any letters, ? one letter.
     #
-    # text   :: folded words with one space between, perhaps with a * at the end: "ear plug*"
-    # fields :: some of FIELDS; all three unless said otherwise
+    # text   :: folded words with one space between: "ear plug*", "wom?n"
+    # fields :: some of FIELDS; the text of a paper (title, abstract, author keywords) unless said otherwise
     #
-    # Raises InputError (:words) when there is no word, a * stands elsewhere or after fewer than three
-    # letters, or the text is too long; (:fields) when no field is chosen.
+    # Raises InputError (:words) when there is no word, a * comes after fewer than three letters, or the text
+    # is too long; (:fields) when no field is chosen.
     class Words < Value
       attributes :text, :fields
 
-      FIELDS = { title: "title", abstract: "abstract", keywords: "author keywords" }.freeze
+      FIELDS = { title: "title", abstract: "abstract", keywords: "author keywords", headings: "heading names" }.freeze
+      TEXT = %i[title abstract keywords].freeze
       LONGEST = 120
       SHORTEST_STEM = 3
+      QUOTED = /["“”]/
+      private_constant :QUOTED
 
-      # typed :: as a person typed it; quotation marks, capitals and hyphens do not matter.
-      def self.read(typed, fields: FIELDS.keys)
-        text = typed.to_s.gsub(/["“”]/, " ").strip
-        refuse("Keep a term to #{LONGEST} characters. Long sentences find nothing.") if text.size > LONGEST
-        refuse("A * stands only at the end of the last word: earplug*") if text.chomp("*").include?("*")
+      class << self
+        # typed :: as a person typed it; quotation marks, capitals and hyphens do not matter, and a question
+        # mark at the very end is one unless it stands in quotation marks.
+        def read(typed, fields: TEXT)
+          text = typed.to_s.strip.sub(/\?+\z/, "").gsub(QUOTED, " ").strip
+          refuse("Keep a term to #{LONGEST} characters. Long sentences find nothing.") if text.size > LONGEST
 
-        stem = Text::Tokens.of(text)
-        refuse("Write a word or a phrase.") if stem.empty?
+          new(text: Text::Tokens.masked(text).join(" "), fields:)
+        end
 
-        new(text: stem.join(" ") + (text.end_with?("*") ? "*" : ""), fields:)
+        private
+
+        def refuse(message) = raise(InputError, { words: message })
       end
 
-      def self.refuse(message) = raise(InputError, { words: message })
-      private_class_method :refuse
-
-      def initialize(text:, fields: FIELDS.keys)
+      def initialize(text:, fields: TEXT)
         @text = text.dup.freeze
         @fields = FIELDS.keys.select { |field| fields.include?(field) }.freeze
         raise InputError, { fields: "Choose where to look: title, abstract or author keywords." } if @fields.empty?
 
-        if truncated? && tokens.last.size < SHORTEST_STEM
-          raise InputError, { words: "Write at least #{SHORTEST_STEM} letters before the *." }
-        end
-
+        check
         freeze
       end
 
-      def tokens = text.delete_suffix("*").split
-      def truncated? = text.end_with?("*")
-      def phrase? = tokens.size > 1
+      # The words with their masks, in order.
+      def tokens = text.split
+      def masks = tokens.map { |token| Text::Mask.new(token) }
+      def masked? = text.match?(/[*?]/)
+      def phrase? = text.include?(" ")
       def label = text
 
-      # "phrase · title, abstract", what a person needs beside the words; where only when not everywhere.
+      # "phrase · title, abstract", what a person needs beside the words.
       def note
         kind = phrase? ? "phrase" : "word"
-        kind = "#{kind}, any ending" if truncated?
-        where = fields.size == FIELDS.size ? "anywhere in the text" : FIELDS.values_at(*fields).join(", ")
+        kind = "#{kind}, #{text.match?(/\A[^*?]*\*\z/) ? "any ending" : "masked"}" if masked?
         "#{kind} · #{where}"
       end
+
+      private
+
+      def where = fields == TEXT ? "anywhere in the text" : FIELDS.values_at(*fields).join(", ")
+
+      def check
+        problem = if tokens.none? { |token| token.match?(/[^*?]/) } then "Write a word or a phrase."
+                  elsif tokens.any? { |token| token.match?(/\A[*?]+\z/) } then "A * or ? needs letters beside it."
+                  elsif tokens.any? { |token| early_star?(token) }
+                    "Write at least #{SHORTEST_STEM} letters before the *."
+                  end
+        raise InputError, { words: problem } if problem
+      end
+
+      def early_star?(token) = token.include?("*") && token[/\A[^*]*/].delete("?").size < SHORTEST_STEM
     end
   end
 end

@@ -8,7 +8,11 @@ module Hobrin
       # A String in; the folded String out.
       #
       #   Folding.fold("Délire") # => "delire"
-      def self.fold(text) = text.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase
+      def self.fold(text)
+        return text.downcase if text.ascii_only?
+
+        text.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase
+      end
     end
   end
 end

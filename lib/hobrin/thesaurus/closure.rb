@@ -4,27 +4,22 @@ module Hobrin
   class Thesaurus
     # Works out, once, what lies below each heading.
     class Closure
-      # children :: Hash of label to the labels directly below it
+      # children :: Hash of label to the labels directly below it, with no circle in it
       def initialize(children)
         @children = children
         @below = {}
       end
 
       # A frozen Hash of label to the labels of itself and all below it.
-      # Raises InputError naming a heading that lies below itself.
       def call
-        @children.each_key { |label| below(label, []) }
+        @children.each_key { |label| below(label) }
         @below.freeze
       end
 
       private
 
-      def below(label, path)
-        if path.include?(label)
-          raise InputError, { thesaurus: "#{label} lies below itself: #{[*path, label].join(" > ")}." }
-        end
-
-        @below[label] ||= [label, *@children.fetch(label).flat_map { |child| below(child, [*path, label]) }].uniq.freeze
+      def below(label)
+        @below[label] ||= [label, *@children.fetch(label).flat_map { |child| below(child) }].uniq.freeze
       end
     end
   end

@@ -6,11 +6,12 @@ module Hobrin
     #
     # label :: the preferred name; also_called :: other names that lead here
     # broader, related :: labels of other headings, any number; aspects :: the aspects allowed with it
-    # added :: the year it came into the thesaurus, or nil
+    # added :: the year it came into the thesaurus, or nil; uri, notation :: as its source has them, or nil
     class Heading < Value
-      attributes :label, :also_called, :definition, :broader, :related, :aspects, :added
+      attributes :label, :also_called, :definition, :broader, :related, :aspects, :added, :uri, :notation
 
-      def initialize(label:, also_called: [], definition: "", broader: [], related: [], aspects: [], added: nil)
+      def initialize(label:, also_called: [], definition: "", broader: [], related: [], aspects: [], added: nil,
+                     uri: nil, notation: nil)
         raise ArgumentError, "a heading needs a label" if label.to_s.strip.empty?
 
         @label = label.dup.freeze
@@ -18,6 +19,8 @@ module Hobrin
         @also_called, @broader, @related, @aspects =
           [also_called, broader, related, aspects].map { |names| names.map { |name| name.dup.freeze }.freeze }
         @added = added
+        @uri = uri&.dup.freeze
+        @notation = notation&.dup.freeze
         freeze
       end
 

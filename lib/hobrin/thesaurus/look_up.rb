@@ -2,52 +2,58 @@
 
 module Hobrin
   class Thesaurus
-    # Finds headings for what is being typed: the last word may be unfinished. Ranked by where it was
-    # found: label from its start, also-called name from its start, within the label, within an
-    # also-called name, words of the definition; shorter names first.
+    # Finds headings for what is being typed: the last word may be unfinished. In one of three ways:
+    #
+    # ranked   :: by where it was found: label from its start, also-called name from its start, at a word within the
+    #             label, within an also-called name, words of the definition; shorter names first
+    # contains :: only labels that hold what was typed, anywhere; begins :: only labels that begin with it
     class LookUp
       # heading :: the heading; name :: the name that matched, which may be an also-called one
       Match = Struct.new(:heading, :name, :rank, keyword_init: true) do
         def also_called? = name != heading.label
       end
 
+      WAYS = %i[ranked contains begins].freeze
       DEFINITION_RANK = 4
       private_constant :DEFINITION_RANK
 
       def initialize(headings)
-        @entries = headings.flat_map do |heading|
-          heading.names.map { |name| [heading, name, " #{Text::Tokens.of(name).join(" ")}"] }
-        end
-        @definitions = headings.map { |heading| [heading, " #{Text::Tokens.of(heading.definition).join(" ")}"] }
+        @labels = NameList.new(headings.map { |heading| [heading, heading.label] })
+        @others = NameList.new(headings.flat_map { |heading| heading.also_called.map { |name| [heading, name] } })
+        @definitions = NameList.new(headings.map { |heading| [heading, heading.definition] })
       end
 
-      # typed :: String; limit :: how many at most. Gives an Array of Match, one for each heading.
-      def call(typed, limit:)
+      # typed :: String; limit :: how many at most; way :: one of WAYS.
+      # Gives an Array of Match, one for each heading.
+      def call(typed, limit:, way: :ranked)
         words = Text::Tokens.of(typed)
         return [] if words.empty?
 
-        matches = (by_name(words) + by_definition(words)).sort_by { |match| [match.rank, match.name.size, match.name] }
-        matches.uniq(&:heading).first(limit)
+        case way
+        when :ranked then ranked(words, limit)
+        when :begins then matches(@labels.beginning(words.join(" "), limit), 0)
+        when :contains then matches(@labels.containing(words.join(" "), limit), 0)
+        end
       end
 
       private
 
-      def by_name(words)
-        typed = " #{words.join(" ")}"
-        @entries.filter_map do |heading, name, text|
-          place = text.index(typed) or next
-          rank = (place.zero? ? 0 : 2) + (name == heading.label ? 0 : 1)
-          Match.new(heading:, name:, rank:)
-        end
+      def ranked(words, limit)
+        typed = words.join(" ")
+        label_first, label_within = @labels.at_words(typed, limit)
+        other_first, other_within = @others.at_words(typed, limit)
+        found = [label_first, other_first, label_within, other_within].each_with_index.flat_map { |hits, rank| matches(hits, rank) }
+                                                                      .uniq(&:heading)
+        found.size < limit ? (found + by_definition(words, limit)).uniq(&:heading).first(limit) : found.first(limit)
       end
 
-      def by_definition(words)
-        @definitions.filter_map do |heading, text|
-          next unless words.all? { |word| text.include?(" #{word}") }
-
+      def by_definition(words, limit)
+        @definitions.with_words(words, limit).map do |heading, _|
           Match.new(heading:, name: heading.label, rank: DEFINITION_RANK)
         end
       end
+
+      def matches(hits, rank) = hits.map { |heading, name| Match.new(heading:, name:, rank:) }
     end
   end
 end

@@ -3,44 +3,23 @@
 module Hobrin
   module Exchange
     module CslJson
-      # Reads records from a CSL-JSON document.
-      module Reader
-        # An entry that could not be read: its place in the file from 1, and why.
-        Refusal = Struct.new(:place, :reason, keyword_init: true)
-
+      # Reads one item of CSL-JSON.
+      class Reader
         class << self
-          # text :: a JSON document. Gives [Array of Record, Array of Refusal].
-          # Raises InputError (:file) when it is not a JSON list.
-          def call(text)
-            items = JSON.parse(text)
-            raise InputError, { file: "This is JSON, but not a list of CSL items." } unless items.is_a?(Array)
-
-            read, refused = items.each_with_index.map { |item, place| read(item, place + 1) }
-                                 .partition { |result| result.is_a?(Records::Record) }
-            [read, refused]
-          rescue JSON::ParserError => e
-            raise InputError, { file: "This is not JSON: #{e.message[0, 120]}" }
-          end
-
           # One CSL item as a Hash, with String keys, in; the Record out.
-          # Raises ArgumentError when it lacks an id or a title.
+          # Raises InputError, or the ArgumentError, TypeError or NoMethodError of a field that is of another kind.
           def item(item)
             custom = item["custom"] || {}
             Records::Record.new(
-              id: item["id"]&.to_s, title: item["title"], abstract: item["abstract"], authors: authors(item, custom),
-              journal: item["container-title"], volume: item["volume"]&.to_s, issue: item["issue"]&.to_s,
-              pages: item["page"]&.to_s, published: published(item), doi: item["DOI"], language: item["language"],
-              keywords: item["keyword"].to_s.split(/\s*[,;]\s*/), **from_custom(custom)
+              id: Identity.of(item["id"], item["DOI"], item["title"]), title: item["title"], abstract: item["abstract"],
+              authors: authors(item, custom), journal: item["container-title"], volume: item["volume"]&.to_s,
+              issue: item["issue"]&.to_s, pages: item["page"]&.to_s, published: published(item), doi: item["DOI"],
+              language: Records::Languages.code(item["language"]) || item["language"],
+              keywords: keywords(item["keyword"]), **from_custom(custom)
             )
           end
 
           private
-
-          def read(item, place)
-            item(item)
-          rescue ArgumentError, NoMethodError, TypeError => e
-            Refusal.new(place:, reason: e.is_a?(ArgumentError) ? e.message : "is not a CSL item")
-          end
 
           def from_custom(custom)
             lists = %w[types ages sex species flags cites links].to_h { |name| [name.to_sym, custom.fetch(name, [])] }
@@ -48,11 +27,14 @@ module Hobrin
                        added: custom["added"], country: custom["place"] }
           end
 
+          # The schema has one text; some programs write a list.
+          def keywords(given) = given.is_a?(Array) ? given.map(&:to_s) : given.to_s.split(/\s*[,;]\s*/)
+
           def authors(item, custom)
             nurses = custom.fetch("nurses", [])
             item.fetch("author", []).each_with_index.map do |name, place|
-              Records::Author.new(family: name["family"] || name["literal"] || "", given: name["given"],
-                                  nurse: nurses.include?(place))
+              Records::Author.new(family: [name["non-dropping-particle"], name["family"] || name["literal"] || ""].compact.join(" "),
+                                  given: name["given"], nurse: nurses.include?(place))
             end
           end
 
@@ -62,9 +44,24 @@ module Hobrin
           end
 
           def published(item)
-            parts = item.dig("issued", "date-parts", 0) or return
-            parts.each_with_index.map { |part, place| part.to_i.to_s.rjust(place.zero? ? 4 : 2, "0") }.join("-")
+            parts = item.dig("issued", "date-parts", 0)
+            return Published.of(item.dig("issued", "raw") || item.dig("issued", "literal")) unless parts
+
+            Published.of(*parts)
           end
+        end
+
+        # Nothing in one item is needed to understand another.
+        def needs?(_entry) = false
+
+        # text :: one item as JSON. Gives the Record. Raises InputError or ArgumentError.
+        def call(text)
+          item = JSON.parse(text, max_nesting: 20)
+          raise ArgumentError, "is not a CSL item" unless item.is_a?(Hash)
+
+          Reader.item(item)
+        rescue JSON::ParserError
+          raise InputError, { file: "is not JSON" }
         end
       end
     end

@@ -19,7 +19,8 @@ module Hobrin
              *record.authors.map { |author| tag("AU", [author.family, author.given].compact.join(", ")) },
              *single_tags(record),
              *pages(record.pages), *record.keywords.map { |word| tag("KW", word) },
-             *record.headings.map { |heading| tag("KW", "#{"*" if heading.main}#{heading.label}") },
+             *record.headings.flat_map { |heading| Keyword.written(heading) }.map { |word| tag("KW", word) },
+             *record.types.map { |type| tag("M3", type) }, *record.links.map { |link| tag("UR", link) },
              *(tag("N1", SAMPLE_NOTE) if sample), tag("ER", "")].compact
           end
 

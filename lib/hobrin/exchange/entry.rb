@@ -1,0 +1,13 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    # One entry as it stands in a file, not understood yet.
+    #
+    # place :: from 1; line :: where it begins, from 1; text :: its bytes; reason :: why it cannot be an entry, or nil
+    Entry = Struct.new(:place, :line, :text, :reason, keyword_init: true) do
+      # Past this many bytes a text is no entry of a reference list.
+      def self.longest = 1_000_000
+    end
+  end
+end

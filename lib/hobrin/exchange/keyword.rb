@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    # Headings in formats that have only keywords: a * before or after it says that a heading is a main topic, a
+    # slash parts it from an aspect (common practice, no source).
+    module Keyword
+      class << self
+        # indexing :: Records::Indexing. Gives the texts that stand for it, one for each aspect.
+        def written(indexing)
+          star = indexing.main ? "*" : ""
+          indexing.aspects.empty? ? ["#{star}#{indexing.label}"] : indexing.aspects.map { |aspect| "#{star}#{indexing.label}/#{aspect}" }
+        end
+
+        # keywords :: Array of String; thesaurus :: Thesaurus.
+        # Gives [Array of Indexing, Array of the keywords that are none]. A keyword is a heading when it is a label, or with
+        # a star any name, of the thesaurus.
+        def sorted(keywords, thesaurus)
+          found, others = keywords.map { |keyword| indexing(keyword, thesaurus) || keyword }
+                                  .partition { |one| one.is_a?(Records::Indexing) }
+          [together(found), others]
+        end
+
+        private
+
+        def indexing(keyword, thesaurus)
+          main = keyword.start_with?("*") || keyword.end_with?("*")
+          name = keyword.delete_prefix("*").delete_suffix("*").strip
+          label, aspect = heading(name, main, thesaurus) || parted(name, main, thesaurus)
+          Records::Indexing.new(label:, main:, aspects: [*aspect]) if label
+        end
+
+        def heading(name, main, thesaurus)
+          found = main ? thesaurus.named(name) : thesaurus.heading(name)
+          found && [found.label, nil]
+        end
+
+        def parted(name, main, thesaurus)
+          label, aspect = name.split("/", 2).map(&:strip)
+          found = aspect && (main ? thesaurus.named(label) : thesaurus.heading(label))
+          [found.label, aspect] if found&.aspects&.include?(aspect)
+        end
+
+        # One Indexing for each label, with the aspects of all.
+        def together(found)
+          found.group_by(&:label).map do |label, same|
+            Records::Indexing.new(label:, main: same.any?(&:main), aspects: same.flat_map(&:aspects).uniq)
+          end
+        end
+      end
+    end
+  end
+end

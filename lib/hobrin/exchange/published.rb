@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    # A date of publication as ISO 8601, as exact as it is known.
+    module Published
+      MONTHS = %w[jan feb mar apr may jun jul aug sep oct nov dec].freeze
+      private_constant :MONTHS
+
+      class << self
+        # year :: a year, or a whole date in one text ("2021/03/14", "2021-03", "March 2021"); month :: number or name
+        # Gives a String such as "2021-03-14", or nil when there is no year in it.
+        #
+        #   Published.of(2021, 3) # => "2021-03"
+        #   Published.of("2021", "mar") # => "2021-03"
+        def of(year, month = nil, day = nil)
+          year, month, day = parts(year.to_s) if month.nil?
+          return unless year.to_s.match?(/\A\d{4}\z/)
+
+          month = number(month)
+          day = day.to_i
+          return year.to_s unless month
+          return format("%s-%02d", year, month) unless day.positive? && Date.valid_date?(year.to_i, month, day)
+
+          format("%s-%02d-%02d", year, month, day)
+        end
+
+        private
+
+        def parts(text)
+          return text.match(/(\d{4})(?:[-\/](\d{1,2})(?:[-\/](\d{1,2}))?)?/)&.captures || [] unless text.match?(/[A-Za-z]{3}/)
+
+          [text[/\b\d{4}\b/], text[/[A-Za-z]{3}/], nil]
+        end
+
+        def number(month)
+          found = month.to_s.match?(/\A\d+\z/) ? month.to_i : MONTHS.index(month.to_s[0, 3].downcase)&.succ
+          found if found&.between?(1, 12)
+        end
+      end
+    end
+  end
+end

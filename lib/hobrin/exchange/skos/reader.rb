@@ -1,0 +1,125 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    module Skos
+      # Reads headings from SKOS. The rdf gems do the parsing and are loaded only when they are needed; nothing is
+      # fetched from anywhere, whatever the file names.
+      class Reader
+        # headings :: Array of Thesaurus::Heading; errors, warnings :: Array of String, each naming the concept
+        Result = Struct.new(:headings, :errors, :warnings, keyword_init: true)
+
+        NAMES = { turtle: "Turtle", ntriples: "N-Triples", rdfxml: "RDF/XML" }.freeze
+        private_constant :NAMES
+
+        # language :: of the labels to read; one without a language counts as in it
+        def initialize(language: "en")
+          @language = language
+          @concepts = Hash.new { |all, uri| all[uri] = Hash.new { |facts, name| facts[name] = [] } }
+        end
+
+        # io :: the file; format :: :turtle, :ntriples or :rdfxml. The block, if any, is told how many statements
+        # were read, every thousand. Gives a Result. Raises InputError (:file), with the line, for what is no RDF.
+        def call(io, format:, &progress)
+          require_gems(format)
+          each_statement(io, format, &progress)
+          result
+        end
+
+        private
+
+        # The gems raise errors of several families, some of them plain; what they say is the reader's only clue.
+        def each_statement(io, format)
+          count = 0
+          statements(io, format).each do |statement|
+            yield count if block_given? && (count % 1000).zero?
+            count += 1
+            take(statement)
+          end
+        rescue StandardError => e
+          raise InputError, { file: "This is not #{NAMES.fetch(format)} throughout: #{e.message.lines.first.to_s.strip[0, 200]}" }
+        end
+
+        def require_gems(format)
+          require "logger"
+          require "rdf"
+          require "rdf/rdfxml" if format == :rdfxml
+          require "rdf/turtle" if format == :turtle
+        end
+
+        def statements(io, format)
+          options = format == :rdfxml ? { library: :rexml } : {}
+          # A logger to nowhere: what is wrong is raised as well.
+          RDF::Reader.for(format).new(io, base_uri: "urn:hobrin:file", validate: true, logger: Logger.new(nil), **options).each_statement
+        end
+
+        def take(statement)
+          subject, predicate, object = statement.to_a.map(&:to_s)
+          name = predicate.delete_prefix(CORE)
+          return @concepts[subject][:concept] << true if object == "#{CORE}Concept"
+          return @concepts[subject][:aspect] << object if predicate == "#{OWN}aspect"
+          return @concepts[subject][:created] << object if predicate == CREATED
+          return if name == predicate
+
+          @concepts[subject][name.to_sym] << value(statement.object) if ours?(statement.object)
+        end
+
+        def value(object) = object.to_s.unicode_normalize(:nfc).strip
+
+        def ours?(object)
+          !object.literal? || !object.language? || object.language.to_s.downcase.split("-").first == @language
+        end
+
+        def result
+          labelled = concepts
+          labels = labelled.transform_values { |facts| facts[:prefLabel].min }
+          inverse(:broader, :narrower)
+          headings = labelled.map { |uri, facts| heading(uri, facts, labels) }
+          integrity = Thesaurus::Integrity.new(headings)
+          Result.new(headings:, errors: @errors + integrity.errors, warnings: integrity.warnings)
+        end
+
+        # Concepts with a label in our language; broken conditions are noted.
+        def concepts
+          @errors = []
+          labelled = @concepts.select { |_, facts| facts[:prefLabel].any? }
+          @concepts.each do |uri, facts|
+            @errors << "#{uri} has no preferred label in #{@language}." if facts[:concept].any? && facts[:prefLabel].empty?
+            next if facts[:prefLabel].uniq.size <= 1
+
+            @errors << "#{uri} has several preferred labels: #{facts[:prefLabel].uniq.sort.join(", ")} (S14)."
+          end
+          labelled.each_value { |facts| disjoint(facts) }
+          labelled
+        end
+
+        # A name is preferred, also called or hidden, never two of these.
+        def disjoint(facts)
+          [%i[prefLabel altLabel], %i[prefLabel hiddenLabel], %i[altLabel hiddenLabel]].each do |one, two|
+            (facts[one] & facts[two]).each do |name|
+              @errors << "#{facts[:prefLabel].min} has “#{name}” as both #{one} and #{two} (S13)."
+            end
+          end
+        end
+
+        # What is said of the narrower one counts for the broader one.
+        def inverse(upward, downward)
+          @concepts.to_a.each do |uri, facts|
+            facts[downward].each { |below| @concepts[below][upward] |= [uri] }
+          end
+        end
+
+        def heading(uri, facts, labels)
+          label = labels[uri]
+          named = ->(uris) { uris.uniq.map { |one| labels.fetch(one, one) } }
+          Thesaurus::Heading.new(
+            label:, also_called: (facts[:altLabel] | facts[:hiddenLabel]).sort - [label],
+            definition: (facts[:definition] + facts[:scopeNote]).first.to_s, broader: named.call(facts[:broader]).sort,
+            related: named.call(facts[:related]).sort, aspects: facts[:aspect].sort, added: facts[:created].first.to_s[/\A\d{4}/]&.to_i,
+            uri: uri.start_with?(HEADING) ? nil : uri, notation: facts[:notation].first
+          )
+        end
+      end
+    end
+  end
+end

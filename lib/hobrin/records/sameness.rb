@@ -1,0 +1,33 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Records
+    # By what two records are told to be the same paper: their DOI, or else title, year, first author and first
+    # page, all folded.
+    module Sameness
+      class << self
+        # The DOI in one spelling, or nil.
+        def doi(record)
+          doi = record.doi.to_s.strip.downcase.sub(%r{\A(?:https?://(?:dx\.)?doi\.org/|doi:\s*)}, "")
+          doi.empty? ? nil : doi
+        end
+
+        # "title|year|first author|first page", or nil when too little is known to tell papers apart.
+        def key(record)
+          author = record.authors.first&.family.to_s
+          page = record.pages.to_s[/\w+/].to_s
+          return if record.year.nil? || (author.empty? && page.empty?)
+
+          [Text::Tokens.line(record.title), record.year, Text::Tokens.line(author), page.downcase].join("|")
+        end
+
+        # Whether two records are the same paper. Two different DOIs say that they are not.
+        def same?(one, two)
+          return doi(one) == doi(two) if doi(one) && doi(two)
+
+          !key(one).nil? && key(one) == key(two)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,135 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Strategy
+    module Cql
+      # What one clause means: which index, which relation to it, and the leaf that comes of it.
+      class Clauses
+        WORDS = { "cql.serverchoice" => Words::FIELDS.keys, "dc.title" => [:title], "dc.description" => [:abstract],
+                  "hobrin.keywords" => [:keywords], "hobrin.headings" => [:headings], "hobrin.text" => Words::TEXT }.freeze
+        LIMITS = Writer::LIMIT_INDEX.to_h { |name, index| [index, name] }.freeze
+        DATES = Writer::DATE_INDEX.to_h { |name, index| [index, name] }.freeze
+        NAMED = %w[dc.subject dc.creator hobrin.journal dc.identifier hobrin.filter cql.resultSetId cql.allRecords].freeze
+        # Every index by its lower-case name, as it is written.
+        INDEXES = [*WORDS.keys, *LIMITS.keys, *DATES.keys, *NAMED].to_h { |index| [index.downcase, index] }
+                                                                  .merge("cql.serverchoice" => "cql.serverChoice").freeze
+        SAME = %w[= == scr].freeze
+        private_constant :WORDS, :LIMITS, :DATES, :NAMED, :INDEXES, :SAME
+
+        def initialize(vocabulary)
+          @vocabulary = vocabulary
+        end
+
+        # clause :: Parser::Clause. Gives a tree. Raises Cql::Error.
+        def call(clause)
+          index = index_of(clause)
+          refuse_modifiers(clause) unless index == "dc.subject"
+          read(index, clause)
+        rescue InputError => e
+          raise if e.is_a?(Error)
+
+          raise Error.new(clause.term, message: e.message)
+        end
+
+        private
+
+        def index_of(clause)
+          return "cql.serverchoice" unless clause.index
+
+          name = clause.index.plain.downcase
+          return name if INDEXES.key?(name)
+
+          alike = INDEXES.values.find { |index| index.split(".").last.casecmp?(name.split(".").last.to_s) }
+          hint = alike ? " Did you mean “#{alike}”?" : Text::Nearest.hint(name, INDEXES.values)
+          raise Error.new(clause.index, message: "there is no index “#{clause.index.text}”.#{hint} Known are #{INDEXES.values.join(", ")}.")
+        end
+
+        def read(index, clause)
+          return words(clause, WORDS[index]) if WORDS.key?(index)
+          return DateClause.call(clause, DATES[index]) if DATES.key?(index)
+          return limit(clause, LIMITS[index]) if LIMITS.key?(index)
+
+          case index
+          when "dc.subject" then HeadingClause.new(@vocabulary).call(clause)
+          when "dc.creator" then each_of(clause) { |name| Author.read(name) }
+          when "dc.identifier" then each_of(clause) { |name| Identifier.read(name) }
+          when "hobrin.journal" then journals(clause)
+          else single(index, clause)
+          end
+        end
+
+        def single(index, clause)
+          relation(clause, %w[=])
+          case index
+          when "hobrin.filter" then @vocabulary.filter(clause.term.plain)
+          when "cql.resultsetid" then Line.new(name: clause.term.plain)
+          when "cql.allrecords" then Everything.new
+          end
+        end
+
+        def words(clause, fields)
+          text = clause.term.text
+          raise InputError, { words: "^ is not used here; words are looked for anywhere in a field." } if text.match?(/(?<!\\)\^/)
+
+          tokens = Text::Tokens.masked(text.gsub(/\\([*?^])/, " ").gsub(/\\(.)/m, '\1'))
+          raise InputError, { words: "there is no word in this." } if tokens.empty?
+
+          case relation(clause, %w[= adj any all])
+          when "any" then AnyOf.of(tokens.map { |token| Words.new(text: token, fields:) })
+          when "all" then AllOf.of(tokens.map { |token| Words.new(text: token, fields:) })
+          else Words.new(text: tokens.join(" "), fields:)
+          end
+        end
+
+        def limit(clause, name)
+          known = Limit::KNOWN[name]
+          values = relation(clause, %w[= any]) == "any" ? several(clause, known) : [clause.term.plain]
+          Limit.new(name:, values: values.map { |value| limit_value(name, known, value) })
+        end
+
+        def limit_value(name, known, value)
+          case name
+          when :language then Records::Languages.code(value) || value
+          when :place then @vocabulary.place(value)
+          else known.find { |one| one.casecmp?(value.strip) } || value
+          end
+        end
+
+        def journals(clause)
+          any = relation(clause, %w[= any]) == "any"
+          names = any ? several(clause, @vocabulary.journals) : [clause.term.plain]
+          AnyOf.of(names.map { |name| Journal.new(name: @vocabulary.journal(name)) })
+        end
+
+        def each_of(clause, &)
+          names = relation(clause, %w[= any]) == "any" ? clause.term.plain.split : [clause.term.plain]
+          AnyOf.of(names.map(&))
+        end
+
+        # The values named in one text: known ones by the longest that fits, anything else word by word.
+        def several(clause, known)
+          words = clause.term.plain.split
+          found = []
+          until words.empty?
+            size = words.size.downto(1).find { |count| known&.any? { |one| one.casecmp?(words.first(count).join(" ")) } }
+            found << words.shift(size || 1).join(" ")
+          end
+          found
+        end
+
+        def relation(clause, allowed)
+          name = clause.relation ? clause.relation.text.downcase.delete_prefix("cql.") : "="
+          name = "=" if SAME.include?(name)
+          return name if allowed.include?(name)
+
+          raise Error.new(clause.relation, expected: "one of #{allowed.join(", ")} after “#{clause.index.text}”")
+        end
+
+        def refuse_modifiers(clause)
+          strange = clause.modifiers.first or return
+          raise Error.new(strange.name, message: "“#{strange.name.text}” is not known after this relation.")
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Strategy
+    module Cql
+      # A search text that cannot be read: the column from 1, what was found there, and what was expected.
+      class Error < InputError
+        attr_reader :column, :found, :expected
+
+        # token :: the Lexer::Token at fault; expected :: String, or nil when `message` says it all
+        def initialize(token, expected: nil, message: nil)
+          @column = token.column
+          @found = token.kind == :end ? "the end" : "“#{token.text}”"
+          @expected = expected
+          super({ cql: "Column #{column}: #{message || "found #{found}, expected #{expected}."}" })
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Strategy
+    module Cql
+      # Reads a clause about a heading: dc.subject =/hobrin.narrower/hobrin.main/hobrin.aspect="nursing" "Delirium"
+      class HeadingClause
+        NAMES = %w[hobrin.narrower hobrin.main hobrin.aspect].freeze
+        private_constant :NAMES
+
+        def initialize(vocabulary)
+          @vocabulary = vocabulary
+        end
+
+        # clause :: Parser::Clause. Gives a Heading. Raises Cql::Error, or InputError for the term.
+        def call(clause)
+          raise Error.new(clause.relation, expected: "= after “dc.subject”") unless %w[= == scr].include?(clause.relation.text.downcase)
+
+          label = @vocabulary.heading(clause.term.plain)
+          names = clause.modifiers.map { |modifier| name_of(modifier) }
+          Heading.new(label:, narrower: names.include?("hobrin.narrower"), main: names.include?("hobrin.main"),
+                      aspects: aspects(clause, label))
+        end
+
+        private
+
+        def name_of(modifier)
+          name = modifier.name.text.downcase
+          return name if NAMES.include?(name) && (name == "hobrin.aspect") == !modifier.value.nil?
+
+          raise Error.new(modifier.name, expected: "/hobrin.narrower, /hobrin.main or /hobrin.aspect=\"…\"")
+        end
+
+        def aspects(clause, label)
+          clause.modifiers.select(&:value).flat_map do |modifier|
+            @vocabulary.aspects(label, [modifier.value.plain])
+          rescue InputError => e
+            raise Error.new(modifier.value, message: e.message)
+          end
+        end
+      end
+    end
+  end
+end

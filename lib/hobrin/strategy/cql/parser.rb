@@ -1,0 +1,128 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Strategy
+    module Cql
+      # Reads the grammar of CQL: clauses, and chains of them joined by Booleans of one precedence, which run
+      # from left to right. What a clause means is not its business.
+      class Parser
+        # index, relation :: Token or nil when left out; modifiers :: Array of Modifier; term :: Token
+        Clause = Struct.new(:index, :relation, :modifiers, :term, keyword_init: true)
+        # first :: Clause or Chain; links :: Array of Link
+        Chain = Struct.new(:first, :links, keyword_init: true)
+        # operator :: Token (and, or, not, prox); modifiers :: Array of Modifier; right :: Clause or Chain
+        Link = Struct.new(:operator, :modifiers, :right, keyword_init: true)
+        # name :: Token; comparison, value :: Token or nil
+        Modifier = Struct.new(:name, :comparison, :value, keyword_init: true)
+
+        BOOLEANS = %w[and or not prox].freeze
+        RELATIONS = %w[any all adj within exact encloses scr cql.any cql.all cql.adj cql.within cql.exact].freeze
+        DEEPEST = 60
+        MOST_CLAUSES = 1_000
+        # The context sets whose short names may be given in the text itself.
+        CONTEXTS = { "cql" => %r{\Ainfo:srw/cql-context-set/1/cql-v1\.[12]\z}, "dc" => %r{\Ainfo:srw/cql-context-set/1/dc-v1\.1\z},
+                     "hobrin" => /\Ahobrin\z/ }.freeze
+        private_constant :RELATIONS, :DEEPEST, :MOST_CLAUSES, :CONTEXTS
+
+        def initialize(text)
+          @tokens = Lexer.call(text)
+          @place = 0
+          @depth = 0
+          @clauses = 0
+        end
+
+        # Gives a Clause or a Chain. Raises Cql::Error.
+        def call
+          tree = query
+          refuse("and, or, not, prox or the end#{". A phrase stands in quotation marks" unless now.kind == :close}") unless now.kind == :end
+          tree
+        end
+
+        private
+
+        def now = @tokens[@place]
+        def ahead = @tokens[@place + 1]
+        def take = now.tap { @place += 1 }
+        def boolean?(token) = token.word?(*BOOLEANS)
+        def operand?(token) = %i[word quoted].include?(token.kind)
+
+        def query
+          prefix while now.kind == :comparison && now.text == ">"
+          first = clause
+          links = []
+          links << Link.new(operator: take, modifiers:, right: clause) while boolean?(now)
+          raise Error.new(now, message: "the order of papers is not part of a search; leave sortBy out.") if now.word?("sortby")
+
+          links.empty? ? first : Chain.new(first:, links:)
+        end
+
+        # > dc = "info:srw/cql-context-set/1/dc-v1.1"
+        def prefix
+          take
+          name = expect("a short name for a context set") { operand?(now) }
+          expect("=") { now.text == "=" }
+          uri = expect("the address of a context set") { operand?(now) }
+          return if CONTEXTS[name.text]&.match?(uri.plain)
+
+          raise Error.new(uri, message: "“#{name.text}” can only be #{CONTEXTS.keys.join(", ")}, and must stand for its own set.")
+        end
+
+        def clause
+          return nested if now.kind == :open
+
+          count_clause
+          refuse("a search word or (") if !operand?(now) || (boolean?(now) && !relation?(ahead))
+          first = take
+          return Clause.new(index: nil, relation: nil, modifiers: [], term: first) unless relation?(now)
+
+          relation = take
+          with = modifiers
+          term = expect("what to look for after “#{relation.text}”") { operand?(now) }
+          Clause.new(index: first, relation:, modifiers: with, term:)
+        end
+
+        def relation?(token) = token.kind == :comparison || token.word?(*RELATIONS)
+
+        def nested
+          @depth += 1
+          raise Error.new(now, message: "parentheses go too deep; #{DEEPEST} is the most.") if @depth > DEEPEST
+
+          take
+          inner = query
+          expect("and, or, not, prox or )") { now.kind == :close }
+          @depth -= 1
+          inner
+        end
+
+        def modifiers
+          found = []
+          found << modifier while now.kind == :slash
+          found
+        end
+
+        # After a relation's modifiers comes its term, so a comparison here always belongs to the modifier.
+        def modifier
+          take
+          name = expect("the name of a modifier after /") { now.kind == :word }
+          return Modifier.new(name:, comparison: nil, value: nil) unless now.kind == :comparison
+
+          comparison = take
+          Modifier.new(name:, comparison:, value: expect("a value after #{comparison.text}") { operand?(now) })
+        end
+
+        def count_clause
+          @clauses += 1
+          raise Error.new(now, message: "too many parts; #{MOST_CLAUSES} is the most.") if @clauses > MOST_CLAUSES
+        end
+
+        def expect(what)
+          refuse(what) unless yield
+
+          take
+        end
+
+        def refuse(expected) = raise(Error.new(now, expected:))
+      end
+    end
+  end
+end

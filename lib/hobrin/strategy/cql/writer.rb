@@ -1,0 +1,86 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Strategy
+    module Cql
+      # Writes a tree as the one canonical text of that tree. It always writes its parentheses, since CQL gives
+      # all Booleans one precedence.
+      #
+      #   Writer.call(Words.read("ear plug*")) # => 'hobrin.text adj "ear plug*"'
+      module Writer
+        FIELD_INDEX = { title: "dc.title", abstract: "dc.description", keywords: "hobrin.keywords",
+                        headings: "hobrin.headings" }.freeze
+        TOGETHER = { Words::TEXT => "hobrin.text", Words::FIELDS.keys => "cql.serverChoice" }.freeze
+        LIMIT_INDEX = { type: "dc.type", language: "dc.language", age: "hobrin.age", sex: "hobrin.sex",
+                        species: "hobrin.species", place: "hobrin.place", flag: "hobrin.flag" }.freeze
+        DATE_INDEX = { dates: "dc.date", added: "hobrin.added" }.freeze
+
+        class << self
+          # A tree in; a String out.
+          def call(tree)
+            case tree
+            when AnyOf then nested(tree.parts, "or")
+            when AllOf then nested(tree.parts, "and")
+            when Except then "(#{call(tree.kept)} not #{call(tree.taken)})"
+            else leaf(tree)
+            end
+          end
+
+          private
+
+          def nested(parts, boolean) = "(#{parts.map { |part| call(part) }.join(" #{boolean} ")})"
+
+          def leaf(leaf)
+            case leaf
+            when Words then either(indexes(leaf).map { |index| words(index, leaf.text) })
+            when Near then either(indexes(leaf).map { |index| near(index, leaf) })
+            when Limit then either(leaf.values.map { |value| "#{LIMIT_INDEX.fetch(leaf.name)} = #{quoted(value)}" })
+            when Dates then dates(leaf)
+            else named(leaf)
+            end
+          end
+
+          def named(leaf)
+            case leaf
+            when Heading then heading(leaf)
+            when Author then "dc.creator = #{quoted([leaf.family, leaf.initials.upcase.chars.join(" ")].reject(&:empty?).join(", "))}"
+            when Journal then "hobrin.journal = #{quoted(leaf.name)}"
+            when Identifier then "dc.identifier = #{quoted(leaf.value)}"
+            when Filter then "hobrin.filter = #{quoted(leaf.label)}"
+            when Line then "cql.resultSetId = #{quoted(leaf.name)}"
+            when Everything then "cql.allRecords = 1"
+            else raise ArgumentError, "cannot write #{leaf.class}"
+            end
+          end
+
+          def indexes(leaf) = TOGETHER.key?(leaf.fields) ? [TOGETHER[leaf.fields]] : FIELD_INDEX.values_at(*leaf.fields)
+
+          def words(index, text) = "#{index} #{text.include?(" ") ? "adj" : "="} \"#{text}\""
+
+          def near(index, leaf)
+            "(#{words(index, leaf.left)} prox/unit=word/distance<=#{leaf.distance}#{"/ordered" if leaf.ordered} #{words(index, leaf.right)})"
+          end
+
+          def heading(leaf)
+            modifiers = ["=", *("hobrin.narrower" if leaf.narrower), *("hobrin.main" if leaf.main),
+                         *leaf.aspects.map { |aspect| "hobrin.aspect=#{quoted(aspect)}" }]
+            "dc.subject #{modifiers.join("/")} #{quoted(leaf.label)}"
+          end
+
+          def dates(leaf)
+            index = DATE_INDEX.fetch(leaf.name)
+            return "#{index} >= #{leaf.from}" unless leaf.to
+            return "#{index} <= #{leaf.to}" unless leaf.from
+
+            leaf.from == leaf.to ? "#{index} = #{leaf.from}" : "#{index} within \"#{leaf.from} #{leaf.to}\""
+          end
+
+          def either(clauses) = clauses.size == 1 ? clauses.first : "(#{clauses.join(" or ")})"
+
+          # Masks and anchors of CQL, where a name holds them, are kept from being read as such.
+          def quoted(text) = "\"#{text.gsub(/[\\"*?^]/) { |char| "\\#{char}" }}\""
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Strategy
+    # One record by its DOI or its id; a DOI matches without regard to case, with or without its address.
+    class Identifier < Value
+      attributes :value
+
+      ADDRESS = %r{\A(?:https?://(?:dx\.)?doi\.org/|doi:\s*)}i
+      LONGEST = 200
+      private_constant :ADDRESS, :LONGEST
+
+      # Raises InputError (:identifier) for nothing, or something endless.
+      def self.read(typed)
+        value = typed.to_s.strip.sub(ADDRESS, "").downcase
+        raise InputError, { identifier: "Write a DOI or an id." } unless value.size.between?(1, LONGEST)
+
+        new(value:)
+      end
+
+      def label = value
+    end
+  end
+end

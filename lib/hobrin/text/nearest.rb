@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+require "did_you_mean"
+
+module Hobrin
+  module Text
+    # What a person may have meant by a name that is not known: the known names that have the same
+    # words and more, and those spelled most alike by Ruby's own spelling checker.
+    module Nearest
+      MOST = 3
+      # Past this many candidates only those that share a beginning with one of the words are looked at.
+      MANY = 5_000
+      BEGINNING = 3
+      private_constant :MOST, :MANY, :BEGINNING
+
+      class << self
+        # name :: String; known :: Array of String. Gives up to three of them, the nearest first.
+        #
+        #   Nearest.call("delirum", ["Delirium", "Sleep"]) # => ["Delirium"]
+        def call(name, known)
+          known = sharing_a_beginning(name, known) if known.size > MANY
+          by_folded = known.group_by { |one| Tokens.line(one) }
+          near = [*holding(Tokens.of(name), by_folded.keys),
+                  *DidYouMean::SpellChecker.new(dictionary: by_folded.keys).correct(Tokens.line(name))]
+          near.uniq.flat_map { |folded| by_folded.fetch(folded) }.first(MOST)
+        end
+
+        # ", did you mean …?" as a sentence of its own, "" when nothing is near.
+        def hint(name, known)
+          near = call(name, known)
+          near.empty? ? "" : " Did you mean #{near.map { |one| "“#{one}”" }.join(" or ")}?"
+        end
+
+        private
+
+        # Those that have every word of the name, the shortest first.
+        def holding(words, folded)
+          return [] if words.empty?
+
+          folded.select { |one| (words - one.split).empty? }.sort_by(&:size)
+        end
+
+        def sharing_a_beginning(name, known)
+          beginnings = Tokens.of(name).map { |word| word[0, BEGINNING] }
+          known.select { |one| Tokens.of(one).any? { |word| word.start_with?(*beginnings) } }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Thesaurus
+    # Whether headings hang together: every name that refers leads somewhere, nothing lies below itself, and
+    # the integrity conditions of SKOS hold (W3C SKOS Reference, 2009: S13 on names, S27 on related headings;
+    # S14, one preferred label, is a matter of reading).
+    class Integrity
+      # Problems that stop, each naming the heading.
+      attr_reader :errors
+      # What can be lived with: a name that leads to several headings goes to the first of them.
+      attr_reader :warnings
+
+      # headings :: Array of Heading
+      def initialize(headings)
+        @headings = headings
+        @by_label = headings.to_h { |heading| [heading.label, heading] }
+        @errors = labels + references
+        # What lies above can only be told where every reference leads somewhere.
+        @errors += circles if @errors.empty?
+        @errors += above_and_related if @errors.empty?
+        @warnings = shared_names
+        [@errors, @warnings].each(&:freeze)
+        freeze
+      end
+
+      private
+
+      def labels
+        twice = @headings.group_by { |heading| fold(heading.label) }.values.select { |same| same.size > 1 }
+        twice.map { |one, two| "“#{two.label}” is the label of two headings, #{one.label} and #{two.label}." } +
+          @headings.select { |heading| heading.also_called.include?(heading.label) }
+                   .map { |heading| "#{heading.label} is also called by its own label (S13)." }
+      end
+
+      def references
+        @headings.flat_map do |heading|
+          (heading.broader + heading.related).reject { |label| @by_label.key?(label) }
+                                             .map { |label| "#{heading.label} names “#{label}”, which is no heading here." }
+        end
+      end
+
+      # One message for each circle, found by walking upward once.
+      def circles
+        done = {}
+        @headings.filter_map { |heading| circle(heading.label, [], done) }
+      end
+
+      def circle(label, path, done)
+        return if done[label]
+        return "#{label} lies below itself: #{[*path.drop_while { |one| one != label }, label].join(" < ")}." if path.include?(label)
+
+        found = @by_label.fetch(label).broader.filter_map { |above| circle(above, [*path, label], done) }.first
+        done[label] = true
+        found
+      end
+
+      def above_and_related
+        above = Hash.new { |memo, label| memo[label] = @by_label.fetch(label).broader.flat_map { |one| [one, *memo[one]] }.uniq }
+        @headings.flat_map do |heading|
+          heading.related.select { |other| above[heading.label].include?(other) || above[other].include?(heading.label) }
+                 .map { |other| "#{heading.label} and #{other} are related, and one lies above the other (S27)." }
+        end
+      end
+
+      def shared_names
+        by_name = @headings.flat_map { |heading| heading.names.map { |name| [fold(name), heading.label] } }
+                           .uniq.group_by(&:first)
+        by_name.select { |_, pairs| pairs.size > 1 }
+               .map { |name, pairs| "“#{name}” leads to #{pairs.map(&:last).sort.join(" and ")}." }
+      end
+
+      def fold(name) = Text::Tokens.line(name)
+    end
+  end
+end

@@ -1,0 +1,119 @@
+# frozen_string_literal: true
+
+require "builder"
+require "cql_ruby"
+
+RSpec.describe Hobrin::Strategy::Cql do
+  let(:thesaurus) { Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings) }
+  let(:filters) { Hobrin::Strategy::Filters.new("treatment/balanced" => words("placebo")) }
+  let(:vocabulary) do
+    records = SampleHome.records
+    Hobrin::Strategy::Vocabulary.new(thesaurus:, filters:, journals: records.map(&:journal).uniq, places: records.map(&:country).uniq)
+  end
+  let(:strategies) { RandomStrategies.new(51, thesaurus, SampleHome.records) }
+
+  def read(text) = described_class.read(text, vocabulary)
+  def error(text) = read(text).then { nil } rescue $!
+
+  # A random leaf of every kind that has no place among random searches over records.
+  def unusual
+    strategies.pick([Hobrin::Strategy::Line.new(name: "line \"3\""), Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
+                     Hobrin::Strategy::Author.read("van Ostrel, A B C D"), Hobrin::Strategy::Identifier.read("10.5555/A\\\"*b")])
+  end
+
+  it "reads back every tree that it writes" do
+    500.times do |turn|
+      tree = strategies.tree(4) { turn % 5 == 4 ? unusual : strategies.any_leaf }
+      text = described_class.write(tree)
+      expect([text, read(text)]).to eq([text, tree])
+      expect(described_class.write(read(text))).to eq(text)
+    end
+  end
+
+  # Source: the examples of the specification (OASIS searchRetrieve 1.0, part 5), from memory.
+  it "reads the examples of the specification" do
+    any = ->(text) { Hobrin::Strategy::Words.new(text:, fields: Hobrin::Strategy::Words::FIELDS.keys) }
+    title = ->(text) { words(text, fields: [:title]) }
+    {
+      "dinosaur not reptile" => Hobrin::Strategy::Except.new(kept: any["dinosaur"], taken: any["reptile"]),
+      '(bird or dinosaur) and (feathers or "feed*")' =>
+        Hobrin::Strategy::AllOf.of([Hobrin::Strategy::AnyOf.of([any["bird"], any["dinosaur"]]),
+                                    Hobrin::Strategy::AnyOf.of([any["feathers"], any["feed*"]])]),
+      'dc.title any "fish frog"' => Hobrin::Strategy::AnyOf.of([title["fish"], title["frog"]]),
+      "ribs prox/distance<=5/unit=word chevrons" =>
+        Hobrin::Strategy::Near.new(left: "ribs", right: "chevrons", distance: 5, fields: Hobrin::Strategy::Words::FIELDS.keys),
+      'dc.date within "2002 2005"' => Hobrin::Strategy::Dates.years(from_year: 2002, to_year: 2005),
+      '> dc = "info:srw/cql-context-set/1/dc-v1.1" dc.title = "fish frog"' => title["fish frog"],
+      "fish OR frog AND bird" => Hobrin::Strategy::AllOf.of([Hobrin::Strategy::AnyOf.of([any["fish"], any["frog"]]), any["bird"]])
+    }.each { |text, tree| expect([text, read(text)]).to eq([text, tree]) }
+  end
+
+  # Source: the cql-ruby gem, a reader that shares nothing with ours. It cannot read every term (a bare letter, an
+  # escaped mask), so what it refuses is left out, and most must remain.
+  it "sees the same clauses and Booleans as another reader of CQL" do
+    compared = 300.times.count do
+      text = described_class.write(strategies.tree(4))
+      theirs = begin
+        CqlRuby::CqlParser.new.parse(text)
+      rescue CqlRuby::CqlException
+        next
+      end
+      expect([text, shape(described_class::Parser.new(text).call)]).to eq([text, their_shape(theirs)])
+    end
+    expect(compared).to be > 200
+  end
+
+  def shape(node)
+    return [node.index&.plain, node.relation&.text, modifiers(node.modifiers), node.term.plain] if node.is_a?(described_class::Parser::Clause)
+
+    node.links.reduce(shape(node.first)) { |left, link| [link.operator.text, modifiers(link.modifiers), left, shape(link.right)] }
+  end
+
+  def modifiers(list) = list.map { |one| [one.name.text, one.comparison&.text, one.value&.plain] }
+
+  def their_shape(node)
+    set = (node.is_a?(CqlRuby::CqlTermNode) ? node.relation : node).modifier_set
+    with = set.instance_variable_get(:@modifiers).map { |one| %w[@type @comparison @value].map { |name| one.instance_variable_get(name) } }
+    return [node.index, set.instance_variable_get(:@base), with, node.term.gsub(/\\(.)/, '\1')] if node.is_a?(CqlRuby::CqlTermNode)
+
+    [set.instance_variable_get(:@base), with, their_shape(node.left_node), their_shape(node.right_node)]
+  end
+
+  it "says at which column what was found and what was expected" do
+    {
+      "(sleep" => [7, /the end, expected and, or, not, prox or \)/], "sleep and" => [10, /the end, expected a search word/],
+      "sleep delirium" => [7, /“delirium”, expected and, or, not, prox or the end\. A phrase/], 'a or "open' => [6, /never closed/],
+      "sleep )" => [7, /“\)”/], "dc.titel = x" => [1, /no index “dc.titel”. Did you mean “dc.title”/],
+      "hobrin.language = eng" => [1, /Did you mean “dc.language”/], "dc.subject any x" => [12, /“any”, expected =/],
+      'sleep and dc.subject = "Delirum"' => [24, /not a heading.*Did you mean “Delirium”/], "dc.type = rct" => [11, /not one of the choices/],
+      'dc.type = "randomised trial"' => [11, /“randomized controlled trial”/], "dc.language = klingonese" => [15, /klingonese/],
+      'hobrin.journal = "Delirium Record"' => [18, /“The Delirium Record”/], "hobrin.place = Narnia" => [16, /No paper here/],
+      "dc.date = soon" => [11, /a year or a date/], 'dc.date within "2020"' => [16, /two dates/], 'dc.date within "2020 2010"' => [16, /before 2020/],
+      "ea*" => [1, /at least 3 letters/], "***" => [1, /Write a word/], '"?!"' => [1, /Write a word/], '"…"' => [1, /no word/],
+      "a prox/unit=sentence b" => [13, /unit=word/], "a prox/distance>5 b" => [8, /distance<=5/], "a prox (b or c)" => [3, /joins two words/],
+      "a and/x b" => [7, /takes no modifiers/], "dc.title =/stem x" => [12, /“stem” is not known/], "^sleep" => [1, /\^ is not used/],
+      'dc.subject =/hobrin.aspect="cooking" Delirium' => [28, /no aspect/], "sleep sortBy dc.date" => [7, /sortBy/],
+      "hobrin.filter = treatment/wide" => [26, %r{“/”}], 'hobrin.filter = "treatment/wide"' => [17, %r{treatment/balanced}],
+      "x" * 60_000 => [1, /50000 characters/], "#{"(" * 80}x" => [61, /too deep/], "> dc = \"urn:x\" a" => [8, /its own set/]
+    }.each do |text, (column, message)|
+      found = error(text)
+      expect([text[0, 40], found.class, found&.column, found&.message]).to match([text[0, 40], described_class::Error, column, message])
+    end
+  end
+
+  it "puts earlier lines in their place, and names those that are not there or go round" do
+    lines = Hobrin::Strategy::Lines.new("1" => words("sleep"), "2" => read('cql.resultSetId = 1 not dc.title = "noise"'),
+                                        "loop" => Hobrin::Strategy::Line.new(name: "loop"))
+    expect(lines.resolve(read("cql.resultSetId = 2 and delirium"))).to eq(
+      read('(hobrin.text = "sleep" not dc.title = "noise") and delirium')
+    )
+    expect { lines.resolve(read("cql.resultSetId = 7")) }.to raise_error(Hobrin::InputError, /no line “7”/)
+    expect { lines.resolve(read("cql.resultSetId = loop")) }.to raise_error(Hobrin::InputError, /back to itself/)
+  end
+
+  it "reads what people type for authors in any order" do
+    typed = ["Zorvane A", "A Zorvane", "zorvane, ada", "A. Zorvane", "Zorvane A."]
+    expect(typed.map { |one| read("dc.creator = \"#{one}\"") }.uniq).to eq([Hobrin::Strategy::Author.new(family: "zorvane", initials: "a")])
+    expect(read('dc.creator any "Zorvane Wistrow"').parts.map(&:family)).to eq(%w[zorvane wistrow])
+  end
+end

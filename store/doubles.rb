@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Links records that are the same paper, by Records::Sameness: each to the one that came first. Nothing is
+    # merged or hidden.
+    class Doubles
+      def initialize(db)
+        @db = db
+      end
+
+      # numbered :: Array of [number, Record] that just went in. Gives how many of them were linked.
+      def link(numbered)
+        return 0 if numbered.empty?
+
+        new = @db[:records].where(number: numbered.first.first..numbered.last.first)
+        by_doi = first_with(new, :doi)
+        by_key = first_with(new, :sameness) { |twin| twin.where(Sequel.|({ Sequel[:one][:doi] => nil }, { Sequel[:two][:doi] => nil })) }
+        links = by_key.merge(by_doi).transform_values { |earlier| leader(earlier) }.reject { |pair| apart?(*pair) }
+        links.each { |number, first| @db[:records].where(number:).update(same_as: first) }
+        links.size
+      end
+
+      # Hash of number to the number of the first record of the same paper, for those of a set that are doubles.
+      def within(set)
+        @db[:records].exclude(same_as: nil).where(Sequel.lit("number IN (SELECT value FROM json_each(?))", JSON.generate(set.to_a)))
+                     .select_hash(:number, :same_as)
+      end
+
+      private
+
+      # Hash of each new number to the first earlier one with the same value in a column.
+      def first_with(new, column)
+        pairs = @db.from(new.as(:one)).join(Sequel[:records].as(:two), { column => column }) { |two, one| Sequel[two][:number] < Sequel[one][:number] }
+        pairs = yield(pairs) if block_given?
+        pairs.group(Sequel[:one][:number]).select_hash(Sequel[:one][:number], Sequel.function(:min, Sequel[:two][:number]).as(:first))
+      end
+
+      # Two different DOIs say that they are two papers, though a third record without one looks like both.
+      def apart?(*numbers) = @db[:records].where(number: numbers).exclude(doi: nil).distinct.select_map(:doi).size > 1
+
+      def leader(number) = @db[:records].where(number:).get(:same_as) || number
+    end
+  end
+end
