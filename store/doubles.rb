@@ -16,9 +16,7 @@ module Hobrin
         new = @db[:records].where(number: numbered.first.first..numbered.last.first)
         by_doi = first_with(new, :doi)
         by_key = first_with(new, :sameness) { |twin| twin.where(Sequel.|({ Sequel[:one][:doi] => nil }, { Sequel[:two][:doi] => nil })) }
-        links = by_key.merge(by_doi).transform_values { |earlier| leader(earlier) }.reject { |pair| apart?(*pair) }
-        links.each { |number, first| @db[:records].where(number:).update(same_as: first) }
-        links.size
+        by_key.merge(by_doi).sort.count { |number, earlier| linked?(number, leader(earlier)) }
       end
 
       # Hash of number to the number of the first record of the same paper, for those of a set that are doubles.
@@ -34,6 +32,10 @@ module Hobrin
         pairs = @db.from(new.as(:one)).join(Sequel[:records].as(:two), { column => column }) { |two, one| Sequel[two][:number] < Sequel[one][:number] }
         pairs = yield(pairs) if block_given?
         pairs.group(Sequel[:one][:number]).select_hash(Sequel[:one][:number], Sequel.function(:min, Sequel[:two][:number]).as(:first))
+      end
+
+      def linked?(number, first)
+        !apart?(number, first) && @db[:records].where(number:).update(same_as: first)
       end
 
       # Two different DOIs say that they are two papers, though a third record without one looks like both.

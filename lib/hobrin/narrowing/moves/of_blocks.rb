@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Narrowing
+    class Moves
+      # A block left out of the join, or one that waits put into it.
+      class OfBlocks
+        def initialize(state)
+          @state = state
+        end
+
+        # Gives an Array of Move.
+        def call
+          out = @state.blocks.map do |block|
+            [:widen, :block_off, "without #{block.letter}", @state.blocks - [block], [*@state.waiting, block]]
+          end
+          into = @state.waiting.map do |block|
+            [:narrow, :block_on, "with #{block.letter} as well", [*@state.blocks, block], @state.waiting - [block]]
+          end
+          (out + into).map { |direction, kind, wording, blocks, waiting| Move.new(direction:, kind:, wording:, state: @state.with(blocks:, waiting:)) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Narrowing
+    # What a count depends on: the blocks that are joined, those that wait, and the limits, in order. A change
+    # gives a new state.
+    #
+    # blocks  :: Array of Strategy::Block; waiting :: blocks with terms that are not in the join
+    # limits  :: Array of PlacedLimit; filter :: Strategy::Filter or nil
+    class State < Value
+      attributes :blocks, :waiting, :limits, :filter
+
+      def initialize(blocks:, waiting: [], limits: [], filter: nil)
+        @blocks = blocks.select(&:tree).freeze
+        @waiting = waiting.select(&:tree).freeze
+        @limits = limits.dup.freeze
+        @filter = filter
+        freeze
+      end
+
+      # The trees whose intersection is the result.
+      def trees = [*blocks.map(&:tree), *limits.select(&:on).map(&:leaf), filter].compact
+
+      # The whole as one tree, nil when nothing is searched.
+      def tree = blocks.empty? ? nil : Strategy::AllOf.of(trees)
+
+      def limit(name) = limits.find { |limit| limit.name == name && limit.on }
+
+      def with_block(changed) = with(blocks: blocks.map { |block| block.letter == changed.letter ? changed : block })
+
+      # The state with a term's leaf replaced.
+      def with_leaf(block, term, leaf) = with_block(block.replace(term.id) { term.with(leaf:) })
+
+      # The state with a limit set to a leaf, at its place or last; taken off when the leaf is nil.
+      def with_limit(name, leaf)
+        placed = leaf && PlacedLimit.new(leaf:)
+        return with(limits: [*limits, placed]) if placed && limits.none? { |limit| limit.name == name }
+
+        with(limits: limits.filter_map { |limit| limit.name == name ? placed : limit })
+      end
+    end
+  end
+end

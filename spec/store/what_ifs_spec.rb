@@ -1,0 +1,112 @@
+# frozen_string_literal: true
+
+# What a single change would do, against what a reading of the records one by one finds.
+RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
+  let(:strategies) { RandomStrategies.new(77, context.library.thesaurus, records) }
+  let(:evaluator) { context.evaluator }
+  let(:filters) { Hobrin::Strategy::Filters.new("treatment/balanced" => words("random*"), "treatment/specific" => words("randomized controlled trial")) }
+
+  def state
+    blocks = %w[P I O].map { |letter| strategies.block(letter) }
+    limits = strategies.limits.reject { |limit| limit.name == :place || limit.name == :added }
+    Hobrin::Narrowing::State.new(blocks: blocks.first(2), waiting: blocks.last(1), limits:)
+  end
+
+  def moves(state) = Hobrin::Narrowing::Moves.new(state, thesaurus: context.library.thesaurus, today: Date.new(2026, 11, 23), filters:).call
+
+  it "counts for every change what the changed strategy finds, and the difference to now" do
+    12.times do
+      before = state
+      next if before.blocks.empty?
+
+      must_find = a_set(*records.each_index.to_a.sample(25, random: Random.new(1)).map(&:succ))
+      what_ifs = described_class.new(before, evaluator:, must_find:)
+      now = plain.call(before.tree)
+      expect(what_ifs.now.to_a).to eq(now)
+      what_ifs.call(moves(before).sample(15, random: Random.new(2))).each do |one|
+        after = plain.call(one.move.state.tree)
+        expect([one.move.wording, one.set.to_a, one.added.to_a, one.removed.to_a, one.lost.to_a])
+          .to eq([one.move.wording, after, after - now, now - after, (now - after) & must_find.to_a])
+        widens = one.move.direction == :widen
+        expect([one.move.wording, widens ? one.removed.size : one.added.size]).to eq([one.move.wording, 0]) unless one.move.kind == :filter
+      end
+    end
+  end
+
+  it "offers every kind of change there is, and none twice" do
+    block = Hobrin::Strategy::Block.new(letter: "O", terms: [
+      Hobrin::Strategy::Term.new(id: 1, leaf: Hobrin::Strategy::Heading.new(label: "Delirium", main: true, aspects: ["nursing"])),
+      Hobrin::Strategy::Term.new(id: 2, leaf: words("sleep*", fields: [:abstract])),
+      Hobrin::Strategy::Term.new(id: 4, leaf: words("confus*")), Hobrin::Strategy::Term.new(id: 3, leaf: Hobrin::Strategy::Heading.new(label: "Inpatients"))
+    ])
+    place = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
+    before = Hobrin::Narrowing::State.new(blocks: [block, block.with(letter: "P")], waiting: [block.with(letter: "I")], limits: [place],
+                                          filter: Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"))
+    found = moves(before)
+    expect(found.map(&:kind).uniq).to include(:aspects_off, :main_off, :main_on, :narrower_off, :narrower, :broader, :words, :title_only,
+                                              :titles_only, :fields, :block_off, :block_on, :limit_off, :limit, :filter)
+    expect(found.map(&:state).uniq.size).to eq(found.size)
+    expect(found.map(&:wording)).to include("with the broader heading #{context.library.thesaurus.heading("Delirium").broader.first} beside Delirium",
+                                            "Delirium under any aspect", "the specific study filter", "limit to 80 and over, too")
+  end
+
+  it "puts the changes that reach the aim first, and finds the same again when one is taken back" do
+    before = Hobrin::Narrowing::State.new(blocks: [Hobrin::Strategy::Block.new(letter: "P", terms: [Hobrin::Strategy::Term.new(id: 1, leaf: words("sleep*"))])])
+    what_ifs = described_class.new(before, evaluator:)
+    sizes = what_ifs.call(moves(before), aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40)).map(&:size)
+    distances = sizes.map { |size| [20 - size, size - 40, 0].max }
+    expect(distances).to eq(distances.sort)
+    aged = before.with_limit(:age, Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
+    expect(aged.with_limit(:age, nil)).to eq(before)
+  end
+
+  it "names the step that drops a paper, and every other that would" do
+    12.times do
+      limits = strategies.limits
+      blocks = %w[P O].map { |letter| strategies.block(letter) }
+      cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits:, evaluator:)
+      records.each_index.to_a.sample(20, random: Random.new(3)).map(&:succ).each do |number|
+        absence = Hobrin::Narrowing::Absence.of(cascade, number, evaluator)
+        without = cascade.steps.select(&:on).reject { |step| plain.call(step.block? ? step.source.tree : step.source.leaf).include?(number) }
+        expect(absence.all).to eq(without)
+        expect(absence.step).to eq(without.first)
+      end
+    end
+  end
+
+  it "says why a paper is here: which terms found it, and where" do
+    20.times do
+      tree = strategies.tree(2)
+      found = evaluator.call(tree)
+      found.first(3).each do |number|
+        record = records[number - 1]
+        reasons = Hobrin::Retrieval::Reasons.new(evaluator).call(tree, number, record)
+        expect(reasons).not_to be_empty
+        reasons.each do |reason|
+          expect(plain.match?(record, reason.leaf)).to be(true)
+          expect(reason.places).not_to be_empty if reason.leaf.is_a?(Hobrin::Strategy::Words)
+          expect(reason.headings).not_to be_empty if reason.leaf.is_a?(Hobrin::Strategy::Heading)
+        end
+      end
+    end
+    near = Hobrin::Strategy::Near.new(left: "ear plug*", right: "night", distance: 3)
+    expect(Hobrin::Retrieval::TextPlaces.of(near, "Ear-plugs late at night, and ear plug")).to eq([[0, 9], [18, 23], [29, 37]])
+  end
+
+  it "counts what the papers of a set have in common, and every place of a heading" do
+    set = evaluator.call(words("sleep*"))
+    own = set.map { |number| records[number - 1] }
+    Hobrin::Retrieval::Common::FACETS.zip([
+      ->(one) { one.headings.map(&:label) }, ->(one) { one.headings.select(&:main).map(&:label) }, ->(one) { [one.journal] }, ->(one) { one.types },
+      ->(one) { one.ages }, ->(one) { [one.year.to_s] }, ->(one) { [one.language] }, ->(one) { [one.country] }, ->(one) { one.sex }, ->(one) { one.species }
+    ]).each do |name, values|
+      next unless values
+
+      expected = own.flat_map { |one| values[one].uniq }.tally.sort_by { |value, size| [-size, value] }
+      expect([name, Hobrin::Retrieval::Common.call(set, name, evaluator)]).to eq([name, expected])
+    end
+    place = Hobrin::Retrieval::HeadingPlace.of("Delirium", evaluator)
+    expect(place.paths.map { |path| path.last.first }.uniq).to eq(["Delirium"])
+    expect(place.paths.first.last.last).to eq(plain.call(Hobrin::Strategy::Heading.new(label: "Delirium")).size)
+  end
+end
