@@ -9,6 +9,8 @@ module Hobrin
   module Store; end
   # One verb per file: load, call the core, save, write the trail.
   module Services; end
+  # The command line.
+  module Cli; end
   # The web application.
   module Web; end
   # The made-up sample data.
@@ -17,12 +19,12 @@ module Hobrin
   # Joins the layers, once.
   module Boot
     ROOT = Pathname(__dir__).parent
-    LAYERS = { "store" => Store, "services" => Services, "web" => Web, "demo" => Demo }.freeze
+    LAYERS = { "store" => Store, "services" => Services, "cli" => Cli, "web" => Web, "demo" => Demo }.freeze
 
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "hobrin-layers"
       LAYERS.each { |folder, namespace| loader.push_dir(ROOT.join(folder).to_s, namespace:) }
-      loader.ignore(ROOT.join("web/views").to_s, ROOT.join("web/public").to_s)
+      loader.ignore(*%w[web/views web/public cli/benchmarks/serving.rb].map { |path| ROOT.join(path).to_s })
       loader.setup
     end
     private_constant :LAYERS, :LOADER

@@ -5,27 +5,32 @@ module Hobrin
     # Gives a made-up paper what a printed one has: authors, a journal, pages, an id, a spelling, and the
     # day on which it was added. Journals marked as nursing journals have more nurses among their authors.
     class Printing
-      BRITISH = { "randomized" => "randomised", "Randomized" => "Randomised", "mobilization" => "mobilisation",
-                  "randomization" => "randomisation", "hospitalized" => "hospitalised",
-                  "Early mobilization" => "Early mobilisation" }.freeze
-      private_constant :BRITISH
+      BRITISH = { "andomized" => "andomised", "andomization" => "andomisation", "andomize " => "andomise " }.freeze
+      AMERICAN = { "isation" => "ization", "rganised" => "rganized", "eterised" => "eterized", "analysed" => "analyzed", "rogramme" => "rogram", "abour" => "abor",
+                   "ehaviour" => "ehavior", "aesar" => "esar", "aemo" => "emo", "oedema" => "edema", "olour" => "olor", "aediatric" => "ediatric" }.freeze
+      OTHER_LANGUAGE = 0.045
+      PEER_REVIEWED = 0.97
+      FREE = 0.36
+      private_constant :BRITISH, :AMERICAN, :OTHER_LANGUAGE, :PEER_REVIEWED, :FREE
 
-      def initialize(names:, random:)
+      # names :: what names.yml holds
+      def initialize(names)
         @names = names
-        @random = random
+        @abroad, @home = names["journals"].partition { |journal| journal["language"] }
+        @families = names["family_beginnings"].product(names["family_endings"]).map(&:join).freeze
       end
 
-      # key :: part of the id; spell :: whether American spelling may be turned into British
-      # Gives a Records::Record.
-      def record(key:, title:, abstract:, published:, headings:, journal: nil, country: nil, spell: false, **rest)
+      # random :: Random of this record; key :: part of the id; spell :: whether the spelling follows the country
+      # research :: whether it is a research article; stated :: further flags. Gives a Records::Record.
+      def record(random:, key:, title:, published:, headings:, abstract: nil, journal: nil, country: nil, spell: false, research: true, stated: [], **rest)
+        @random = random
         printed_in = journal_of(journal)
-        country ||= printed_in["country"] || pick(@names["countries"])
-        spelling = spell && @names["british"].include?(country) ? BRITISH : {}
+        country ||= printed_in["country"] || weighted(@names["countries"])
+        spelling = spell ? spelling_of(country) : {}
         Records::Record.new(
-          id: "10.5555/hobrin.#{key}", doi: "10.5555/hobrin.#{key}", title: respell(title, spelling),
-          abstract: respell(abstract, spelling), published:, headings:, country:, journal: printed_in["name"],
-          authors: authors(printed_in["nursing"]), **pages, flags: flags(printed_in),
-          language: printed_in["language"] || "eng", added: "#{published[0, 7].ljust(7, "-06")}-15", **rest
+          id: "10.5555/hobrin.#{key}", doi: "10.5555/hobrin.#{key}", title: respell(title, spelling), journal: printed_in["name"],
+          abstract: abstract && respell(abstract, spelling), published:, headings:, country:, authors: authors(printed_in["nursing"]), **pages(published),
+          flags: flags(printed_in, research) + stated, language: printed_in["language"] || "eng", added: added(published), **rest
         )
       end
 
@@ -34,25 +39,42 @@ module Hobrin
       def journal_of(name)
         return @names["journals"].find { |journal| journal["name"] == name } if name
 
-        pick(@names["journals"].reject { |journal| journal["language"] })
+        pick(@random.rand < OTHER_LANGUAGE ? @abroad : @home)
       end
 
+      def spelling_of(country) = @names["british"].include?(country) ? BRITISH : AMERICAN
+
       def authors(nursing)
-        Array.new(@random.rand(2..6)) do
-          Records::Author.new(family: pick(@names["families"]), given: pick(@names["givens"]),
-                              nurse: @random.rand < (nursing ? 0.6 : 0.2))
+        Array.new(@random.rand(1..7)) do
+          given = pick(@names["givens"])
+          given = "#{given} #{pick(("A".."Z").to_a)}." if @random.rand < 0.3
+          Records::Author.new(family: pick(@families), given:, nurse: @random.rand < (nursing ? 0.6 : 0.2))
         end.uniq(&:short)
       end
 
-      def pages
+      def pages(published)
         first = @random.rand(1..900)
-        { volume: @random.rand(3..60).to_s, issue: @random.rand(1..12).to_s,
+        { volume: (published[0, 4].to_i - @random.rand(1950..1995)).to_s, issue: @random.rand(1..12).to_s,
           pages: "#{first}-#{first + @random.rand(5..14)}" }
       end
 
-      def flags(journal) = ["peer reviewed", *("nursing journal" if journal["nursing"])]
+      # Within the month, or the one after.
+      def added(published)
+        month = Date.strptime(published[0, 7].ljust(7, "-06"), "%Y-%m") + @random.rand(1..45)
+        [month.iso8601, "2026-11-20"].min
+      end
+
+      def flags(journal, research)
+        [*("peer reviewed" if @random.rand < PEER_REVIEWED), *("research article" if research), *("nursing journal" if journal["nursing"]),
+         *("free full text" if @random.rand < FREE)]
+      end
 
       def respell(text, spelling) = spelling.reduce(text) { |result, (from, to)| result.gsub(from, to) }
+
+      def weighted(shares)
+        at = @random.rand(shares.values.sum)
+        shares.find { |_, share| (at -= share).negative? }.first
+      end
 
       def pick(list) = list[@random.rand(list.size)]
     end

@@ -8,13 +8,13 @@ module Hobrin
         @context = context
       end
 
-      # The file that the records travel in. The same text every time.
+      # The records as a file. The same text every time.
       def self.csl = Exchange::CslJson::Writer.call(SampleLibrary.new.records)
 
       def load
         return unless @context.library.empty?
 
-        Services::LoadSample.new(@context).call(headings: SampleThesaurus.headings, csl: Sample.csl) { MainInquiry.new(@context).call }
+        Services::LoadSample.new(@context).call(headings: SampleThesaurus.headings, records: SampleLibrary.new.each) { MainInquiry.new(@context).call }
       end
     end
   end

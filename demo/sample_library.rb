@@ -7,51 +7,94 @@ module Hobrin
     # The made-up papers: those around the main inquiry, written by hand, and those around them, made from
     # topics.yml. The same seed gives the same library, to the letter.
     class SampleLibrary
+      SIZE = 12_000
       SEED = 4646
+      # Of the generated papers, how many were retracted, and how many are in the library twice, from two sources.
+      RETRACTED = 14
+      TWICE = 16
       FOLDER = __dir__
-      private_constant :SEED, :FOLDER
+      private_constant :FOLDER
 
-      def initialize(seed: SEED)
-        @random = Random.new(seed)
-        @printing = Printing.new(names: load("names"), random: @random)
+      # size :: how many papers in all; more than SIZE grows the topics by their shares
+      def initialize(size: SIZE, seed: SEED, thesaurus: Thesaurus.new(SampleThesaurus.headings, checked: true))
+        @size = size
+        @seed = seed
+        @thesaurus = thesaurus
+        @printing = Printing.new(load("names"))
+        @data = load("topics")
       end
 
       # Gives an Array of Records::Record, the handwritten ones first.
-      def records
-        handwritten + generated
+      def records = each.to_a
+
+      # Yields each record in turn, so that a library may be larger than memory. Without a block, an Enumerator.
+      def each(&block)
+        return enum_for(:each) unless block
+
+        handwritten.each(&block)
+        titles = Titles.new
+        place = 0
+        topics.each do |topic, papers|
+          made = Array.new(papers) { titles.apart(generated(topic, place += 1), place) }
+          Citing.new(Random.new(@seed + place)).call(made).each(&block)
+        end
+        twice(place).each(&block)
       end
 
       private
 
       def load(name) = YAML.safe_load_file(File.join(FOLDER, "#{name}.yml"))
 
+      # Hash of topic to how many papers it gets: those with a number that many, the others the rest by their share.
+      def topics
+        fixed, shared = @data["topics"].partition { |topic| topic["papers"] }
+        left = @size - load("papers").size - TWICE - fixed.sum { |topic| topic["papers"] }
+        shares = shared.map { |topic| topic["share"] }
+        ends = shares.reduce([0]) { |sums, share| [*sums, sums.last + share] }.map { |sum| sum * [left, 0].max / shares.sum }
+        counts = ends.each_cons(2).map { |from, to| to - from }
+        fixed.to_h { |topic| [topic, topic["papers"]] }.merge(shared.zip(counts).to_h)
+      end
+
       def handwritten
-        load("papers").map do |row|
+        load("papers").each_with_index.map do |row, place|
           headings = row.fetch("headings", []).map do |label|
             Records::Indexing.new(label: label.delete_prefix("*"), main: label.start_with?("*"))
           end
           @printing.record(
-            key: row["key"], title: row["title"], abstract: row["text"], types: row["types"], headings:,
-            ages: row.fetch("ages", []),
-            species: row.fetch("species", ["humans"]), published: row["published"], keywords: row["keywords"],
-            **row.slice("added", "language", "country", "journal").transform_keys(&:to_sym)
+            random: Random.new(@seed * 7 + place), key: row["key"], title: row["title"], abstract: row["text"], types: row["types"], headings:,
+            ages: row.fetch("ages", []), sex: headings.empty? ? [] : %w[female male], species: row.fetch("species", ["humans"]), published: row["published"],
+            keywords: row["keywords"], stated: row.fetch("flags", []), **row.slice("added", "language", "country", "journal").transform_keys(&:to_sym)
           )
         end
       end
 
-      def generated
-        data = load("topics")
-        place = 0
-        data["topics"].flat_map do |topic|
-          Array.new(topic["papers"]) do
-            parts = %w[people interventions outcomes].to_h { |part| [part.to_sym, data[part][pick(topic[part])]] }
-            @printing.record(key: format("%04d", place += 1),
-                             **Study.new(**parts, designs: topic["designs"], random: @random).call)
-          end
+      # Each record has chance of its own, so that a change to one leaves the others as they are.
+      def generated(topic, place)
+        random = Random.new((@seed * 1_000_003) + place)
+        parts = %w[people interventions outcomes].to_h { |part| [part.delete_suffix("s").to_sym, @data[part][pick(topic[part], random)]] }
+        @printing.record(random:, key: format("%05d", place), **Study.new(parts, thesaurus: @thesaurus, designs: topic["designs"], random:).call)
+                 .then { |record| retracted?(place) ? retract(record) : record }
+      end
+
+      def retracted?(place) = place % (SIZE / RETRACTED) == 611
+
+      def retract(record) = record.with(title: "Retracted: #{record.title}", flags: [*record.flags, "retracted"])
+
+      # The same papers again, as another source has them: another id, no headings, the title in another spelling.
+      def twice(places)
+        Array.new(TWICE) do |number|
+          place = 1 + (number * places / TWICE)
+          topic = topic_of(place)
+          record = generated(topic, place)
+          record.with(id: "other-source:#{place}", headings: [], title: record.title.upcase, ages: [], types: [])
         end
       end
 
-      def pick(list) = list[@random.rand(list.size)]
+      def topic_of(place)
+        topics.each { |topic, papers| return topic if (place -= papers) <= 0 }
+      end
+
+      def pick(list, random) = list[random.rand(list.size)]
     end
   end
 end

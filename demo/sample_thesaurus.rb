@@ -1,21 +1,37 @@
 # frozen_string_literal: true
 
-require "yaml"
+require "csv"
 
 module Hobrin
   module Demo
-    # The headings of the sample library, from thesaurus.yml.
+    # The made-up headings of the sample library: words that the trade shares, filed in Hobrin's own way. They stand in
+    # headings/*.csv, one to a line; a heading that names no aspects takes those of the heading above it.
     module SampleThesaurus
-      FILE = File.expand_path("thesaurus.yml", __dir__)
-      private_constant :FILE
+      FILES = File.expand_path("headings/*.csv", __dir__)
+      private_constant :FILES
 
-      # Gives an Array of Thesaurus::Heading.
-      def self.headings
-        YAML.safe_load_file(FILE).map do |row|
-          Thesaurus::Heading.new(label: row["label"], also_called: row.fetch("also", []), definition: row["what"],
-                                 broader: row.fetch("under", []), related: row.fetch("see", []),
-                                 aspects: row.fetch("aspects", []), added: row["added"])
+      class << self
+        # Gives an Array of Thesaurus::Heading.
+        def headings
+          rows = Dir[FILES].sort.flat_map { |file| CSV.read(file, headers: true, col_sep: "|", liberal_parsing: true).map(&:to_h) }
+          by_label = rows.to_h { |row| [row["label"], row] }
+          rows.map { |row| heading(row, aspects(row, by_label)) }
         end
+
+        private
+
+        def heading(row, aspects)
+          Thesaurus::Heading.new(label: row["label"], also_called: list(row["also"]), definition: row["what"].to_s.strip,
+                                 broader: list(row["under"]), related: list(row["see"]), aspects:, added: row["added"]&.strip.then { |year| year.to_s.empty? ? nil : year.to_i })
+        end
+
+        def aspects(row, by_label)
+          own = list(row["aspects"])
+          above = by_label[list(row["under"]).first]
+          own.empty? && above ? aspects(above, by_label) : own
+        end
+
+        def list(text) = text.to_s.split(";").map(&:strip).reject(&:empty?)
       end
     end
   end

@@ -2,56 +2,81 @@
 
 module Hobrin
   module Demo
-    # One generated study: a design, a title and an abstract that fit together, with numbers that agree.
+    # One generated study: a design, a date, and a title and an abstract that fit together.
     class Study
-      # Shares of the designs in the sample, in percent.
-      DESIGNS = { trial: 24, cohort: 18, before_after: 12, survey: 8, qualitative: 8, review: 8, narrative: 7,
-                  controlled: 6, case_report: 3, editorial: 3, protocol: 3 }.freeze
       # Of a hundred papers, how many are from these years.
-      YEARS = { 2024..2026 => 30, 2019..2023 => 36, 2014..2018 => 22, 2004..2013 => 12 }.freeze
-      # Papers of the last months have no headings yet.
-      NEW = "2026-06"
-      # A few older papers never got headings, and some papers say no age.
-      NEVER_INDEXED = 0.03
+      YEARS = { 2024..2026 => 24, 2019..2023 => 33, 2014..2018 => 21, 2006..2013 => 16, 1996..2005 => 6 }.freeze
+      # How many have no headings yet, by when they were published; a few older papers never got any.
+      UNINDEXED = { "2026-05" => 0.88, "2026-01" => 0.3, "0000" => 0.015 }.freeze
+      LAST = "2026-10"
       NO_AGE = 0.12
-      private_constant :DESIGNS, :YEARS, :NEW, :NEVER_INDEXED, :NO_AGE
+      NO_ABSTRACT = { true => 0.6, false => 0.015 }.freeze
+      ONE_ASPECT = 0.35
+      ANIMALS = 0.006
+      # Headings about how a study was done, and such as fit nearly any paper on care.
+      METHODS = { trial: ["Trials"], survey: ["Surveys"], qualitative: ["Interviews", "Experience of Illness", "Experience of Nurses"],
+                  accuracy: ["Accuracy of Tests"], cost: ["Costs"], before_after: ["Quality Improvement"], guideline: ["Evidence-Based Practice"] }.freeze
+      COMMON = ["Nursing Care", "Patient Safety", "Quality of Life", "Length of Stay", "Costs", "Evidence-Based Practice", "Nurses", "Hospitals",
+                "Adults", "Patient Satisfaction", "Teamwork", "Competence", "Mortality", "University Hospitals", "Nursing Records"].freeze
+      private_constant :YEARS, :UNINDEXED, :LAST, :NO_AGE, :NO_ABSTRACT, :ONE_ASPECT, :ANIMALS, :METHODS, :COMMON
 
-      # people, interventions, outcomes :: the parts from topics.yml
-      # designs :: names of the only designs that make sense for a topic, or nil for all
-      def initialize(people:, interventions:, outcomes:, random:, designs: nil)
-        @designs = designs ? DESIGNS.slice(*designs.map(&:to_sym)) : DESIGNS
-        @people = people
-        @intervention = interventions
-        @outcome = outcomes
+      # parts :: { people:, intervention:, outcome: } from topics.yml; thesaurus :: of the sample, for its aspects
+      # designs :: names of the only designs that make sense for a topic, one named twice is twice as common; or nil for all
+      def initialize(parts, thesaurus:, random:, designs: nil)
+        @parts = parts
+        @thesaurus = thesaurus
         @random = random
+        @design = weighted(designs ? designs.map(&:to_sym).tally : Designs::SHARES)
       end
 
       # Gives what Printing#record takes, but for the key.
       def call
-        text = StudyText.new(people: @people, intervention: @intervention, outcome: @outcome,
-                             random: @random).call(weighted(@designs))
+        text = Texts.of(@design, **@parts, random: @random)
         published = date
-        { title: text.title, abstract: text.abstract, types: text.types, published:, species: ["humans"], keywords:,
-          headings: published > NEW || chance(NEVER_INDEXED) ? [] : headings,
-          ages: published > NEW || chance(NO_AGE) ? [] : @people["ages"], spell: true }
+        unindexed = chance(UNINDEXED.find { |since, _| published >= since }.last)
+        { title: text.title, abstract: abstract(text), types: unindexed ? text.types.first(@random.rand(2)) : text.types, published:, keywords:,
+          headings: unindexed ? [] : headings, research: Designs::RESEARCH.include?(@design), spell: true, **facts(unindexed) }
       end
 
       private
 
-      def date
-        year = @random.rand(weighted(YEARS))
-        format("%<year>d-%<month>02d", year:, month: @random.rand(1..(year == 2026 ? 10 : 12)))
+      def abstract(text) = chance(NO_ABSTRACT.fetch(Designs::BRIEF.include?(@design))) ? nil : text.abstract
+
+      def facts(unindexed)
+        return { ages: [], sex: [], species: ["humans"] } if unindexed
+
+        { ages: chance(NO_AGE) ? [] : @parts[:people]["ages"], sex: @parts[:people].fetch("sex", %w[female male]),
+          species: chance(ANIMALS) ? ["animals"] : ["humans"] }
       end
 
-      # The intervention and the outcome are what a paper is mainly about.
+      def date
+        year = @random.rand(weighted(YEARS))
+        month = @random.rand(1..(year == LAST[0, 4].to_i ? LAST[5, 2].to_i : 12))
+        return year.to_s if year < 2006 && chance(0.4)
+
+        format("%<year>d-%<month>02d", year:, month:)
+      end
+
+      # The intervention and the outcome are what a paper is mainly about; indexers add what lies beside.
       def headings
-        main = [@intervention["headings"].first, @outcome["headings"].first]
-        labels = [@intervention, @outcome, @people].flat_map { |part| part["headings"] }.uniq
-        labels.map { |label| Records::Indexing.new(label:, main: main.include?(label)) }
+        main = %i[intervention outcome].map { |part| @parts[part]["headings"].first }
+        labels = %i[intervention outcome people].flat_map { |part| @parts[part]["headings"] }.uniq
+        (labels | beside(labels)).map { |label| Records::Indexing.new(label:, main: main.include?(label), aspects: aspects(label)) }
+      end
+
+      def beside(labels)
+        near = labels.filter_map { |label| @thesaurus.heading(label) }.flat_map(&:related)
+        near.sample(@random.rand(0..2), random: @random) + METHODS.fetch(@design, []).sample(@random.rand(0..1), random: @random) +
+          COMMON.sample(@random.rand(0..3), random: @random)
+      end
+
+      def aspects(label)
+        allowed = @thesaurus.heading(label)&.aspects || []
+        allowed.any? && chance(ONE_ASPECT) ? [pick(allowed)] : []
       end
 
       def keywords
-        [@intervention["text"], @outcome["text"], @people["text"]].sample(@random.rand(1..3), random: @random)
+        @parts.values_at(:intervention, :outcome, :people).map { |part| part["text"] }.sample(@random.rand(0..3), random: @random)
       end
 
       def weighted(shares)
@@ -59,6 +84,7 @@ module Hobrin
         shares.find { |_, share| (at -= share).negative? }.first
       end
 
+      def pick(list) = list[@random.rand(list.size)]
       def chance(share) = @random.rand < share
     end
   end

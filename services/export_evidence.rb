@@ -7,21 +7,21 @@ module Hobrin
       # name :: of the file; type :: its media type; body :: its text
       File = Struct.new(:name, :type, :body, keyword_init: true)
 
-      FORMATS = { "ris" => ["application/x-research-info-systems", Exchange::Ris::Writer],
-                  "json" => ["application/vnd.citationstyles.csl+json", Exchange::CslJson::Writer] }.freeze
+      # By the ending of the file's name.
+      FORMATS = Exchange::FORMATS.values.to_h { |format| [format::EXTENSION, format] }.freeze
       private_constant :FORMATS
 
       def initialize(context)
         @context = context
       end
 
-      # format :: "ris", or "json" for CSL-JSON. Raises GoneError for another one, or an unknown inquiry.
-      def call(id, format)
-        type, writer = FORMATS.fetch(format) { raise GoneError, "format" }
+      # extension :: "ris", "bib", or "json" for CSL-JSON. Raises GoneError for another one, or an unknown inquiry.
+      def call(id, extension)
+        format = FORMATS.fetch(extension) { raise GoneError, "format" }
         saved = @context.inquiries.find(id)
         records = @context.library.records_by_id(saved.inquiry.kept_ids)
-        File.new(name: "hobrin-#{id}-evidence.#{format}", type:,
-                 body: writer.call(records, sample: @context.library.sample?))
+        File.new(name: "hobrin-#{id}-evidence.#{extension}", type: format::TYPE,
+                 body: format::Writer.call(records, sample: @context.library.sample?))
       end
     end
   end

@@ -54,20 +54,46 @@ RSpec.describe "The demo" do
     end
   end
 
-  it "makes the same library every time, of papers that tell a story and numbers that agree" do
-    records = Hobrin::Demo::SampleLibrary.new.records
-    expect(records).to eq(Hobrin::Demo::SampleLibrary.new.records)
-    expect([records.size, records.map(&:id).uniq.size]).to eq([400, 400])
+  let(:records) { SampleHome.records }
+
+  it "makes the same library every time, of papers apart from each other, filed under headings that are there" do
+    again = Hobrin::Demo::SampleLibrary.new.each
+    [0, 70, 500, 4_000].each { |place| expect(again.lazy.drop(place).first).to eq(records[place]) }
+    expect([records.size, records.map(&:id).uniq.size]).to eq([12_000, 12_000])
     expect(records.map(&:doi)).to all(start_with("10.5555/"))
+    expect(records.map { |record| record.title.downcase }.uniq.size).to eq(12_000 - 16)
     thesaurus = Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings)
-    expect(records.flat_map do |record|
-      record.headings.map(&:label)
-    end.uniq.reject { |label| thesaurus.heading(label) }).to eq([])
+    expect(thesaurus.headings.size).to be > 500
+    expect(thesaurus.headings.count { |heading| heading.broader.empty? }).to be > 8
+    expect(Hobrin::Thesaurus::Integrity.new(thesaurus.headings).warnings).to eq([])
+    expect(records.flat_map { |record| record.headings.map(&:label) }.uniq.reject { |label| thesaurus.heading(label) }).to eq([])
     expect(records.flat_map(&:types).uniq - Hobrin::Records::StudyTypes::ALL).to eq([])
-    shares = records.flat_map { |record| record.abstract.scan(/(\d+) of (\d+) \(([\d.]+)%\)/) }
-    expect(shares.size).to be > 300
+  end
+
+  it "tells stories whose numbers agree: shares, risk ratios, and what is cited was there before" do
+    shares = records.flat_map { |record| record.abstract.to_s.scan(/(\d+) of (\d+) \(([\d.]+)%\)/) }
+    expect(shares.size).to be > 10_000
     shares.each do |part, whole, share|
       expect([part, whole, (100.0 * part.to_i / whole.to_i).round(1)]).to eq([part, whole, share.to_f])
     end
+    ratios = records.flat_map { |record| record.abstract.to_s.scan(/(\d+) of (\d+) \([^.]*?\.\d%\) [^.;]*?(\d+) of (\d+) \([\d.]+%\) [^.;]*; risk ratio ([\d.]+),/) }
+    expect(ratios.size).to be > 2_000
+    ratios.each do |a, n1, c, n2, ratio|
+      expect(a.to_f / n1.to_f / (c.to_f / n2.to_f)).to be_within(0.0051).of(ratio.to_f)
+    end
+    published = records.to_h { |record| [record.id, record.published] }
+    records.each { |record| record.cites.each { |id| expect(published.fetch(id)).to be <= record.published } }
+  end
+
+  # The shares that docs/sample.md states.
+  it "is made up as the documentation says" do
+    share = ->(&test) { (100.0 * records.count(&test) / records.size).round(1) }
+    text = File.read("#{root}/docs/sample.md")
+    facts = { "English" => share.call { |record| record.language == "eng" }, "not indexed yet" => share.call { |record| record.headings.empty? },
+              "no abstract" => share.call { |record| record.abstract.nil? }, "randomized controlled trial" => share.call { |record| record.types.include?("randomized controlled trial") },
+              "qualitative study" => share.call { |record| record.types.include?("qualitative study") }, "from 2019 on" => share.call { |record| record.year >= 2019 } }
+    facts.each { |name, percent| expect(text).to include("| #{name} | #{percent} % |") }
+    expect(records.count { |record| record.flags.include?("retracted") }).to be_between(10, 20)
+    expect(records.map(&:country).uniq.size).to be > 20
   end
 end

@@ -5,29 +5,32 @@ module Hobrin
     # Keeps the stored RecordSets of each value of each facet. Every batch that is added writes parts of its
     # own, so that a large library is not rewritten for a few more records; `join` makes one of them again.
     class FacetSets
+      INSERT = "INSERT INTO facets (name, value, part, records) VALUES (?, ?, ?, ?)"
+      SCATTERED = Sequel.lit("(name, value) IN (SELECT name, value FROM facets GROUP BY name, value HAVING count(*) > 1)")
+      private_constant :INSERT, :SCATTERED
+
       def initialize(db)
         @db = db
       end
 
       # numbered :: Array of [number, Records::Record] that just went in
       def add(numbered)
-        gathered = Hash.new { |sets, key| sets[key] = [] }
+        gathered = Hash.new { |names, name| names[name] = Hash.new { |values, value| values[value] = [] } }
         numbered.each do |number, record|
-          gathered[[:all, "all"]] << number
-          Retrieval::Facets.of(record).each { |key| gathered[key] << number }
+          Retrieval::Facets.of(record).each { |name, value| gathered[name][value] << number }
         end
+        gathered[:all]["all"] = numbered.map(&:first)
         part = numbered.first.first
-        write(gathered.map { |(name, value), numbers| [name, value, part, Records::RecordSet.of(numbers)] })
+        write(gathered.flat_map { |name, values| values.map { |value, numbers| [name, value, part, Records::RecordSet.of(numbers)] } })
       end
 
       # Joins the parts of each value into one.
       def join
-        scattered = @db[:facets].group(:name, :value).having { count.function.* > 1 }.select_map(%i[name value])
-        scattered.each do |name, value|
-          whole = set(name, [value])
-          @db[:facets].where(name:, value:).delete
-          write([[name, value, 0, whole]])
-        end
+        parts = @db[:facets].where(SCATTERED).select_map(%i[name value records])
+        joined = parts.group_by { |name, value, _| [name, value] }
+                      .map { |(name, value), same| [name, value, 0, union(same.map(&:last))] }
+        @db[:facets].where(SCATTERED).delete
+        write(joined)
       end
 
       # The records that have any of the values. All values go in as one JSON text, since SQLite bounds the
@@ -35,7 +38,7 @@ module Hobrin
       def set(name, values)
         stored = @db[:facets].where(name: name.to_s)
         chosen = values.size == 1 ? stored.where(value: values) : stored.where(Sequel.lit("value IN (SELECT value FROM json_each(?))", JSON.generate(values)))
-        Records::RecordSet.union(chosen.select_map(:records).map { |bytes| Records::RecordSet.load(bytes) })
+        union(chosen.select_map(:records))
       end
 
       def values(name) = @db[:facets].where(name: name.to_s).distinct.order(:value).select_map(:value)
@@ -43,17 +46,17 @@ module Hobrin
       # Hash of each value of a facet to its RecordSet.
       def all(name)
         @db[:facets].where(name: name.to_s).select_map(%i[value records]).group_by(&:first).transform_values do |parts|
-          Records::RecordSet.union(parts.map { |_, bytes| Records::RecordSet.load(bytes) })
+          union(parts.map(&:last))
         end
       end
 
       private
 
+      def union(dumps) = Records::RecordSet.union(dumps.map { |bytes| Records::RecordSet.load(bytes) })
+
       def write(rows)
         @db.synchronize do |connection|
-          statement = connection.prepare("INSERT INTO facets (name, value, part, records) VALUES (?, ?, ?, ?)")
-          rows.each { |name, value, part, set| statement.execute(name.to_s, value, part, SQLite3::Blob.new(set.dump)) }
-          statement.close
+          Rows.write(connection, INSERT, rows) { |name, value, part, set| [name.to_s, value, part, SQLite3::Blob.new(set.dump)] }
         end
       end
     end

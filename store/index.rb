@@ -15,8 +15,8 @@ module Hobrin
 
       def inspect = "#<#{self.class}>"
 
-      def everything = facet(:all, ["all"])
-      def not_indexed = facet(:unindexed, ["yes"])
+      def everything = @everything ||= facet(:all, ["all"])
+      def not_indexed = @not_indexed ||= facet(:unindexed, ["yes"])
       def unstated(limit) = facet(:unstated, [limit.to_s])
 
       def words(leaf) = @texts.words(leaf)

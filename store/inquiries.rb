@@ -68,6 +68,15 @@ module Hobrin
         lines.map { |row| TrailLine.new(**row) }
       end
 
+      # The Inquiry as it was after one line of its trail. Raises GoneError.
+      def state_at(id, number)
+        state = @db[:trail].where(inquiry_id: id, number:).get(:state) or raise GoneError, "line"
+        InquiryDocument.load(state)
+      end
+
+      # Writes a copy of all inquiries and trails to a file that does not exist yet. Raises StateError.
+      def backup(path) = Database.copy(@db, path)
+
       def trail_size(id) = @db[:trail].where(inquiry_id: id).count
 
       private

@@ -65,6 +65,12 @@ module Hobrin
 
     def with_paper(paper) = with(papers: [*papers.reject { |other| other.record_id == paper.record_id }, paper])
 
+    # The whole search as one tree; nil when nothing is searched.
+    def tree
+      blocks = searched_blocks.filter_map(&:tree)
+      blocks.empty? ? nil : Strategy::AllOf.of([*blocks, *limits.select(&:on).map(&:leaf)])
+    end
+
     # The cascade of the inquiry as it stands.
     def cascade(evaluator) = Narrowing::Cascade.of(blocks: searched_blocks, limits:, evaluator:)
   end

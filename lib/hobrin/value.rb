@@ -14,9 +14,13 @@ module Hobrin
         attr_reader(*names)
 
         @attribute_names = names.freeze
+        @variables = names.map { |name| :"@#{name}" }.freeze
       end
 
       def attribute_names = @attribute_names || superclass.attribute_names
+
+      # The attributes as instance variables, which is the fast way to all of them.
+      def variables = @variables || superclass.variables
     end
 
     # Takes every attribute by its name. Raises ArgumentError for one that is missing or unknown.
@@ -34,9 +38,13 @@ module Hobrin
     # The attributes by name, in the order of declaration; the values are not converted.
     def to_h = self.class.attribute_names.to_h { |name| [name, public_send(name)] }
 
-    def ==(other) = other.instance_of?(self.class) && other.to_h == to_h
+    def ==(other) = equal?(other) || (other.instance_of?(self.class) && other.parts_of_value == parts_of_value)
     alias eql? ==
 
-    def hash = [self.class, *to_h.values].hash
+    def hash = [self.class, *parts_of_value].hash
+
+    protected
+
+    def parts_of_value = self.class.variables.map { |name| instance_variable_get(name) }
   end
 end

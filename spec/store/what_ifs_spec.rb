@@ -37,7 +37,7 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
     block = Hobrin::Strategy::Block.new(letter: "O", terms: [
       Hobrin::Strategy::Term.new(id: 1, leaf: Hobrin::Strategy::Heading.new(label: "Delirium", main: true, aspects: ["nursing"])),
       Hobrin::Strategy::Term.new(id: 2, leaf: words("sleep*", fields: [:abstract])),
-      Hobrin::Strategy::Term.new(id: 4, leaf: words("confus*")), Hobrin::Strategy::Term.new(id: 3, leaf: Hobrin::Strategy::Heading.new(label: "Inpatients"))
+      Hobrin::Strategy::Term.new(id: 4, leaf: words("confus*")), Hobrin::Strategy::Term.new(id: 5, leaf: words("sedation")), Hobrin::Strategy::Term.new(id: 3, leaf: Hobrin::Strategy::Heading.new(label: "Inpatients"))
     ])
     place = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
     before = Hobrin::Narrowing::State.new(blocks: [block, block.with(letter: "P")], waiting: [block.with(letter: "I")], limits: [place],

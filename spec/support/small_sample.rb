@@ -15,8 +15,7 @@ module SmallSample
 
   def self.context
     @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock).tap do |context|
-      Hobrin::Services::LoadSample.new(context).call(headings: Hobrin::Demo::SampleThesaurus.headings,
-                                                     csl: Hobrin::Exchange::CslJson::Writer.call(records))
+      Hobrin::Services::LoadSample.new(context).call(headings: Hobrin::Demo::SampleThesaurus.headings, records:)
     end
   end
 

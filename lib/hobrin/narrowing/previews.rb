@@ -10,6 +10,9 @@ module Hobrin
       Preview = Struct.new(:leaf, :wording, :size, :change, keyword_init: true)
 
       SPANS = [5, 10].freeze
+      # Those that the Narrow step shows, and all there are.
+      OFFERED = %i[type age dates].freeze
+      ALL = [*Strategy::Limit::NAMES, :dates].freeze
       private_constant :SPANS
 
       # cascade :: the Cascade as it is now; limits :: its PlacedLimits; today :: Date
@@ -20,12 +23,20 @@ module Hobrin
         @today = today
       end
 
-      # Hash of limit name to its Previews; a value that no paper of the set has is left out.
-      def call
-        { type: values(:type), age: ages, dates: }
+      # names :: of limits. Hash of each to its Previews; a value that no paper of the set has is left out.
+      def call(names = OFFERED)
+        names.to_h { |name| [name, of(name)] }
       end
 
       private
+
+      def of(name)
+        case name
+        when :dates then dates
+        when :age then ages
+        else values(name)
+        end
+      end
 
       def ages
         adults = Strategy::Limit.new(name: :age, values: Records::AgeGroups::ADULTS)
@@ -33,11 +44,19 @@ module Hobrin
       end
 
       def values(name)
-        (Strategy::Limit::KNOWN.fetch(name) - (@on[name]&.values || [])).filter_map do |value|
+        (known(name) - (@on[name]&.values || [])).filter_map do |value|
           added = Strategy::Limit.new(name:, values: [value])
-          next if @cascade.joined.overlap(@evaluator.call(added)).zero?
+          next unless @cascade.joined.intersect?(@evaluator.call(added))
 
           preview(Strategy::Limit.new(name:, values: [*@on[name]&.values, value]), Wording.of(added))
+        end
+      end
+
+      # A short list is known beforehand; languages and places are those that the library has.
+      def known(name)
+        Strategy::Limit::KNOWN.fetch(name) do
+          there = @evaluator.index.values(name)
+          name == :language ? there & Records::Languages::CODES : there
         end
       end
 

@@ -20,6 +20,17 @@ module Hobrin
         leaves(tree).uniq.select { |leaf| @evaluator.call(leaf).include?(number) }.map { |leaf| reason(leaf, record) }
       end
 
+      # The parts of a tree that keep a record out: what it lacks, or what Except takes away. Empty when it is found.
+      def missing(tree, number)
+        return [] if @evaluator.call(tree).include?(number)
+
+        case tree
+        when Strategy::AllOf then tree.parts.flat_map { |part| missing(part, number) }
+        when Strategy::Except then @evaluator.call(tree.taken).include?(number) ? [tree] : missing(tree.kept, number)
+        else [tree]
+        end
+      end
+
       private
 
       # What Except takes away is no reason to be here.

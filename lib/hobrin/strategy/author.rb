@@ -5,7 +5,7 @@ module Hobrin
     # An author by family name, with initials or without. Initials match a beginning: "A" finds AB, too.
     #
     # family :: folded words, perhaps ending in a *; initials :: folded letters, "" for any
-    class Author < Value
+    class Author < Node
       attributes :family, :initials
 
       LONGEST = 80

@@ -9,7 +9,7 @@ module Hobrin
     #
     # Where a record's date and an end are not equally exact, they are compared as far as both go, so that a
     # record that says only "2016" is let through by "from 2016-03". One without a date never is.
-    class Dates < Value
+    class Dates < Node
       attributes :name, :from, :to
 
       NAMES = %i[dates added].freeze

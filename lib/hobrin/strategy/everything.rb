@@ -3,7 +3,7 @@
 module Hobrin
   module Strategy
     # All records of the library.
-    class Everything < Value
+    class Everything < Node
       attributes
 
       def initialize = freeze

@@ -3,7 +3,7 @@
 module Hobrin
   module Strategy
     # What is in one tree and not in the other (NOT).
-    class Except < Value
+    class Except < Node
       attributes :kept, :taken
     end
   end

@@ -5,7 +5,7 @@ module Hobrin
     # A published study filter by kind of question and width; `Filters` says which terms it stands for.
     #
     # kind :: such as "treatment"; width :: "sensitive", "balanced" or "specific"
-    class Filter < Value
+    class Filter < Node
       attributes :kind, :width
 
       def label = "#{kind}/#{width}"

@@ -4,7 +4,7 @@ module Hobrin
   module Strategy
     # A heading of the thesaurus by its label, with its narrower headings or without, as a main topic
     # only or anywhere, and under any aspect or under any of those named.
-    class Heading < Value
+    class Heading < Node
       attributes :label, :narrower, :main, :aspects
 
       def initialize(label:, narrower: true, main: false, aspects: [])

@@ -3,7 +3,7 @@
 module Hobrin
   module Strategy
     # One record by its DOI or its id; a DOI matches without regard to case, with or without its address.
-    class Identifier < Value
+    class Identifier < Node
       attributes :value
 
       ADDRESS = %r{\A(?:https?://(?:dx\.)?doi\.org/|doi:\s*)}i

@@ -3,7 +3,7 @@
 module Hobrin
   module Strategy
     # What AnyOf and AllOf have in common: two parts or more, kept in one canonical shape.
-    class Joining < Value
+    class Joining < Node
       attributes :parts
 
       private_class_method :new

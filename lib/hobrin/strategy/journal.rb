@@ -3,7 +3,7 @@
 module Hobrin
   module Strategy
     # A journal by its whole name, as the library has it.
-    class Journal < Value
+    class Journal < Node
       attributes :name
 
       def label = name

@@ -7,7 +7,7 @@ module Hobrin
     #
     # name   :: one of NAMES
     # values :: at least one, in a fixed order; places are names of countries as the library has them
-    class Limit < Value
+    class Limit < Node
       attributes :name, :values
 
       # The limits whose values are a short list, and that list.

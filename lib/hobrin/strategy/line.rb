@@ -3,7 +3,7 @@
 module Hobrin
   module Strategy
     # An earlier line of the trail, by its name; `Lines` puts the tree in its place.
-    class Line < Value
+    class Line < Node
       attributes :name
     end
   end

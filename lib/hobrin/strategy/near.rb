@@ -9,7 +9,7 @@ module Hobrin
     # fields :: some of Words::FIELDS
     #
     # Raises InputError (:words) for what Words refuses, (:distance) for a distance out of range.
-    class Near < Value
+    class Near < Node
       attributes :left, :right, :distance, :ordered, :fields
 
       DISTANCES = (1..50)

@@ -9,7 +9,7 @@ module Hobrin
     #
     # Raises InputError (:words) when there is no word, a * comes after fewer than three letters, or the text
     # is too long; (:fields) when no field is chosen.
-    class Words < Value
+    class Words < Node
       attributes :text, :fields
 
       FIELDS = { title: "title", abstract: "abstract", keywords: "author keywords", headings: "heading names" }.freeze

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+require "etc"
+
+module Hobrin
+  module Cli
+    module Benchmarks
+      # The measured tables as text, one for each size and how the figures grow from one to the next.
+      class Report
+        # tables :: Array of Run::Table, the smallest library first
+        def initialize(tables)
+          @tables = tables
+        end
+
+        # Gives a String in Markdown.
+        def text
+          [machine, *@tables.map { |table| one(table) }, *growth].join("\n")
+        end
+
+        private
+
+        def machine
+          memory = File.read("/proc/meminfo")[/MemTotal:\s+(\d+)/, 1].to_i / 1_048_576.0
+          "#{Etc.nprocessors} cores, #{memory.round} GB of memory, Ruby #{RUBY_VERSION}, SQLite #{SQLite3::SQLITE_VERSION}\n"
+        end
+
+        def one(table)
+          rows = table.lines.map do |line|
+            "| #{line.work} | #{ms(line.ms)} | #{line.plain_ms ? ms(line.plain_ms) : "–"} | #{line.ratio ? "#{line.ratio.round} ×" : "–"} | #{line.note} |"
+          end
+          <<~TEXT
+            ## #{grouped(table.size)} records
+
+            | work | Hobrin | plain SQL | ratio | |
+            | --- | ---: | ---: | ---: | --- |
+            #{rows.join("\n")}
+
+            Import with index: #{grouped(table.import.round)} records a second. Serving process: #{table.memory_mb.round} MB at its most. Library file: #{grouped(table.file_mb)} MB.
+          TEXT
+        end
+
+        def growth
+          @tables.each_cons(2).map do |small, large|
+            times = large.size.fdiv(small.size).round(1)
+            rows = small.lines.zip(large.lines).map { |one, two| "| #{one.work} | #{(two.ms / one.ms).round(1)} × |" }
+            "## From #{grouped(small.size)} to #{grouped(large.size)} (#{times} ×)\n\n| work | takes |\n| --- | ---: |\n#{rows.join("\n")}\n| import, records a second | #{(large.import / small.import).round(2)} × |\n| memory | #{(large.memory_mb / small.memory_mb).round(1)} × |\n"
+          end
+        end
+
+        def ms(value) = value < 10 ? "#{value.round(1)} ms" : "#{grouped(value.round)} ms"
+        def grouped(number) = number.to_s.gsub(/(\d)(?=(\d{3})+\z)/, '\1,')
+      end
+    end
+  end
+end

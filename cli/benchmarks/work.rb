@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Cli
+    module Benchmarks
+      # The search that is measured: 3 blocks with 40 terms, and 6 limits. Broad, so that sets are large.
+      module Work
+        BLOCKS = {
+          "P" => { headings: ["Older People", "Inpatients", "Hospital Units", "Adults", "Nursing Homes", "Surgical Patients"],
+                   words: ["older people", "inpatient*", "ward*", "hospital*", "patients", "elderly", "nursing home*", "surg*"] },
+          "I" => { headings: ["Nursing Care", "Non-Drug Care", "Organisation of Care", "Devices and Supplies", "Learning and Teaching"],
+                   words: ["nurse*", "bedside", "randomi?ed", "care", "telephone*", "exercise", "music", "alarm*"] },
+          "O" => { headings: ["Complications", "Mental Conditions", "Pain", "Sleep", "Readmission"],
+                   words: ["deliri*", "fell", "falls", "infection*", "pain", "anxi*", "sleep*", "injur*"] }
+        }.freeze
+        private_constant :BLOCKS
+
+        class << self
+          def blocks
+            id = 0
+            BLOCKS.map do |letter, names|
+              leaves = names[:headings].map { |label| Strategy::Heading.new(label:) } + names[:words].map { |text| Strategy::Words.new(text:) }
+              Strategy::Block.new(letter:, terms: leaves.map { |leaf| Strategy::Term.new(id: id += 1, leaf:) })
+            end
+          end
+
+          def limits
+            [[:species, ["humans"]], [:age, Records::AgeGroups::ADULTS], [:flag, ["peer reviewed"]], [:language, %w[eng fra]],
+             [:type, ["systematic review", "randomized controlled trial", "controlled trial", "cohort study"]]].map { |name, values| Strategy::Limit.new(name:, values:) }
+              .push(Strategy::Dates.years(from_year: 2010, to_year: 2026)).map { |leaf| Narrowing::PlacedLimit.new(leaf:) }
+          end
+
+          # The blocks with one term changed, which is what a person waits for.
+          def changed(blocks, turn)
+            first, *rest = blocks
+            term = first.terms[turn % first.terms.size]
+            [first.replace(term.id) { term.with(crossed_out: "for now") }, *rest]
+          end
+
+          # Every number of the Word step as a tree of its own: what a count for each would ask.
+          def trees(blocks)
+            blocks.flat_map { |block| [*of_terms(block), block.tree, *by_words(block)] } +
+              blocks.combination(2).map { |pair| Strategy.join(pair) } + [Strategy.join(blocks)]
+          end
+
+          private
+
+          def of_terms(block)
+            block.in_use.flat_map do |term|
+              others = (block.in_use - [term]).map(&:leaf)
+              [term.leaf, Strategy::Except.new(kept: term.leaf, taken: Strategy::AnyOf.of(others))]
+            end
+          end
+
+          def by_words(block)
+            headings, words = block.in_use.partition(&:heading?).map { |terms| Strategy::AnyOf.of(terms.map(&:leaf)) }
+            [Strategy::Except.new(kept: words, taken: headings)]
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Cli
+    module Commands
+      # hobrin backup FILE
+      class Backup < Command
+        SUMMARY = "Copies all inquiries with their trails into one SQLite file, also while Hobrin runs"
+        USAGE = "FILE [OPTIONS]"
+        EXAMPLES = ["hobrin backup inquiries-2026-11-23.sqlite3", "hobrin backup library.sqlite3 --library"].freeze
+
+        private
+
+        def options(parser)
+          parser.on("--library", "Copy the library instead, which can also be built again from its files") { given[:library] = true }
+        end
+
+        def run(file)
+          (given[:library] ? context.library : context.inquiries).backup(::File.expand_path(file))
+          @out.puts "#{file}: #{(::File.size(file) / 1024.0).ceil} KB."
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Cli
+    module Commands
+      # hobrin bench
+      class Bench < Command
+        SUMMARY = "Measures the engine over a made-up library, beside plain SQL in the same run"
+        USAGE = "[OPTIONS]"
+        EXAMPLES = ["hobrin bench", "hobrin bench --sizes 50000,200000", "hobrin bench --million"].freeze
+        SIZES = [50_000, 200_000].freeze
+        private_constant :SIZES
+
+        private
+
+        def options(parser)
+          parser.on("--sizes LIST", Array, "Papers in the library, apart by commas (#{SIZES.join(",")})") { |sizes| given[:sizes] = sizes.map { |size| whole_number(size, "size") } }
+          parser.on("--million", "1,000,000 papers as well") { given[:million] = true }
+          parser.on("--format FORMAT", %w[text json], "text (default) or json") { |format| given[:format] = format }
+        end
+
+        def run
+          sizes = given.fetch(:sizes, SIZES) | (given[:million] ? [1_000_000] : [])
+          tables = sizes.map { |size| Benchmarks::Run.new(size, err: @err).call }
+          given[:format] == "json" ? json(tables.map(&:to_h)) : @out.puts(Benchmarks::Report.new(tables).text)
+        end
+      end
+    end
+  end
+end

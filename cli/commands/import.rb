@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Cli
+    module Commands
+      # hobrin import FILE…
+      class Import < Command
+        SUMMARY = "Reads papers from RIS, BibTeX or CSL-JSON files into the library"
+        USAGE = "FILE… [OPTIONS]"
+        EXAMPLES = ["hobrin import ward-library.ris", "hobrin import part-1.json part-2.bib --sample", "hobrin import odd-name.txt --from ris"].freeze
+        MOST_SHOWN = 10
+        private_constant :MOST_SHOWN
+
+        private
+
+        def options(parser)
+          parser.on("--from FORMAT", Exchange::FORMATS.keys, "csl, ris or bibtex, when the file itself does not tell") { |format| given[:from] = format }
+          parser.on("--sample", "The papers are made up; every page and export says so") { given[:sample] = true }
+          parser.separator("\nAn import can be run again: what is there stays. One that was stopped goes on where it stopped.")
+        end
+
+        # Gives false when an entry was refused.
+        def run(*files)
+          files.map { |file| import(file) }.all?
+        end
+
+        def import(file)
+          outcome = ::File.open(file, "rb") { |io| read(io, file) }
+          said = ["#{outcome.added} papers added", "#{outcome.known} there already", *("#{outcome.doubles} of them doubles" if outcome.doubles.positive?),
+                  *("#{outcome.refused} entries refused" if outcome.refused.positive?)]
+          @out.puts "#{file}: #{said.join(", ")}. The library has #{context.library.size}."
+          complain(file, outcome)
+          outcome.refused.zero?
+        end
+
+        def read(io, file)
+          bar = Progress.new(::File.basename(file), total: io.size, err: @err)
+          outcome = Services::ImportRecords.new(context).call(io, format: given[:from], sample: given[:sample]) { |_, bytes| bar.at(bytes) }
+          bar.finish
+          @err.puts "#{file}: went on after #{outcome.resumed} entries that were in already." if outcome.resumed.positive?
+          outcome
+        end
+
+        def complain(file, outcome)
+          outcome.refusals.first(MOST_SHOWN).each { |refusal| @err.puts "#{file}: #{refusal}" }
+          @err.puts "#{file}: and #{outcome.refused - MOST_SHOWN} more." if outcome.refused > MOST_SHOWN
+          return if outcome.strange.empty?
+
+          @err.puts "#{file}: #{outcome.strange.size} headings are not in the thesaurus, most often #{outcome.strange.max_by(MOST_SHOWN, &:last).map(&:first).join(", ")}."
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+require "optparse"
+
+module Hobrin
+  module Cli
+    # The command line: finds the command, and turns what goes wrong into one message and an exit status.
+    #
+    # 0: done; 1: input was refused (in whole or in part); 2: cannot run
+    class Main
+      COMMANDS = { "count" => Commands::Count, "find" => Commands::Find, "explain" => Commands::Explain, "import" => Commands::Import,
+                   "thesaurus import" => Commands::ThesaurusImport, "thesaurus export" => Commands::ThesaurusExport,
+                   "trail" => Commands::Trail, "export" => Commands::Export, "backup" => Commands::Backup,
+                   "bench" => Commands::Bench }.freeze
+      DONE, REFUSED, CANNOT = 0, 1, 2
+      INTERRUPTED = 130
+      private_constant :COMMANDS, :DONE, :REFUSED, :CANNOT, :INTERRUPTED
+
+      # out, err :: where answers and messages go
+      def initialize(out: $stdout, err: $stderr, env: ENV)
+        @out = out
+        @err = err
+        @env = env
+      end
+
+      # arguments :: Array of String. Gives the exit status.
+      def call(arguments)
+        return help if arguments.empty? || %w[-h --help help].include?(arguments.first)
+
+        name, rest = command(arguments)
+        COMMANDS.fetch(name).new(name:, out: @out, err: @err, env: @env).call(rest) == false ? REFUSED : DONE
+      rescue InputError, OptionParser::ParseError => e
+        fail_with(e.message, REFUSED)
+      rescue StateError, SystemCallError => e
+        e.is_a?(Errno::EPIPE) ? DONE : fail_with(e.message, CANNOT)
+      rescue Interrupt
+        fail_with("stopped.", INTERRUPTED)
+      end
+
+      private
+
+      def command(arguments)
+        name = [arguments.first(2).join(" "), arguments.first].find { |one| COMMANDS.key?(one) }
+        return [name, arguments.drop(name.split.size)] if name
+
+        asked = arguments.first == "thesaurus" ? arguments.first(2).join(" ") : arguments.first
+        raise InputError, { command: "there is no command “#{asked}”.#{Text::Nearest.hint(asked, COMMANDS.keys)} hobrin --help lists them." }
+      end
+
+      def help
+        @out.puts "Hobrin on the command line: the same searches and numbers as in the browser.\n\n"
+        COMMANDS.each { |name, command| @out.puts format("  %-18s %s", name, command::SUMMARY) }
+        @out.puts "\nhobrin COMMAND --help shows how, with examples. --home DIR, or HOBRIN_HOME, says where the data is.",
+                  "Exit status: 0 done, 1 input was refused, 2 cannot run."
+        DONE
+      end
+
+      def fail_with(message, status)
+        @err.puts "hobrin: #{message}"
+        status
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Strategy
+    # Any part of a tree. Trees are looked up in caches all the time, so each works out its hash once.
+    class Node < Value
+      attr_reader :hash
+
+      def freeze
+        @hash = [self.class, *parts_of_value].hash
+        super
+      end
+
+      # Two nodes of different hash are different; asking that first saves most comparisons.
+      def ==(other) = equal?(other) || (other.instance_of?(self.class) && other.hash == hash && super)
+      alias eql? ==
+    end
+  end
+end

@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Runs a search that is written as CQL, beside any inquiry or after the lines of one.
+    class Search
+      # tree :: what was read; set :: the RecordSet that it finds
+      Found = Struct.new(:tree, :set, keyword_init: true) do
+        def size = set.size
+        def cql = Strategy::Cql.write(tree)
+      end
+
+      def initialize(context)
+        @context = context
+      end
+
+      # cql :: String; inquiry_id :: whose trail's lines cql.resultSetId names, or nil
+      # Raises InputError (:cql, :line), and GoneError for an unknown inquiry.
+      def call(cql, inquiry_id: nil)
+        tree = Strategy::Cql.read(cql, @context.vocabulary)
+        tree = lines(inquiry_id).resolve(tree)
+        Found.new(tree:, set: @context.evaluator.call(tree))
+      end
+
+      # The records found, newest first.
+      def records(found, limit: nil) = @context.library.newest(found.set, limit: limit || found.size)
+
+      def ids(found, limit: nil) = @context.library.ids(found.set, limit:)
+
+      private
+
+      def lines(inquiry_id)
+        return Strategy::Lines.new({}) unless inquiry_id
+
+        numbers = ReadTrail.new(@context).call(inquiry_id).map(&:number)
+        trees = numbers.to_h { |number| [number.to_s, @context.inquiries.state_at(inquiry_id, number).tree] }
+        Strategy::Lines.new(trees.compact)
+      end
+    end
+  end
+end
