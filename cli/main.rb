@@ -31,6 +31,8 @@ module Hobrin
         COMMANDS.fetch(name).new(name:, out: @out, err: @err, env: @env).call(rest) == false ? REFUSED : DONE
       rescue InputError, OptionParser::ParseError => e
         fail_with(e.message, REFUSED)
+      rescue GoneError => e
+        fail_with(e.message, REFUSED)
       rescue StateError, SystemCallError => e
         e.is_a?(Errno::EPIPE) ? DONE : fail_with(e.message, CANNOT)
       rescue Interrupt

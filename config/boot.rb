@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "pathname"
+require "yaml"
 require "zeitwerk"
 require_relative "../lib/hobrin"
 
@@ -42,10 +43,26 @@ module Hobrin
       # The databases opened, and all that services need. Raises StateError when home cannot be written.
       def context(home: self.home, who: ENV.fetch("HOBRIN_USER", "this desk"), clock: Time)
         Services::Context.new(
-          inquiries: Store::Inquiries.new(Store::Database.open(home.join("inquiries.sqlite3"), kind: :inquiries)),
+          filters: study_filters, inquiries: Store::Inquiries.new(Store::Database.open(home.join("inquiries.sqlite3"), kind: :inquiries)),
           library: Store::Library.new(Store::Database.open(home.join("library.sqlite3"), kind: :library)), who:, clock:
         )
       end
+
+      private
+
+      # Their terms use no name of a library, so any vocabulary reads them; an aspect is taken as it stands.
+      def study_filters
+        trees = YAML.safe_load_file(ROOT.join("config/study_filters.yml")).flat_map do |kind, widths|
+          widths.map { |width, filter| ["#{kind}/#{width}", Strategy::Cql.read(filter.fetch("terms"), FilterVocabulary)] }
+        end
+        Strategy::Filters.new(trees.to_h)
+      end
     end
+
+    # What a study filter may name.
+    module FilterVocabulary
+      def self.aspects(_label, names) = names
+    end
+    private_constant :FilterVocabulary
   end
 end

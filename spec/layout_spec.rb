@@ -34,16 +34,17 @@ RSpec.describe "The layout" do
   end
 
   it "keeps SQL in the store, bitmaps in one file, and the web away from the store" do
-    everything = files("#{root}/{lib,store,services,web,demo}")
+    everything = files("#{root}/{lib,store,services,cli,web,demo}")
     expect(everything.select { |file| code(file).match?(/\bSequel\b/) }).to all(start_with("#{root}/store/"))
     expect(everything.select do |file|
       code(file).include?("Roaring")
     end.map { |file| File.basename(file) }).to eq(["record_set.rb"])
+    expect(files("#{root}/cli").grep_v(%r{/benchmarks/}).select { |file| code(file).match?(/\bStore::/) }).to eq([])
     expect(files("#{root}/web").select do |file|
       code(file).match?(/\bStore::|context\.(library|inquiries|evaluator)/)
     end).to eq([])
     expect(files("#{root}/{lib,store,services}").select do |file|
-      code(file).match?(/\b(Web|Sinatra|Demo)::/)
+      code(file).match?(/\b(Web|Cli|Sinatra|Demo)::/)
     end).to eq([])
   end
 

@@ -5,16 +5,17 @@ require "etc"
 module Hobrin
   module Cli
     module Benchmarks
-      # The measured tables as text, one for each size and how the figures grow from one to the next.
+      # The measured tables as text, one for each size, how the figures grow from one to the next, and the thesaurus.
       class Report
-        # tables :: Array of Run::Table, the smallest library first
-        def initialize(tables)
+        # tables :: Array of Run::Table, the smallest library first; names :: Names::Figures
+        def initialize(tables, names)
           @tables = tables
+          @names = names
         end
 
         # Gives a String in Markdown.
         def text
-          [machine, *@tables.map { |table| one(table) }, *growth].join("\n")
+          [machine, *@tables.map { |table| one(table) }, *growth, thesaurus].join("\n")
         end
 
         private
@@ -45,6 +46,19 @@ module Hobrin
             rows = small.lines.zip(large.lines).map { |one, two| "| #{one.work} | #{(two.ms / one.ms).round(1)} × |" }
             "## From #{grouped(small.size)} to #{grouped(large.size)} (#{times} ×)\n\n| work | takes |\n| --- | ---: |\n#{rows.join("\n")}\n| import, records a second | #{(large.import / small.import).round(2)} × |\n| memory | #{(large.memory_mb / small.memory_mb).round(1)} × |\n"
           end
+        end
+
+        def thesaurus
+          ways = @names.look_up_ms.map { |way, value| "| look-up, #{way}: the slowest of five | #{ms(value)} |" }
+          <<~TEXT
+            ## A thesaurus of #{grouped(@names.headings)} headings and #{grouped(@names.names)} names
+
+            | work | takes |
+            | --- | ---: |
+            #{ways.join("\n")}
+            | reading a line of free typing | #{ms(@names.reading_ms)} |
+            | making it ready, once for each version | #{ms(@names.build_ms)} |
+          TEXT
         end
 
         def ms(value) = value < 10 ? "#{value.round(1)} ms" : "#{grouped(value.round)} ms"

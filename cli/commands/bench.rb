@@ -22,7 +22,8 @@ module Hobrin
         def run
           sizes = given.fetch(:sizes, SIZES) | (given[:million] ? [1_000_000] : [])
           tables = sizes.map { |size| Benchmarks::Run.new(size, err: @err).call }
-          given[:format] == "json" ? json(tables.map(&:to_h)) : @out.puts(Benchmarks::Report.new(tables).text)
+          names = Benchmarks::Names.new.call
+          given[:format] == "json" ? json(libraries: tables.map(&:to_h), thesaurus: names.to_h) : @out.puts(Benchmarks::Report.new(tables, names).text)
         end
       end
     end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "tempfile"
+
 RSpec.describe Hobrin::Exchange do
   let(:record) do
     a_record(
@@ -110,6 +112,18 @@ RSpec.describe Hobrin::Exchange do
     utf16 = "TY  - JOUR\r\nTI  - Größe\r\nER  - \r\n".encode("UTF-16LE").b.prepend("\xFF\xFE".b)
     expect(described_class.read(utf16, format: :ris).first.map(&:title)).to eq(["Größe"])
     ["{", "{}", "", "7"].each { |text| expect { described_class.read(text, format: :csl) }.to raise_error(Hobrin::InputError) }
+  end
+
+  it "gives the first entry of a large file before it has read the rest" do
+    many = Array.new(3_000) { |place| record.with(id: place.to_s, abstract: "x" * 1_500) }
+    %i[csl ris bibtex].each do |format|
+      Tempfile.create("large") do |file|
+        file.write(write(format, many))
+        file.rewind
+        first = described_class.to_enum(:each, file, format:).first.last
+        expect([format, first.title.gsub(/\s+/, " "), file.pos < file.size / 5]).to eq([format, record.title.gsub(/\s+/, " "), true])
+      end
+    end
   end
 
   it "gives an entry without an id the same one each time, and passes over entries that are too long" do

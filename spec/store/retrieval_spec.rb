@@ -37,6 +37,23 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
     end
   end
 
+  # Source: the terms of the treatment filters, Haynes et al., BMJ 2005;330:1179 (from memory).
+  it "lets a study filter stand for its published terms, each wider one holding the narrower" do
+    sets = %w[specific balanced sensitive].map { |width| evaluator.call(Hobrin::Strategy::Cql.read("hobrin.filter = \"treatment/#{width}\"", context.vocabulary)) }
+    expect(sets.map(&:size).sort).to eq(sets.map(&:size))
+    expect([sets[0] - sets[1], sets[1] - sets[2]]).to all(be_empty)
+    terms = 'dc.type = "randomized controlled trial" or hobrin.text = randomized or hobrin.text = randomised or hobrin.text = placebo'
+    expect(sets[1].to_a).to eq(plain.call(Hobrin::Strategy::Cql.read(terms, context.vocabulary)))
+  end
+
+  it "keeps no more answers than its memory allows, and gives the same ones again" do
+    cache = Hobrin::Retrieval::LeafCache.new(most_bytes: 40_000)
+    bounded = Hobrin::Retrieval::Evaluator.new(index:, thesaurus: context.library.thesaurus, cache:)
+    trees = Array.new(60) { strategies.tree }
+    2.times { trees.each { |tree| expect(bounded.call(tree)).to eq(evaluator.call(tree)) } }
+    expect(cache.bytes).to be_between(1, 45_000)
+  end
+
   it "counts for a block what is found, by which term alone, and by words only" do
     60.times do
       block = strategies.block("P")

@@ -72,7 +72,7 @@ class PlainReading
   def heading?(record, leaf)
     labels = leaf.narrower ? below(leaf.label) : [leaf.label]
     record.headings.any? do |one|
-      labels.include?(one.label) && (one.main || !leaf.main) && (leaf.aspects.empty? || (one.aspects & leaf.aspects).any?)
+      (leaf.label == "*" || labels.include?(one.label)) && (one.main || !leaf.main) && (leaf.aspects.empty? || (one.aspects & leaf.aspects).any?)
     end
   end
 

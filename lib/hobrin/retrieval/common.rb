@@ -14,6 +14,8 @@ module Hobrin
         raise ArgumentError, "no such facet: #{name}" unless FACETS.include?(name)
 
         counted = evaluator.index.sets(name).filter_map do |value, records|
+          next if value == Strategy::Heading::ANY
+
           size = records.overlap(set)
           [value, size] if size.positive?
         end

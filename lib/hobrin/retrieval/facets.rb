@@ -38,9 +38,8 @@ module Hobrin
         end
 
         def heading(indexing)
-          [false, *(true if indexing.main)].flat_map do |main|
-            [nil, *indexing.aspects].map { |aspect| heading_key(indexing.label, main:, aspect:) }
-          end
+          [indexing.label, Strategy::Heading::ANY].product([false, *(true if indexing.main)], [nil, *indexing.aspects])
+                                                  .map { |label, main, aspect| heading_key(label, main:, aspect:) }
         end
 
         # What a record does not say, a limit on it cannot let through.

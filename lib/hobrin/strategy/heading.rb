@@ -3,13 +3,16 @@
 module Hobrin
   module Strategy
     # A heading of the thesaurus by its label, with its narrower headings or without, as a main topic
-    # only or anywhere, and under any aspect or under any of those named.
+    # only or anywhere, and under any aspect or under any of those named. The label ANY stands for whatever heading a
+    # record has, for searches that ask for an aspect alone.
     class Heading < Node
       attributes :label, :narrower, :main, :aspects
 
+      ANY = "*"
+
       def initialize(label:, narrower: true, main: false, aspects: [])
         @label = label.dup.freeze
-        @narrower = narrower ? true : false
+        @narrower = narrower && label != ANY ? true : false
         @main = main ? true : false
         @aspects = aspects.uniq.sort.map { |aspect| aspect.dup.freeze }.freeze
         freeze

@@ -24,10 +24,11 @@ module Hobrin
 
       # The aspects asked for, checked against those that the heading allows. Raises InputError (:aspect).
       def aspects(label, names)
-        allowed = @thesaurus.heading(label).aspects
+        any = label == Heading::ANY
+        allowed = any ? @thesaurus.headings.flat_map(&:aspects).uniq : @thesaurus.heading(label).aspects
         names.map do |name|
           allowed.find { |aspect| same?(aspect, name) } ||
-            refuse(:aspect, allowed.empty? ? "#{label} has no aspects." : "#{label} has no aspect “#{name}”.", name, allowed)
+            refuse(:aspect, any ? "No heading has an aspect “#{name}”." : "#{label} has no aspect “#{name}”.", name, allowed)
         end
       end
 

@@ -16,7 +16,8 @@ module Hobrin
         def call(clause)
           raise Error.new(clause.relation, expected: "= after “dc.subject”") unless %w[= == scr].include?(clause.relation.text.downcase)
 
-          label = @vocabulary.heading(clause.term.plain)
+          # Only an unescaped * stands for any heading.
+          label = clause.term.text == Heading::ANY ? Heading::ANY : @vocabulary.heading(clause.term.plain)
           names = clause.modifiers.map { |modifier| name_of(modifier) }
           Heading.new(label:, narrower: names.include?("hobrin.narrower"), main: names.include?("hobrin.main"),
                       aspects: aspects(clause, label))

@@ -64,7 +64,7 @@ module Hobrin
           def heading(leaf)
             modifiers = ["=", *("hobrin.narrower" if leaf.narrower), *("hobrin.main" if leaf.main),
                          *leaf.aspects.map { |aspect| "hobrin.aspect=#{quoted(aspect)}" }]
-            "dc.subject #{modifiers.join("/")} #{quoted(leaf.label)}"
+            "dc.subject #{modifiers.join("/")} #{leaf.label == Heading::ANY ? "\"*\"" : quoted(leaf.label)}"
           end
 
           def dates(leaf)

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Cli
+    module Benchmarks
+      # Looking up headings in a made-up thesaurus of the size to plan for: 30,000 headings, about 250,000 names.
+      class Names
+        HEADINGS = 30_000
+        ALSO_CALLED = 7
+        WORDS_IN_DEFINITION = 15
+        SYLLABLES = %w[ka lo mi ten ver so ra pul mon ic gas tro en ter neph ro card io vas cu lar].freeze
+        TYPED = ["ka", "card", "vaslar", "lomi tenver", "zzzz"].freeze
+        REPEATS = 9
+        private_constant :HEADINGS, :ALSO_CALLED, :WORDS_IN_DEFINITION, :SYLLABLES, :TYPED, :REPEATS
+
+        # headings, names :: how many; build_ms :: to make the thesaurus; look_up_ms :: Hash of way to the slowest of TYPED
+        # reading_ms :: to read a line of free typing
+        Figures = Struct.new(:headings, :names, :build_ms, :look_up_ms, :reading_ms, keyword_init: true)
+
+        def initialize(random: Random.new(1))
+          @random = random
+          @words = Array.new(6_000) { Array.new(random.rand(2..4)) { pick(SYLLABLES) }.join }.uniq
+        end
+
+        # Gives Figures.
+        def call
+          headings = made
+          thesaurus = nil
+          build_ms = milliseconds { thesaurus = Thesaurus.new(headings, checked: true) }
+          Figures.new(headings: headings.size, names: thesaurus.names.size, build_ms:, reading_ms: reading(thesaurus),
+                      look_up_ms: Thesaurus::LookUp::WAYS.to_h { |way| [way, TYPED.map { |typed| median { thesaurus.look_up(typed, way:) } }.max] })
+        end
+
+        private
+
+        def made
+          labels = []
+          labels |= Array.new(HEADINGS) { name.capitalize } while labels.size < HEADINGS
+          labels.first(HEADINGS).each_with_index.map do |label, place|
+            broader = place < 12 ? [] : [labels[@random.rand((place / 5) + 1)]]
+            Thesaurus::Heading.new(label:, broader:, also_called: Array.new(ALSO_CALLED) { "#{name} #{@random.rand(100_000)}" },
+                                   definition: Array.new(WORDS_IN_DEFINITION) { pick(@words) }.join(" "))
+          end
+        end
+
+        def reading(thesaurus)
+          reading = Thesaurus::Reading.new(thesaurus)
+          text = "the #{thesaurus.headings[77].label} and #{thesaurus.headings[500].also_called.first} in a #{pick(@words)}"
+          median { reading.call(text) }
+        end
+
+        def name = Array.new(@random.rand(1..4)) { pick(@words) }.join(" ")
+        def pick(list) = list[@random.rand(list.size)]
+        def median(&work) = Array.new(REPEATS) { milliseconds(&work) }.sort[REPEATS / 2]
+
+        def milliseconds
+          from = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+          yield
+          (Process.clock_gettime(Process::CLOCK_MONOTONIC) - from) * 1000
+        end
+      end
+    end
+  end
+end
