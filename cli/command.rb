@@ -38,7 +38,9 @@ module Hobrin
         @parser ||= OptionParser.new do |parser|
           parser.banner = "hobrin #{@name} #{self.class::USAGE}\n\n#{self.class::SUMMARY}.\n\n"
           options(parser)
-          parser.on("--home DIR", "Where the data is (HOBRIN_HOME, or var/ beside the code)") { |dir| given[:home] = dir }
+          parser.on("--home DIR", "Where the data is (HOBRIN_HOME, or var/ beside the code)") do |dir|
+            given[:home] = dir
+          end
           parser.on("-h", "--help", "This help") { given[:help] = true }
           parser.separator("\nExamples:") if self.class::EXAMPLES.any?
           self.class::EXAMPLES.each { |example| parser.separator("  #{example}") }
@@ -51,16 +53,17 @@ module Hobrin
         enough = self.class::USAGE.include?("…") ? words.size >= wanted.size : words.size == wanted.size
         return words if enough
 
-        raise InputError, { arguments: "#{@name} takes #{self.class::USAGE.sub(" [OPTIONS]", "")}. hobrin #{@name} --help shows how." }
+        usage = self.class::USAGE.sub(" [OPTIONS]", "")
+        raise InputError, { arguments: "#{@name} takes #{usage}. hobrin #{@name} --help shows how." }
       end
 
       def context = @context ||= Boot.context(home: given[:home] ? Pathname(given[:home]) : Boot.home(@env))
 
       # The library must hold something for a search to mean anything.
       def library!
-        raise StateError, "The library is empty. hobrin import FILE fills it, bin/demo fills it with made-up papers." if context.library.empty?
+        return context unless context.library.empty?
 
-        context
+        raise StateError, "The library is empty. hobrin import FILE fills it, bin/demo fills it with made-up papers."
       end
 
       def whole_number(text, name)

@@ -29,9 +29,7 @@ module Hobrin
 
         name, rest = command(arguments)
         COMMANDS.fetch(name).new(name:, out: @out, err: @err, env: @env).call(rest) == false ? REFUSED : DONE
-      rescue InputError, OptionParser::ParseError => e
-        fail_with(e.message, REFUSED)
-      rescue GoneError => e
+      rescue InputError, GoneError, OptionParser::ParseError => e
         fail_with(e.message, REFUSED)
       rescue StateError, SystemCallError => e
         e.is_a?(Errno::EPIPE) ? DONE : fail_with(e.message, CANNOT)
@@ -52,7 +50,8 @@ module Hobrin
       def help
         @out.puts "Hobrin on the command line: the same searches and numbers as in the browser.\n\n"
         COMMANDS.each { |name, command| @out.puts format("  %-18s %s", name, command::SUMMARY) }
-        @out.puts "\nhobrin COMMAND --help shows how, with examples. --home DIR, or HOBRIN_HOME, says where the data is.",
+        @out.puts "\nhobrin COMMAND --help shows how, with examples.",
+                  "--home DIR, or HOBRIN_HOME, says where the data is.",
                   "Exit status: 0 done, 1 input was refused, 2 cannot run."
         DONE
       end

@@ -8,7 +8,10 @@ module Hobrin
     class Progress
       # title :: what is going on; total :: Integer or nil when it is not known; err :: where it is drawn
       def initialize(title, total:, err:)
-        @bar = ProgressBar.create(title:, total:, output: err, format: total ? "%t |%B| %p%% %e" : "%t %c", throttle_rate: 0.1) if err.respond_to?(:tty?) && err.tty?
+        return unless err.respond_to?(:tty?) && err.tty?
+
+        format = total ? "%t |%B| %p%% %e" : "%t %c"
+        @bar = ProgressBar.create(title:, total:, output: err, format:, throttle_rate: 0.1)
       end
 
       def at(count)

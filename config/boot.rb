@@ -43,7 +43,8 @@ module Hobrin
       # The databases opened, and all that services need. Raises StateError when home cannot be written.
       def context(home: self.home, who: ENV.fetch("HOBRIN_USER", "this desk"), clock: Time)
         Services::Context.new(
-          filters: study_filters, inquiries: Store::Inquiries.new(Store::Database.open(home.join("inquiries.sqlite3"), kind: :inquiries)),
+          filters: study_filters,
+          inquiries: Store::Inquiries.new(Store::Database.open(home.join("inquiries.sqlite3"), kind: :inquiries)),
           library: Store::Library.new(Store::Database.open(home.join("library.sqlite3"), kind: :library)), who:, clock:
         )
       end

@@ -30,14 +30,18 @@ module Hobrin
 
       # Now and then a trial tells once more what an earlier one found.
       def again(record, records)
-        return record unless record.types.include?("randomized controlled trial") && record.headings.any? && @random.rand < AGAIN
+        unless record.types.include?("randomized controlled trial") && record.headings.any? && @random.rand < AGAIN
+          return record
+        end
 
-        first = records.find { |other| other.types == record.types && other.published < record.published && other.abstract && other.headings.any? }
+        first = records.find do |other|
+          other.types == record.types && other.published < record.published && other.abstract && other.headings.any?
+        end
         return record unless first
 
         title = first.title.sub(/: .*/, ": further results of a trial")
-        record.with(title:, abstract: "#{first.abstract} These results were reported in part before.", authors: first.authors, headings: first.headings,
-                    cites: [first.id, *record.cites].uniq)
+        record.with(title:, authors: first.authors, headings: first.headings, cites: [first.id, *record.cites].uniq,
+                    abstract: "#{first.abstract} These results were reported in part before.")
       end
     end
   end

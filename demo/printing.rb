@@ -6,8 +6,9 @@ module Hobrin
     # day on which it was added. Journals marked as nursing journals have more nurses among their authors.
     class Printing
       BRITISH = { "andomized" => "andomised", "andomization" => "andomisation", "andomize " => "andomise " }.freeze
-      AMERICAN = { "isation" => "ization", "rganised" => "rganized", "eterised" => "eterized", "analysed" => "analyzed", "rogramme" => "rogram", "abour" => "abor",
-                   "ehaviour" => "ehavior", "aesar" => "esar", "aemo" => "emo", "oedema" => "edema", "olour" => "olor", "aediatric" => "ediatric" }.freeze
+      AMERICAN = { "isation" => "ization", "rganised" => "rganized", "eterised" => "eterized", "oedema" => "edema",
+                   "analysed" => "analyzed", "rogramme" => "rogram", "abour" => "abor", "ehaviour" => "ehavior",
+                   "aesar" => "esar", "aemo" => "emo", "olour" => "olor", "aediatric" => "ediatric" }.freeze
       OTHER_LANGUAGE = 0.045
       PEER_REVIEWED = 0.97
       FREE = 0.36
@@ -22,15 +23,18 @@ module Hobrin
 
       # random :: Random of this record; key :: part of the id; spell :: whether the spelling follows the country
       # research :: whether it is a research article; stated :: further flags. Gives a Records::Record.
-      def record(random:, key:, title:, published:, headings:, abstract: nil, journal: nil, country: nil, spell: false, research: true, stated: [], **rest)
+      def record(random:, key:, title:, published:, headings:, abstract: nil, journal: nil, country: nil, spell: false,
+                 research: true, stated: [], **rest)
         @random = random
         printed_in = journal_of(journal)
         country ||= printed_in["country"] || weighted(@names["countries"])
         spelling = spell ? spelling_of(country) : {}
+        id = "10.5555/hobrin.#{key}"
         Records::Record.new(
-          id: "10.5555/hobrin.#{key}", doi: "10.5555/hobrin.#{key}", title: respell(title, spelling), journal: printed_in["name"],
-          abstract: abstract && respell(abstract, spelling), published:, headings:, country:, authors: authors(printed_in["nursing"]), **pages(published),
-          flags: flags(printed_in, research) + stated, language: printed_in["language"] || "eng", added: added(published), **rest
+          id:, doi: id, title: respell(title, spelling), abstract: abstract && respell(abstract, spelling),
+          journal: printed_in["name"], published:, headings:, country:, authors: authors(printed_in["nursing"]),
+          flags: flags(printed_in, research) + stated, language: printed_in["language"] || "eng",
+          added: added(published), **pages(published), **rest
         )
       end
 
@@ -65,8 +69,8 @@ module Hobrin
       end
 
       def flags(journal, research)
-        [*("peer reviewed" if @random.rand < PEER_REVIEWED), *("research article" if research), *("nursing journal" if journal["nursing"]),
-         *("free full text" if @random.rand < FREE)]
+        { "peer reviewed" => @random.rand < PEER_REVIEWED, "research article" => research,
+          "nursing journal" => journal["nursing"], "free full text" => @random.rand < FREE }.select { |_, on| on }.keys
       end
 
       def respell(text, spelling) = spelling.reduce(text) { |result, (from, to)| result.gsub(from, to) }

@@ -13,7 +13,9 @@ module Hobrin
       RETRACTED = 14
       TWICE = 16
       FOLDER = __dir__
-      private_constant :FOLDER
+      # What a handwritten paper says as it is to be.
+      AS_WRITTEN = %w[key title types published keywords added language country journal].freeze
+      private_constant :FOLDER, :AS_WRITTEN
 
       # size :: how many papers in all; more than SIZE grows the topics by their shares
       def initialize(size: SIZE, seed: SEED, thesaurus: Thesaurus.new(SampleThesaurus.headings, checked: true))
@@ -50,8 +52,8 @@ module Hobrin
         fixed, shared = @data["topics"].partition { |topic| topic["papers"] }
         left = @size - load("papers").size - TWICE - fixed.sum { |topic| topic["papers"] }
         shares = shared.map { |topic| topic["share"] }
-        ends = shares.reduce([0]) { |sums, share| [*sums, sums.last + share] }.map { |sum| sum * [left, 0].max / shares.sum }
-        counts = ends.each_cons(2).map { |from, to| to - from }
+        ends = shares.reduce([0]) { |sums, share| [*sums, sums.last + share] }
+        counts = ends.map { |sum| sum * [left, 0].max / shares.sum }.each_cons(2).map { |from, to| to - from }
         fixed.to_h { |topic| [topic, topic["papers"]] }.merge(shared.zip(counts).to_h)
       end
 
@@ -60,20 +62,24 @@ module Hobrin
           headings = row.fetch("headings", []).map do |label|
             Records::Indexing.new(label: label.delete_prefix("*"), main: label.start_with?("*"))
           end
-          @printing.record(
-            random: Random.new(@seed * 7 + place), key: row["key"], title: row["title"], abstract: row["text"], types: row["types"], headings:,
-            ages: row.fetch("ages", []), sex: headings.empty? ? [] : %w[female male], species: row.fetch("species", ["humans"]), published: row["published"],
-            keywords: row["keywords"], stated: row.fetch("flags", []), **row.slice("added", "language", "country", "journal").transform_keys(&:to_sym)
-          )
+          @printing.record(random: Random.new((@seed * 7) + place), headings:, abstract: row["text"],
+                           sex: headings.empty? ? [] : %w[female male], species: row.fetch("species", ["humans"]),
+                           stated: row.fetch("flags", []), ages: row.fetch("ages", []),
+                           **row.slice(*AS_WRITTEN).transform_keys(&:to_sym))
         end
       end
 
       # Each record has chance of its own, so that a change to one leaves the others as they are.
       def generated(topic, place)
         random = Random.new((@seed * 1_000_003) + place)
-        parts = %w[people interventions outcomes].to_h { |part| [part.delete_suffix("s").to_sym, @data[part][pick(topic[part], random)]] }
-        @printing.record(random:, key: format("%05d", place), **Study.new(parts, thesaurus: @thesaurus, designs: topic["designs"], random:).call)
-                 .then { |record| retracted?(place) ? retract(record) : record }
+        parts = %w[people interventions outcomes].to_h do |part|
+          [part.delete_suffix("s").to_sym, @data[part][pick(topic[part], random)]]
+        end
+        @printing.record(random:, key: format("%05d", place),
+                         **Study.new(parts, thesaurus: @thesaurus, designs: topic["designs"], random:).call)
+                 .then do |record|
+          retracted?(place) ? retract(record) : record
+        end
       end
 
       def retracted?(place) = place % (SIZE / RETRACTED) == 611

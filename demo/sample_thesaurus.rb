@@ -13,7 +13,9 @@ module Hobrin
       class << self
         # Gives an Array of Thesaurus::Heading.
         def headings
-          rows = Dir[FILES].sort.flat_map { |file| CSV.read(file, headers: true, col_sep: "|", liberal_parsing: true).map(&:to_h) }
+          rows = Dir[FILES].flat_map do |file|
+            CSV.read(file, headers: true, col_sep: "|", liberal_parsing: true).map(&:to_h)
+          end
           by_label = rows.to_h { |row| [row["label"], row] }
           rows.map { |row| heading(row, aspects(row, by_label)) }
         end
@@ -21,8 +23,9 @@ module Hobrin
         private
 
         def heading(row, aspects)
-          Thesaurus::Heading.new(label: row["label"], also_called: list(row["also"]), definition: row["what"].to_s.strip,
-                                 broader: list(row["under"]), related: list(row["see"]), aspects:, added: row["added"]&.strip.then { |year| year.to_s.empty? ? nil : year.to_i })
+          Thesaurus::Heading.new(label: row["label"], definition: row["what"].to_s.strip, aspects:,
+                                 also_called: list(row["also"]), broader: list(row["under"]),
+                                 related: list(row["see"]), added: row["added"].to_s[/\d+/]&.to_i)
         end
 
         def aspects(row, by_label)

@@ -13,12 +13,11 @@ module Hobrin
       NO_ABSTRACT = { true => 0.6, false => 0.015 }.freeze
       ONE_ASPECT = 0.35
       ANIMALS = 0.006
-      # Headings about how a study was done, and such as fit nearly any paper on care.
-      METHODS = { trial: ["Trials"], survey: ["Surveys"], qualitative: ["Interviews", "Experience of Illness", "Experience of Nurses"],
-                  accuracy: ["Accuracy of Tests"], cost: ["Costs"], before_after: ["Quality Improvement"], guideline: ["Evidence-Based Practice"] }.freeze
-      COMMON = ["Nursing Care", "Patient Safety", "Quality of Life", "Length of Stay", "Costs", "Evidence-Based Practice", "Nurses", "Hospitals",
-                "Adults", "Patient Satisfaction", "Teamwork", "Competence", "Mortality", "University Hospitals", "Nursing Records"].freeze
-      private_constant :YEARS, :UNINDEXED, :LAST, :NO_AGE, :NO_ABSTRACT, :ONE_ASPECT, :ANIMALS, :METHODS, :COMMON
+      # Headings that fit nearly any paper on care.
+      COMMON = ["Nursing Care", "Patient Safety", "Quality of Life", "Length of Stay", "Costs", "Adults", "Nurses",
+                "Hospitals", "Patient Satisfaction", "Teamwork", "Competence", "Mortality", "University Hospitals",
+                "Evidence-Based Practice", "Nursing Records"].freeze
+      private_constant :YEARS, :UNINDEXED, :LAST, :NO_AGE, :NO_ABSTRACT, :ONE_ASPECT, :ANIMALS, :COMMON
 
       # parts :: { people:, intervention:, outcome: } from topics.yml; thesaurus :: of the sample, for its aspects
       # designs :: names of the only designs that make sense for a topic, one named twice is twice as common; or nil for all
@@ -34,8 +33,10 @@ module Hobrin
         text = Texts.of(@design, **@parts, random: @random)
         published = date
         unindexed = chance(UNINDEXED.find { |since, _| published >= since }.last)
-        { title: text.title, abstract: abstract(text), types: unindexed ? text.types.first(@random.rand(2)) : text.types, published:, keywords:,
-          headings: unindexed ? [] : headings, research: Designs::RESEARCH.include?(@design), spell: true, **facts(unindexed) }
+        types = unindexed ? text.types.first(@random.rand(2)) : text.types
+        { title: text.title, abstract: abstract(text), types:, published:, keywords:,
+          headings: unindexed ? [] : headings, research: Designs::RESEARCH.include?(@design), spell: true,
+          **facts(unindexed) }
       end
 
       private
@@ -61,13 +62,16 @@ module Hobrin
       def headings
         main = %i[intervention outcome].map { |part| @parts[part]["headings"].first }
         labels = %i[intervention outcome people].flat_map { |part| @parts[part]["headings"] }.uniq
-        (labels | beside(labels)).map { |label| Records::Indexing.new(label:, main: main.include?(label), aspects: aspects(label)) }
+        (labels | beside(labels)).map do |label|
+          Records::Indexing.new(label:, main: main.include?(label), aspects: aspects(label))
+        end
       end
 
       def beside(labels)
         near = labels.filter_map { |label| @thesaurus.heading(label) }.flat_map(&:related)
-        near.sample(@random.rand(0..2), random: @random) + METHODS.fetch(@design, []).sample(@random.rand(0..1), random: @random) +
-          COMMON.sample(@random.rand(0..3), random: @random)
+        [[near, 2], [Designs::METHODS.fetch(@design, []), 1], [COMMON, 3]].flat_map do |some, most|
+          some.sample(@random.rand(0..most), random: @random)
+        end
       end
 
       def aspects(label)
@@ -76,7 +80,9 @@ module Hobrin
       end
 
       def keywords
-        @parts.values_at(:intervention, :outcome, :people).map { |part| part["text"] }.sample(@random.rand(0..3), random: @random)
+        @parts.values_at(:intervention, :outcome, :people).map do |part|
+          part["text"]
+        end.sample(@random.rand(0..3), random: @random)
       end
 
       def weighted(shares)

@@ -8,8 +8,8 @@ module Hobrin
       # title, abstract :: Strings; types :: study types
       Text = Struct.new(:title, :abstract, :types, keyword_init: true)
 
-      MAKERS = { trial: Comparison, controlled: Comparison, cohort: Comparison, case_control: Comparison, before_after: Comparison,
-                 cost: Comparison, accuracy: Accuracy, review: Review, survey: Survey, qualitative: Interviews }.freeze
+      MAKERS = { accuracy: Accuracy, review: Review, survey: Survey, qualitative: Interviews,
+                 **%i[trial controlled cohort case_control before_after cost].product([Comparison]).to_h }.freeze
       private_constant :MAKERS
 
       # design :: a key of Designs::TYPES; people, intervention, outcome :: parts from topics.yml. Gives a Text.

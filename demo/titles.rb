@@ -7,8 +7,9 @@ module Hobrin
     # Keeps the titles of made-up papers apart: one that was used gets the name of a made-up study behind it, or the
     # country that an opinion is from.
     class Titles
-      STUDIES = %w[Lantern Heron Harbour Thistle Compass Juniper Ferry Swallow Amber Meadow Beacon Kestrel Willow Pebble Orchard Tide Copper Linden Marsh
-                   Violet Summit Clover Drift Ember Fjord Grove Haven Island Jasper Kite Ledger Mirror Nectar Otter Plover Quarry Raven Saffron Tern Umber].freeze
+      STUDIES = %w[Lantern Heron Harbour Thistle Compass Juniper Ferry Swallow Amber Meadow Beacon Kestrel Willow Pebble
+                   Orchard Tide Copper Linden Marsh Violet Summit Clover Drift Ember Fjord Grove Haven Island Jasper
+                   Kite Ledger Mirror Nectar Otter Plover Quarry Raven Saffron Tern Umber].freeze
       RESEARCH = "research article"
       private_constant :STUDIES, :RESEARCH
 
@@ -26,7 +27,9 @@ module Hobrin
       private
 
       def names(place)
-        STUDIES.rotate(place).map { |name| " (the #{name} study)" } + [" (the #{STUDIES[place % STUDIES.size]} study of #{place})"]
+        STUDIES.rotate(place).map do |name|
+          " (the #{name} study)"
+        end + [" (the #{STUDIES[place % STUDIES.size]} study of #{place})"]
       end
     end
   end

@@ -20,7 +20,8 @@ module Hobrin
         record = @context.library.numbered(number)
         reasons = Retrieval::Reasons.new(@context.evaluator)
         found = @context.evaluator.call(tree).include?(number)
-        Explanation.new(record:, found:, reasons: reasons.call(tree, number, record), missing: reasons.missing(tree, number))
+        Explanation.new(record:, found:, reasons: reasons.call(tree, number, record),
+                        missing: reasons.missing(tree, number))
       end
     end
   end

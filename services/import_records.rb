@@ -10,9 +10,10 @@ module Hobrin
       # format :: name in Exchange::FORMATS; added, known, doubles :: numbers of records; refused :: how many entries were not
       # read; refusals :: the first of them, at most MOST_REFUSALS; resumed :: entries that an earlier run had read
       # strange :: Hash of heading that the thesaurus lacks to the number of records that carry it
-      Outcome = Struct.new(:format, :added, :known, :doubles, :refused, :refusals, :resumed, :strange, keyword_init: true)
+      Outcome = Struct.new(:format, :added, :known, :doubles, :refused, :refusals, :resumed, :strange,
+                           keyword_init: true)
 
-      BATCH = 2_000
+      BATCH = 4_000
       MOST_REFUSALS = 200
       SAMPLE_BYTES = 4_096
       private_constant :BATCH, :SAMPLE_BYTES

@@ -25,12 +25,12 @@ module Hobrin
       # io :: a SKOS file as Turtle, N-Triples or RDF/XML. The block is told how many statements were read.
       # Raises InputError (:file), saying where, when it cannot be read or does not hang together; the library then
       # keeps the headings it has.
-      def skos(io, &progress)
+      def skos(io, &)
         format = Exchange::Skos.detect(io.read(SAMPLE_BYTES).to_s)
         io.rewind
         raise InputError, { file: "This is not Turtle, N-Triples or RDF/XML." } unless format
 
-        result = Exchange::Skos::Reader.new.call(io, format:, &progress)
+        result = Exchange::Skos::Reader.new.call(io, format:, &)
         raise InputError, { file: "There is no heading in this file." } if result.headings.empty?
 
         refuse(result.errors) if result.errors.any?

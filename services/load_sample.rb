@@ -4,7 +4,7 @@ module Hobrin
   module Services
     # Loads the made-up sample data into an empty home; what is there already stays.
     class LoadSample
-      BATCH = 2_000
+      BATCH = 4_000
       private_constant :BATCH
 
       def initialize(context)

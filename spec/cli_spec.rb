@@ -19,7 +19,10 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
     expect(sleep.size).to be > 5
     expect(count(cql)).to eq(sleep.size)
     data = JSON.parse(run("count", cql, "--format", "json")[1])
-    expect(data).to include("count" => sleep.size, "cql" => Hobrin::Strategy::Cql.write(Hobrin::Strategy::Cql.read(cql, context.vocabulary)))
+    expect(data).to include("count" => sleep.size,
+                            "cql" => Hobrin::Strategy::Cql.write(Hobrin::Strategy::Cql.read(
+                                                                   cql, context.vocabulary
+                                                                 )))
     ids = run("find", cql, "--format", "ids")[1].lines(chomp: true)
     expect(ids).to match_array(sleep.map(&:id))
     expect(count(run("find", cql, "--format", "cql")[1])).to eq(sleep.size)
@@ -33,10 +36,10 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
 
   it "says in one line what is wrong, and by its exit status whose fault it is" do
     {
-      ["count", "sleep and"] => [1, /Column 10: found the end/], ["count"] => [1, /count takes CQL/], ["cuont", "x"] => [1, /Did you mean “count”/],
+      ["count", "sleep and"] => [1, /Column 10: found the end/], ["count"] => [1, /count takes CQL/], %w[cuont x] => [1, /Did you mean “count”/],
       ["find", "x", "--limit", "none"] => [1, /limit must be a whole number/], ["find", "x", "--format", "xml"] => [1, /xml/], ["count", "x", "--frmat", "json"] => [1, /frmat/],
-      ["count", "cql.resultSetId = 3"] => [1, /no line “3”/], ["explain", "10.5555/none", "x"] => [1, /not here/], ["trail", "99"] => [1, /not here/],
-      ["import", "/nowhere/at/all"] => [2, /No such file/], ["count", "x", "--home", "/proc/none"] => [2, /Cannot write/], ["thesaurus", "improt", "x"] => [1, /thesaurus import/]
+      ["count", "cql.resultSetId = 3"] => [1, /no line “3”/], ["explain", "10.5555/none", "x"] => [1, /not here/], %w[trail 99] => [1, /not here/],
+      ["import", "/nowhere/at/all"] => [2, /No such file/], ["count", "x", "--home", "/proc/none"] => [2, /Cannot write/], %w[thesaurus improt x] => [1, /thesaurus import/]
     }.each do |arguments, (status, message)|
       found = run(*arguments)
       expect([arguments, found[0], found[1], found[2].lines.size]).to eq([arguments, status, "", 1])
@@ -49,14 +52,18 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
     status, out, = run("--help")
     commands = out.scan(/^  ([a-z]+(?: [a-z]+)?)  /).flatten
     expect([status, commands.size]).to eq([0, 10])
-    commands.each { |command| expect(run(*command.split, "--help")).to match([0, /hobrin #{command}.*Examples:\n  hobrin #{command}/m, ""]) }
+    commands.each do |command|
+      expect(run(*command.split, "--help")).to match([0, /hobrin #{command}.*Examples:\n  hobrin #{command}/m, ""])
+    end
   end
 
   it "explains why a paper is found, or what keeps it out" do
     number = plain.call(words("deliri*", fields: [:title])).first
     id = records[number - 1].id
-    expect(run("explain", id, "dc.title = deliri* or zebra")[1]).to match(/found by:\n  dc.title = "deliri\*"\n    title: .*deliri/i)
-    expect(run("explain", id, "deliri* and zebra not dc.date > 1990")[1]).to match(/not found.*\n  \(.* not dc.date >= 1991\)/)
+    expect(run("explain", id,
+               "dc.title = deliri* or zebra")[1]).to match(/found by:\n  dc.title = "deliri\*"\n    title: .*deliri/i)
+    expect(run("explain", id,
+               "deliri* and zebra not dc.date > 1990")[1]).to match(/not found.*\n  \(.* not dc.date >= 1991\)/)
     expect(run("explain", id, "deliri* and zebra")[1]).to match(/keeps it out:\n  cql.serverChoice = "zebra"\n\z/)
   end
 
@@ -64,7 +71,8 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
     Dir.mktmpdir do |folder|
       at = ->(name) { File.join(folder, name) }
       here = ["--home", at["home"]]
-      File.write(at["headings.ttl"], "@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n<urn:a> skos:prefLabel \"Sleep\" .\n")
+      File.write(at["headings.ttl"],
+                 "@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n<urn:a> skos:prefLabel \"Sleep\" .\n")
       expect(run("thesaurus", "import", at["headings.ttl"], *here)).to match([0, "1 headings.\n", ""])
       File.write(at["a.ris"], "TY  - JOUR\nTI  - One\nKW  - Sleep\nDO  - 10.5555/a\nER  -\nTY  - JOUR\nER  -\n")
       status, out, err = run("import", at["a.ris"], *here)
@@ -89,12 +97,14 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
     expect(run.call("trail", "1").lines.size).to eq(lines.size)
     expect(run.call("count", "cql.resultSetId = #{lines.size}", "--inquiry", "1").to_i).to eq(lines.last["count_after"])
     expect(run.call("count", run.call("export", "1", "--format", "cql")).to_i).to eq(lines.last["count_after"])
-    expect(run.call("export", "1", "--format", "log").lines.last[/\A *\d+ +(\d+)/, 1].to_i).to eq(lines.last["count_after"])
+    expect(run.call("export", "1", "--format", "log").lines.last[/\A *\d+ +(\d+)/,
+                                                                 1].to_i).to eq(lines.last["count_after"])
     expect(Hobrin::Exchange.read(run.call("export", "1", "--format", "bibtex"), format: :bibtex).first.size).to eq(6)
   end
 
   it "runs from any folder by its own script" do
-    out, err, status = Open3.capture3({ "HOBRIN_HOME" => home.to_s }, File.expand_path("../bin/hobrin", __dir__), "count", "cql.allRecords = 1", chdir: "/")
+    out, err, status = Open3.capture3({ "HOBRIN_HOME" => home.to_s }, File.expand_path("../bin/hobrin", __dir__),
+                                      "count", "cql.allRecords = 1", chdir: "/")
     expect([out, err, status.exitstatus]).to eq(["#{records.size}\n", "", 0])
   end
 end

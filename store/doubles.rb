@@ -15,23 +15,27 @@ module Hobrin
 
         new = @db[:records].where(number: numbered.first.first..numbered.last.first)
         by_doi = first_with(new, :doi)
-        by_key = first_with(new, :sameness) { |twin| twin.where(Sequel.|({ Sequel[:one][:doi] => nil }, { Sequel[:two][:doi] => nil })) }
+        by_key = first_with(new, :sameness) do |twin|
+          twin.where(Sequel.|({ Sequel[:one][:doi] => nil }, { Sequel[:two][:doi] => nil }))
+        end
         by_key.merge(by_doi).sort.count { |number, earlier| linked?(number, leader(earlier)) }
       end
 
       # Hash of number to the number of the first record of the same paper, for those of a set that are doubles.
       def within(set)
-        @db[:records].exclude(same_as: nil).where(Sequel.lit("number IN (SELECT value FROM json_each(?))", JSON.generate(set.to_a)))
-                     .select_hash(:number, :same_as)
+        @db[:records].exclude(same_as: nil).where(Membership.of(:number, set.to_a)).select_hash(:number, :same_as)
       end
 
       private
 
       # Hash of each new number to the first earlier one with the same value in a column.
       def first_with(new, column)
-        pairs = @db.from(new.as(:one)).join(Sequel[:records].as(:two), { column => column }) { |two, one| Sequel[two][:number] < Sequel[one][:number] }
+        pairs = @db.from(new.as(:one)).join(Sequel[:records].as(:two), { column => column }) do |two, one|
+          Sequel[two][:number] < Sequel[one][:number]
+        end
         pairs = yield(pairs) if block_given?
-        pairs.group(Sequel[:one][:number]).select_hash(Sequel[:one][:number], Sequel.function(:min, Sequel[:two][:number]).as(:first))
+        first = Sequel.function(:min, Sequel[:two][:number]).as(:first)
+        pairs.group(Sequel[:one][:number]).select_hash(Sequel[:one][:number], first)
       end
 
       def linked?(number, first)

@@ -6,7 +6,9 @@ module Hobrin
     # own, so that a large library is not rewritten for a few more records; `join` makes one of them again.
     class FacetSets
       INSERT = "INSERT INTO facets (name, value, part, records) VALUES (?, ?, ?, ?)"
-      SCATTERED = Sequel.lit("(name, value) IN (SELECT name, value FROM facets GROUP BY name, value HAVING count(*) > 1)")
+      SCATTERED = Sequel.lit(
+        "(name, value) IN (SELECT name, value FROM facets GROUP BY name, value HAVING count(*) > 1)"
+      )
       private_constant :INSERT, :SCATTERED
 
       def initialize(db)
@@ -21,7 +23,11 @@ module Hobrin
         end
         gathered[:all]["all"] = numbered.map(&:first)
         part = numbered.first.first
-        write(gathered.flat_map { |name, values| values.map { |value, numbers| [name, value, part, Records::RecordSet.of(numbers)] } })
+        write(gathered.flat_map do |name, values|
+          values.map do |value, numbers|
+            [name, value, part, Records::RecordSet.of(numbers)]
+          end
+        end)
       end
 
       # Joins the parts of each value into one.
@@ -33,11 +39,10 @@ module Hobrin
         write(joined)
       end
 
-      # The records that have any of the values. All values go in as one JSON text, since SQLite bounds the
-      # number of bound values.
+      # The records that have any of the values.
       def set(name, values)
         stored = @db[:facets].where(name: name.to_s)
-        chosen = values.size == 1 ? stored.where(value: values) : stored.where(Sequel.lit("value IN (SELECT value FROM json_each(?))", JSON.generate(values)))
+        chosen = stored.where(values.size == 1 ? { value: values } : Membership.of(:value, values))
         union(chosen.select_map(:records))
       end
 

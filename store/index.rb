@@ -6,10 +6,10 @@ module Hobrin
     # Keeps the contract of Hobrin::Retrieval. Belongs to one version of the library.
     class Index
       # record :: gives the Record with a number
-      def initialize(db, &record)
+      def initialize(db, &)
         @db = db
         @facets = FacetSets.new(db)
-        @texts = FullText.new(db, &record)
+        @texts = FullText.new(db, &)
         @sets = {}
       end
 

@@ -114,12 +114,11 @@ module Hobrin
 
       def meta_write(name, value) = @db[:meta].insert_conflict(target: :name, update: { value: }).insert(name:, value:)
 
-      # A large set goes in as one JSON text, since SQLite bounds the number of bound values.
       def newest_rows(set, limit)
         return @db[:records].where(false) if limit.zero?
 
         set = latest(set, limit) if set.size > FEW
-        @db[:records].where(Sequel.lit("number IN (SELECT value FROM json_each(?))", JSON.generate(set.to_a)))
+        @db[:records].where(Membership.of(:number, set.to_a))
                      .order(Sequel.desc(:published), :number).limit(limit)
       end
 
@@ -135,7 +134,7 @@ module Hobrin
       end
 
       def records(dataset)
-        dataset.select_map(:csl).map { |csl| Exchange::CslJson::Reader.item(JSON.parse(csl)) }
+        dataset.select_map(:csl).map { |csl| Exchange::CslJson::Reader.item(JSON.parse(csl, freeze: true)) }
       end
     end
   end

@@ -23,7 +23,8 @@ module Hobrin
 
       def fill
         @db.drop_table?(:plain_facets)
-        @db.run("CREATE TABLE plain_facets (name TEXT, value TEXT, number INTEGER, PRIMARY KEY (name, value, number)) WITHOUT ROWID")
+        @db.run("CREATE TABLE plain_facets (name TEXT, value TEXT, number INTEGER, " \
+                "PRIMARY KEY (name, value, number)) WITHOUT ROWID")
         facets = FacetSets.new(@db)
         @db.transaction do
           %i[heading main type age sex species flag language place dates year].each do |name|
@@ -33,7 +34,8 @@ module Hobrin
       end
 
       def insert(name, value, set)
-        @db.run(Sequel.lit("INSERT INTO plain_facets SELECT ?, ?, value FROM json_each(?)", name.to_s, value, JSON.generate(set.to_a)))
+        @db.run(Sequel.lit("INSERT INTO plain_facets SELECT ?, ?, value FROM json_each(?)", name.to_s, value,
+                           JSON.generate(set.to_a)))
       end
 
       # A SELECT of record numbers. Words of one OR that look in the same fields share one full-text query.
@@ -43,7 +45,7 @@ module Hobrin
         when Strategy::AllOf then joined(tree.parts, "INTERSECT")
         when Strategy::Except then joined([tree.kept, tree.taken], "EXCEPT")
         when Strategy::Words then words([tree])
-        when Strategy::Heading then facet(tree.main ? "main" : "heading", tree.narrower ? @thesaurus.with_narrower(tree.label) : [tree.label])
+        when Strategy::Heading then heading(tree)
         when Strategy::Limit then facet(tree.name.to_s, tree.values)
         when Strategy::Dates then facet("year", (tree.from_year..tree.to_year).map(&:to_s))
         end
@@ -51,7 +53,12 @@ module Hobrin
 
       def any_of(parts)
         texts, others = parts.partition { |part| part.is_a?(Strategy::Words) }
-        texts.group_by(&:fields).values.map { |same| words(same) }.concat(others.map { |part| "SELECT * FROM (#{set(part)})" }).join(" UNION ")
+        selects = texts.group_by(&:fields).values.map { |same| words(same) }
+        [*selects, *others.map { |part| "SELECT * FROM (#{set(part)})" }].join(" UNION ")
+      end
+
+      def heading(leaf)
+        facet(leaf.main ? "main" : "heading", leaf.narrower ? @thesaurus.with_narrower(leaf.label) : [leaf.label])
       end
 
       def joined(parts, operator) = parts.map { |part| "SELECT * FROM (#{set(part)})" }.join(" #{operator} ")

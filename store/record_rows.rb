@@ -30,7 +30,8 @@ module Hobrin
         write(numbered)
         FacetSets.new(@db).add(numbered) if numbered.any?
         clashes = again.reject { |record| same_title?(record.title, there[record.id]) }
-        Outcome.new(added: numbered, known: again.size - clashes.size, clashes:, doubles: Doubles.new(@db).link(numbered))
+        Outcome.new(added: numbered, known: again.size - clashes.size, clashes:,
+                    doubles: Doubles.new(@db).link(numbered))
       end
 
       private
@@ -39,7 +40,7 @@ module Hobrin
 
       # Hash of id to title for those of the ids that are there.
       def titles(ids)
-        @db[:records].where(Sequel.lit("id IN (SELECT value FROM json_each(?))", JSON.generate(ids)))
+        @db[:records].where(Membership.of(:id, ids))
                      .select_hash(:id, Sequel.lit("csl ->> '$.title'").as(:title))
       end
 

@@ -10,8 +10,7 @@ module Hobrin
         WORDS_IN_DEFINITION = 15
         SYLLABLES = %w[ka lo mi ten ver so ra pul mon ic gas tro en ter neph ro card io vas cu lar].freeze
         TYPED = ["ka", "card", "vaslar", "lomi tenver", "zzzz"].freeze
-        REPEATS = 9
-        private_constant :HEADINGS, :ALSO_CALLED, :WORDS_IN_DEFINITION, :SYLLABLES, :TYPED, :REPEATS
+        private_constant :HEADINGS, :ALSO_CALLED, :WORDS_IN_DEFINITION, :SYLLABLES, :TYPED
 
         # headings, names :: how many; build_ms :: to make the thesaurus; look_up_ms :: Hash of way to the slowest of TYPED
         # reading_ms :: to read a line of free typing
@@ -26,9 +25,12 @@ module Hobrin
         def call
           headings = made
           thesaurus = nil
-          build_ms = milliseconds { thesaurus = Thesaurus.new(headings, checked: true) }
-          Figures.new(headings: headings.size, names: thesaurus.names.size, build_ms:, reading_ms: reading(thesaurus),
-                      look_up_ms: Thesaurus::LookUp::WAYS.to_h { |way| [way, TYPED.map { |typed| median { thesaurus.look_up(typed, way:) } }.max] })
+          build_ms = Timing.once { thesaurus = Thesaurus.new(headings, checked: true) }
+          look_up_ms = Thesaurus::LookUp::WAYS.to_h do |way|
+            [way, TYPED.map { |typed| Timing.median { thesaurus.look_up(typed, way:) } }.max]
+          end
+          Figures.new(headings: headings.size, names: thesaurus.names.size, build_ms:, look_up_ms:,
+                      reading_ms: reading(thesaurus))
         end
 
         private
@@ -38,26 +40,21 @@ module Hobrin
           labels |= Array.new(HEADINGS) { name.capitalize } while labels.size < HEADINGS
           labels.first(HEADINGS).each_with_index.map do |label, place|
             broader = place < 12 ? [] : [labels[@random.rand((place / 5) + 1)]]
-            Thesaurus::Heading.new(label:, broader:, also_called: Array.new(ALSO_CALLED) { "#{name} #{@random.rand(100_000)}" },
+            also_called = Array.new(ALSO_CALLED) { "#{name} #{@random.rand(100_000)}" }
+            Thesaurus::Heading.new(label:, broader:, also_called:,
                                    definition: Array.new(WORDS_IN_DEFINITION) { pick(@words) }.join(" "))
           end
         end
 
         def reading(thesaurus)
           reading = Thesaurus::Reading.new(thesaurus)
-          text = "the #{thesaurus.headings[77].label} and #{thesaurus.headings[500].also_called.first} in a #{pick(@words)}"
-          median { reading.call(text) }
+          known = [thesaurus.headings[77].label, thesaurus.headings[500].also_called.first]
+          text = "the #{known.join(" and ")} in a #{pick(@words)}"
+          Timing.median { reading.call(text) }
         end
 
         def name = Array.new(@random.rand(1..4)) { pick(@words) }.join(" ")
         def pick(list) = list[@random.rand(list.size)]
-        def median(&work) = Array.new(REPEATS) { milliseconds(&work) }.sort[REPEATS / 2]
-
-        def milliseconds
-          from = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-          yield
-          (Process.clock_gettime(Process::CLOCK_MONOTONIC) - from) * 1000
-        end
       end
     end
   end

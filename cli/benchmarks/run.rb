@@ -8,8 +8,8 @@ module Hobrin
       # Makes a library of so many made-up records in a folder of its own and measures the engine over it; the plain way
       # does the same work in the same run.
       class Run
-        # size :: records; lines :: Array of Line; import :: records a second; memory_mb :: of a serving process at its most
-        Table = Struct.new(:size, :lines, :import, :memory_mb, :file_mb, keyword_init: true) do
+        # size :: records; lines :: Array of Line; import, plain_import :: records a second; memory_mb :: of a serving process at its most
+        Table = Struct.new(:size, :lines, :import, :plain_import, :memory_mb, :file_mb, keyword_init: true) do
           def to_h = super.merge(lines: lines.map(&:to_h))
         end
         # work :: what; ms :: the engine's milliseconds; plain_ms :: the plain way's, or nil; note :: of what it is made
@@ -17,12 +17,11 @@ module Hobrin
           def ratio = plain_ms && (plain_ms / ms)
         end
 
-        REPEATS = 7
         WHAT_IFS = 150
         # So many of the what-ifs are done the plain way, and the time multiplied.
         PLAIN_WHAT_IFS = 5
         MUST_FIND = 6
-        private_constant :REPEATS, :WHAT_IFS, :PLAIN_WHAT_IFS, :MUST_FIND
+        private_constant :WHAT_IFS, :PLAIN_WHAT_IFS, :MUST_FIND
 
         def initialize(size, err:)
           @size = size
@@ -34,58 +33,38 @@ module Hobrin
           Dir.mktmpdir("hobrin-bench") do |folder|
             @home = Pathname(folder)
             @context = Boot.context(home: @home)
-            import = import_rate
-            @plain = Store::PlainCounts.new(Store::Database.open(@home.join("library.sqlite3"), kind: :library), @context.library.thesaurus)
-            Table.new(size: @size, lines: lines, import:, memory_mb: serving(:memory), file_mb: (@home.join("library.sqlite3").size / 1_048_576.0).round)
+            import, plain_import = Making.new(@context, @size, home: @home, err: @err).call
+            @plain = Store::PlainCounts.new(Store::Database.open(@home.join("library.sqlite3"), kind: :library),
+                                            @context.library.thesaurus)
+            Table.new(size: @size, lines:, import:, plain_import:, memory_mb: serving(:memory),
+                      file_mb: (@home.join("library.sqlite3").size / 1_048_576.0).round)
           end
         end
 
         private
 
         def lines
-          [cold_word_step, word_step, what_ifs, previews, Line.new(work: "start to first page", ms: serving(:first_page), note: "library built")]
-        end
-
-        # Written as CSL-JSON and read by the same service that `import` calls.
-        def import_rate
-          file = @home.join("records.json")
-          Services::ImportThesaurus.new(@context).call(Demo::SampleThesaurus.headings)
-          write(file)
-          seconds = seconds do
-            bar = Progress.new("importing #{@size}", total: file.size, err: @err)
-            file.open("rb") { |io| Services::ImportRecords.new(@context).call(io, format: :csl, sample: true) { |_, bytes| bar.at(bytes) } }
-            bar.finish
-          end
-          file.delete
-          @size / seconds
-        end
-
-        def write(file)
-          bar = Progress.new("making #{@size}", total: @size, err: @err)
-          file.open("w") do |io|
-            Demo::SampleLibrary.new(size: @size).each.with_index do |record, place|
-              io << (place.zero? ? "[\n" : ",\n") << JSON.generate(Exchange::CslJson::Writer.item(record))
-              bar.at(place) if (place % 500).zero?
-            end
-            io << "\n]\n"
-          end
-          bar.finish
+          [cold_word_step, word_step, what_ifs, previews,
+           Line.new(work: "start to first page", ms: serving(:first_page), note: "library built")]
         end
 
         def evaluator = @context.evaluator
 
         def cold_word_step
           evaluator
-          ms = median { evaluator.forget.then { word_figures(Work.blocks) } }
-          @plain_word_ms = (seconds { Work.trees(Work.blocks).each { |tree| @plain.call(masked(tree)) } }) * 1000
-          Line.new(work: "Word step, cold", ms:, plain_ms: @plain_word_ms, note: "#{Work.trees(Work.blocks).size} numbers, #{Work.blocks.sum { |block| block.terms.size }} terms")
+          ms = Timing.median { evaluator.forget.then { word_figures(Work.blocks) } }
+          @plain_word_ms = Timing.once { Work.trees(Work.blocks).each { |tree| @plain.call(masked(tree)) } }
+          terms = Work.blocks.sum { |block| block.terms.size }
+          Line.new(work: "Word step, cold", ms:, plain_ms: @plain_word_ms,
+                   note: "#{Work.trees(Work.blocks).size} numbers, #{terms} terms")
         end
 
         def word_step
           word_figures(Work.blocks)
           turn = 0
-          ms = median { word_figures(Work.changed(Work.blocks, turn += 1)) }
-          Line.new(work: "Word step after one changed term", ms:, plain_ms: @plain_word_ms, note: "leaves warm; one count for each number the plain way")
+          ms = Timing.median { word_figures(Work.changed(Work.blocks, turn += 1)) }
+          Line.new(work: "Word step after one changed term", ms:, plain_ms: @plain_word_ms,
+                   note: "leaves warm; one count for each number the plain way")
         end
 
         def word_figures(blocks)
@@ -96,22 +75,24 @@ module Hobrin
 
         def what_ifs
           state = Narrowing::State.new(blocks: Work.blocks, limits: Work.limits)
-          moves = Narrowing::Moves.new(state, thesaurus: @context.library.thesaurus, today: @context.today).call.first(WHAT_IFS)
+          moves = Narrowing::Moves.new(state, thesaurus: @context.library.thesaurus,
+                                              today: @context.today).call.first(WHAT_IFS)
           must_find = Records::RecordSet.of(evaluator.call(state.tree).first(MUST_FIND))
           run = -> { Narrowing::WhatIfs.new(state, evaluator:, must_find:).call(moves, aim: Narrowing::Aim.new) }
           run.call
-          Line.new(work: "#{moves.size} what-ifs", ms: median(&run), plain_ms: plain_what_ifs(state, moves), note: "papers, in, out, must-find; the plain way for #{PLAIN_WHAT_IFS} of them, multiplied")
+          Line.new(work: "#{moves.size} what-ifs", ms: Timing.median(&run), plain_ms: plain_what_ifs(state, moves),
+                   note: "papers, in, out, must-find; the plain way for #{PLAIN_WHAT_IFS} of them, multiplied")
         end
 
         def plain_what_ifs(state, moves)
           some = moves.each_slice((moves.size / PLAIN_WHAT_IFS.to_f).ceil).map(&:first)
-          spent = seconds do
+          spent = Timing.once do
             some.each do |move|
               before, after = state.tree, move.state.tree
               [after, Strategy::Except.new(kept: after, taken: before), Strategy::Except.new(kept: before, taken: after)].each { |tree| @plain.call(masked(tree)) }
             end
           end
-          spent * 1000 * moves.size / some.size
+          spent * moves.size / some.size
         end
 
         def previews
@@ -119,12 +100,14 @@ module Hobrin
           cascade = Narrowing::Cascade.of(blocks: Work.blocks, limits:, evaluator:)
           run = -> { Narrowing::Previews.new(cascade:, limits:, evaluator:, today: @context.today).call(Narrowing::Previews::ALL).values.flatten }
           values = run.call
-          plain = seconds { values.each { |preview| @plain.call(masked(with(limits, preview.leaf))) } } * 1000
-          Line.new(work: "previews of all unused limits", ms: median(&run), plain_ms: plain, note: "#{values.size} values")
+          plain = Timing.once { values.each { |preview| @plain.call(masked(with(limits, preview.leaf))) } }
+          Line.new(work: "previews of all unused limits", ms: Timing.median(&run), plain_ms: plain,
+                   note: "#{values.size} values")
         end
 
         def with(limits, leaf)
-          Strategy::AllOf.of([*Work.blocks.map(&:tree), *limits.map(&:leaf).reject { |limit| limit.name == leaf.name }, leaf])
+          others = limits.map(&:leaf).reject { |limit| limit.name == leaf.name }
+          Strategy::AllOf.of([*Work.blocks.map(&:tree), *others, leaf])
         end
 
         # The plain way knows no masks within a word; it gets the two spellings.
@@ -132,24 +115,17 @@ module Hobrin
           case tree
           when Strategy::Joining then tree.class.of(tree.parts.map { |part| masked(part) })
           when Strategy::Except then Strategy::Except.new(kept: masked(tree.kept), taken: masked(tree.taken))
-          when Strategy::Words then tree.text == "randomi?ed" ? Strategy::AnyOf.of(%w[randomised randomized].map { |text| tree.with(text:) }) : tree
-          else tree
+          else tree.is_a?(Strategy::Words) && tree.text == "randomi?ed" ? spelled(tree) : tree
           end
         end
+
+        def spelled(words) = Strategy::AnyOf.of(%w[randomised randomized].map { |text| words.with(text:) })
 
         # In a process of its own, as it would serve: milliseconds to the first page, or the most megabytes it took.
         def serving(what)
           out = IO.popen([RbConfig.ruby, File.expand_path("serving.rb", __dir__), what.to_s, @home.to_s], &:read)
           Float(out)
         end
-
-        def seconds
-          from = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-          yield
-          Process.clock_gettime(Process::CLOCK_MONOTONIC) - from
-        end
-
-        def median(&work) = Array.new(REPEATS) { seconds(&work) * 1000 }.sort[REPEATS / 2]
       end
     end
   end

@@ -6,28 +6,35 @@ module Hobrin
       # The search that is measured: 3 blocks with 40 terms, and 6 limits. Broad, so that sets are large.
       module Work
         BLOCKS = {
-          "P" => { headings: ["Older People", "Inpatients", "Hospital Units", "Adults", "Nursing Homes", "Surgical Patients"],
-                   words: ["older people", "inpatient*", "ward*", "hospital*", "patients", "elderly", "nursing home*", "surg*"] },
-          "I" => { headings: ["Nursing Care", "Non-Drug Care", "Organisation of Care", "Devices and Supplies", "Learning and Teaching"],
+          "P" => { headings: ["Older People", "Inpatients", "Hospital Units", "Adults", "Nursing Homes",
+                              "Surgical Patients"],
+                   words: ["older people", "inpatient*", "ward*", "hospital*", "patients", "elderly", "nursing home*",
+                           "surg*"] },
+          "I" => { headings: ["Nursing Care", "Non-Drug Care", "Organisation of Care", "Devices and Supplies",
+                              "Learning and Teaching"],
                    words: ["nurse*", "bedside", "randomi?ed", "care", "telephone*", "exercise", "music", "alarm*"] },
           "O" => { headings: ["Complications", "Mental Conditions", "Pain", "Sleep", "Readmission"],
                    words: ["deliri*", "fell", "falls", "infection*", "pain", "anxi*", "sleep*", "injur*"] }
         }.freeze
-        private_constant :BLOCKS
+        LIMITS = { species: ["humans"], age: Records::AgeGroups::ADULTS, flag: ["peer reviewed"], language: %w[eng fra],
+                   type: ["systematic review", "randomized controlled trial", "controlled trial",
+                          "cohort study"] }.freeze
+        private_constant :BLOCKS, :LIMITS
 
         class << self
           def blocks
             id = 0
             BLOCKS.map do |letter, names|
-              leaves = names[:headings].map { |label| Strategy::Heading.new(label:) } + names[:words].map { |text| Strategy::Words.new(text:) }
-              Strategy::Block.new(letter:, terms: leaves.map { |leaf| Strategy::Term.new(id: id += 1, leaf:) })
+              leaves = names[:headings].map { |label| Strategy::Heading.new(label:) } +
+                       names[:words].map { |text| Strategy::Words.new(text:) }
+              terms = leaves.map { |leaf| Strategy::Term.new(id: id += 1, leaf:) }
+              Strategy::Block.new(letter:, terms:)
             end
           end
 
           def limits
-            [[:species, ["humans"]], [:age, Records::AgeGroups::ADULTS], [:flag, ["peer reviewed"]], [:language, %w[eng fra]],
-             [:type, ["systematic review", "randomized controlled trial", "controlled trial", "cohort study"]]].map { |name, values| Strategy::Limit.new(name:, values:) }
-              .push(Strategy::Dates.years(from_year: 2010, to_year: 2026)).map { |leaf| Narrowing::PlacedLimit.new(leaf:) }
+            leaves = LIMITS.map { |name, values| Strategy::Limit.new(name:, values:) }
+            [*leaves, Strategy::Dates.years(from_year: 2010, to_year: 2026)].map { |leaf| Narrowing::PlacedLimit.new(leaf:) }
           end
 
           # The blocks with one term changed, which is what a person waits for.

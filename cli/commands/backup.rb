@@ -12,7 +12,9 @@ module Hobrin
         private
 
         def options(parser)
-          parser.on("--library", "Copy the library instead, which can also be built again from its files") { given[:library] = true }
+          parser.on("--library", "Copy the library instead, which can also be built again from its files") do
+            given[:library] = true
+          end
         end
 
         def run(file)

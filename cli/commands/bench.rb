@@ -14,7 +14,9 @@ module Hobrin
         private
 
         def options(parser)
-          parser.on("--sizes LIST", Array, "Papers in the library, apart by commas (#{SIZES.join(",")})") { |sizes| given[:sizes] = sizes.map { |size| whole_number(size, "size") } }
+          parser.on("--sizes LIST", Array, "Papers in the library, apart by commas (#{SIZES.join(",")})") do |sizes|
+            given[:sizes] = sizes.map { |size| whole_number(size, "size") }
+          end
           parser.on("--million", "1,000,000 papers as well") { given[:million] = true }
           parser.on("--format FORMAT", %w[text json], "text (default) or json") { |format| given[:format] = format }
         end
@@ -23,7 +25,9 @@ module Hobrin
           sizes = given.fetch(:sizes, SIZES) | (given[:million] ? [1_000_000] : [])
           tables = sizes.map { |size| Benchmarks::Run.new(size, err: @err).call }
           names = Benchmarks::Names.new.call
-          given[:format] == "json" ? json(libraries: tables.map(&:to_h), thesaurus: names.to_h) : @out.puts(Benchmarks::Report.new(tables, names).text)
+          return json(libraries: tables.map(&:to_h), thesaurus: names.to_h) if given[:format] == "json"
+
+          @out.puts Benchmarks::Report.new(tables, names).text
         end
       end
     end

@@ -7,21 +7,26 @@ module Hobrin
       class Count < Command
         SUMMARY = "Counts the papers that a search finds"
         USAGE = "CQL [OPTIONS]"
-        EXAMPLES = [%q(hobrin count 'sleep* and dc.subject =/hobrin.narrower "Delirium"'), "hobrin count 'dc.date >= 2020' --format json",
+        EXAMPLES = [%q(hobrin count 'sleep* and dc.subject =/hobrin.narrower "Delirium"'),
+                    "hobrin count 'dc.date >= 2020' --format json",
                     "hobrin count 'cql.resultSetId = 3 and dc.type = guideline' --inquiry 1"].freeze
 
         private
 
         def options(parser)
           parser.on("--format FORMAT", %w[text json], "text (default) or json") { |format| given[:format] = format }
-          parser.on("--inquiry NUMBER", "Whose trail the lines named by cql.resultSetId belong to") { |id| given[:inquiry] = whole_number(id, "inquiry") }
+          parser.on("--inquiry NUMBER", "Whose trail the lines named by cql.resultSetId belong to") do |id|
+            given[:inquiry] = whole_number(id, "inquiry")
+          end
         end
 
         def run(cql)
           found = Services::Search.new(library!).call(cql, inquiry_id: given[:inquiry])
           return @out.puts(found.size) unless given[:format] == "json"
 
-          json(count: found.size, cql: found.cql, library: { version: context.library.version, papers: context.library.size, sample: context.library.sample? })
+          library = context.library
+          json(count: found.size, cql: found.cql,
+               library: { version: library.version, papers: library.size, sample: library.sample? })
         end
       end
     end

@@ -47,7 +47,10 @@ module Hobrin
         end
 
         def headings(reason)
-          reason.headings.map { |one| "    heading: #{one.label}#{" (main topic)" if one.main}#{": #{one.aspects.join(", ")}" if one.aspects.any?}" }
+          reason.headings.map do |one|
+            aspects = one.aspects.any? ? ": #{one.aspects.join(", ")}" : ""
+            "    heading: #{one.label}#{" (main topic)" if one.main}#{aspects}"
+          end
         end
       end
     end

@@ -7,7 +7,8 @@ module Hobrin
       class Find < Command
         SUMMARY = "Lists the papers that a search finds, newest first"
         USAGE = "CQL [OPTIONS]"
-        EXAMPLES = ["hobrin find 'earplug* and deliri*' --limit 5", "hobrin find 'dc.creator = \"Zorvane A\"' --format ris > zorvane.ris",
+        EXAMPLES = ["hobrin find 'earplug* and deliri*' --limit 5",
+                    "hobrin find 'dc.creator = \"Zorvane A\"' --format ris > zorvane.ris",
                     "hobrin find 'dc.type = guideline' --format ids"].freeze
         WRITERS = Exchange::FORMATS.transform_keys(&:to_s).freeze
         DEFAULT_LIMIT = 20
@@ -16,9 +17,16 @@ module Hobrin
         private
 
         def options(parser)
-          parser.on("--format FORMAT", ["text", *WRITERS.keys, "cql", "ids"], "text (default), csl, ris, bibtex, cql or ids") { |format| given[:format] = format }
-          parser.on("--limit N", "How many at most (text: #{DEFAULT_LIMIT}, otherwise all)") { |limit| given[:limit] = whole_number(limit, "limit") }
-          parser.on("--inquiry NUMBER", "Whose trail the lines named by cql.resultSetId belong to") { |id| given[:inquiry] = whole_number(id, "inquiry") }
+          parser.on("--format FORMAT", ["text", *WRITERS.keys, "cql", "ids"],
+                    "text (default), csl, ris, bibtex, cql or ids") do |format|
+            given[:format] = format
+          end
+          parser.on("--limit N", "How many at most (text: #{DEFAULT_LIMIT}, otherwise all)") do |limit|
+            given[:limit] = whole_number(limit, "limit")
+          end
+          parser.on("--inquiry NUMBER", "Whose trail the lines named by cql.resultSetId belong to") do |id|
+            given[:inquiry] = whole_number(id, "inquiry")
+          end
         end
 
         def run(cql)
@@ -39,7 +47,8 @@ module Hobrin
         end
 
         def entry(record)
-          [record.title, "  #{record.byline}. #{record.journal} #{record.year}#{". #{record.types.join(", ")}" if record.types.any?}", "  #{record.id}"]
+          types = record.types.any? ? ". #{record.types.join(", ")}" : ""
+          [record.title, "  #{record.byline}. #{record.journal} #{record.year}#{types}", "  #{record.id}"]
         end
 
         # A search that finds just these papers.

@@ -7,16 +7,21 @@ module Hobrin
       class Import < Command
         SUMMARY = "Reads papers from RIS, BibTeX or CSL-JSON files into the library"
         USAGE = "FILE… [OPTIONS]"
-        EXAMPLES = ["hobrin import ward-library.ris", "hobrin import part-1.json part-2.bib --sample", "hobrin import odd-name.txt --from ris"].freeze
+        EXAMPLES = ["hobrin import ward-library.ris", "hobrin import part-1.json part-2.bib --sample",
+                    "hobrin import odd-name.txt --from ris"].freeze
         MOST_SHOWN = 10
         private_constant :MOST_SHOWN
 
         private
 
         def options(parser)
-          parser.on("--from FORMAT", Exchange::FORMATS.keys, "csl, ris or bibtex, when the file itself does not tell") { |format| given[:from] = format }
+          formats = Exchange::FORMATS.keys
+          parser.on("--from FORMAT", formats, "csl, ris or bibtex, when the file itself does not tell") do |format|
+            given[:from] = format
+          end
           parser.on("--sample", "The papers are made up; every page and export says so") { given[:sample] = true }
-          parser.separator("\nAn import can be run again: what is there stays. One that was stopped goes on where it stopped.")
+          parser.separator("\nAn import can be run again: what is there stays.")
+          parser.separator("One that was stopped goes on where it stopped.")
         end
 
         # Gives false when an entry was refused.
@@ -26,18 +31,25 @@ module Hobrin
 
         def import(file)
           outcome = ::File.open(file, "rb") { |io| read(io, file) }
-          said = ["#{outcome.added} papers added", "#{outcome.known} there already", *("#{outcome.doubles} of them doubles" if outcome.doubles.positive?),
-                  *("#{outcome.refused} entries refused" if outcome.refused.positive?)]
-          @out.puts "#{file}: #{said.join(", ")}. The library has #{context.library.size}."
+          @out.puts "#{file}: #{said(outcome)}. The library has #{context.library.size}."
           complain(file, outcome)
           outcome.refused.zero?
+        end
+
+        def said(outcome)
+          parts = ["#{outcome.added} papers added", "#{outcome.known} there already"]
+          parts << "#{outcome.doubles} of them doubles" if outcome.doubles.positive?
+          parts << "#{outcome.refused} entries refused" if outcome.refused.positive?
+          parts.join(", ")
         end
 
         def read(io, file)
           bar = Progress.new(::File.basename(file), total: io.size, err: @err)
           outcome = Services::ImportRecords.new(context).call(io, format: given[:from], sample: given[:sample]) { |_, bytes| bar.at(bytes) }
           bar.finish
-          @err.puts "#{file}: went on after #{outcome.resumed} entries that were in already." if outcome.resumed.positive?
+          if outcome.resumed.positive?
+            @err.puts "#{file}: went on after #{outcome.resumed} entries that were in already."
+          end
           outcome
         end
 
@@ -46,7 +58,8 @@ module Hobrin
           @err.puts "#{file}: and #{outcome.refused - MOST_SHOWN} more." if outcome.refused > MOST_SHOWN
           return if outcome.strange.empty?
 
-          @err.puts "#{file}: #{outcome.strange.size} headings are not in the thesaurus, most often #{outcome.strange.max_by(MOST_SHOWN, &:last).map(&:first).join(", ")}."
+          most = outcome.strange.max_by(MOST_SHOWN, &:last).map(&:first).join(", ")
+          @err.puts "#{file}: #{outcome.strange.size} headings are not in the thesaurus, most often #{most}."
         end
       end
     end

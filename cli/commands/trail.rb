@@ -20,7 +20,8 @@ module Hobrin
           return json(lines.map(&:to_h)) if given[:format] == "json"
 
           lines.each do |line|
-            @out.puts format("%4d  %s  %-6s %6d → %-6d %s", line.number, line.at, line.step, line.count_before, line.count_after, line.change)
+            @out.puts format("%4d  %s  %-6s %6d → %-6d %s", line.number, line.at, line.step, line.count_before,
+                             line.count_after, line.change)
           end
         end
       end

@@ -1,16 +1,21 @@
 # frozen_string_literal: true
 
+require "yaml"
+
 module Hobrin
   module Demo
     module Texts
-      # What all texts are made with: the words of a topic, and chance that can be repeated.
+      # What all texts are made with: the words of a topic, sentences from phrases.yml, and chance that can be repeated.
       class Maker
+        PHRASES = YAML.safe_load_file(File.expand_path("../phrases.yml", __dir__)).freeze
+        private_constant :PHRASES
+
         def initialize(design, people:, intervention:, outcome:, random:)
           @design = design
-          @people = people
-          @words = { p: people["text"], i: intervention["text"], o: outcome["text"] }
           @event = outcome["event"]
           @random = random
+          p, i, o = [people, intervention, outcome].map { |part| part["text"] }
+          @words = { p:, i:, o:, P: capital(p), I: capital(i), O: capital(o), place: people["setting"] }
         end
 
         # Gives a Text.
@@ -18,30 +23,23 @@ module Hobrin
 
         private
 
+        def title = phrase("title", @design)
         def types = Designs::TYPES.fetch(@design)
 
-        # A template with %<p>s, %<i>s, %<o>s for people, intervention, outcome; %<I>s and %<O>s begin a sentence.
-        def filled(template) = format(template, **@words, I: capital(i), O: capital(o), place:)
+        # One of the sentences at a place in phrases.yml, filled in. numbers :: what else it names
+        def phrase(*path, **numbers) = format(pick(PHRASES.dig(*path.map(&:to_s))), **@words, **numbers)
 
         # "31 of 162 (19.1%)"
         def share(part, whole) = "#{part} of #{whole} (#{(100.0 * part / whole).round(1)}%)"
 
-        # One part of an abstract; older ones have no headings within.
+        # The parts of an abstract, each behind its name.
         def parts(**sections) = sections.map { |name, text| "#{capital(name.to_s)}: #{text}" }.join(" ")
 
-        def p = @words[:p]
         def i = @words[:i]
         def o = @words[:o]
-        def place = @people["setting"]
         def capital(text) = text[0].upcase + text[1..]
         def pick(list) = list[@random.rand(list.size)]
         def chance(share) = @random.rand < share
-
-        def background
-          filled(pick(["The place of %<i>s for %<o>s in %<p>s is not settled.", "%<O>s in %<p>s is common and costly.",
-                       "Little is known about %<i>s and %<o>s in %<p>s.", "Whether %<i>s changes %<o>s is uncertain.",
-                       "%<I>s spread to %<place>s before it had been tested."]))
-        end
       end
     end
   end

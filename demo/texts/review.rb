@@ -13,19 +13,14 @@ module Hobrin
         private
 
         def types = @pooled ? ["systematic review", "meta-analysis"] : ["systematic review"]
-
-        def title
-          tail = @pooled ? "a systematic review and meta-analysis" : pick(["a systematic review", "a systematic review of the evidence", "a scoping of trials and a systematic review"])
-          filled("%<I>s for %<o>s in %<p>s: #{tail}")
-        end
+        def title = phrase("title", @pooled ? "pooled" : "review")
 
         def abstract
           studies = @random.rand(4..31)
-          trials = @random.rand(1..studies)
-          parts(background: filled("Studies of %<i>s for %<o>s disagree."),
-                methods: "We searched #{@random.rand(3..9)} databases for studies in #{p}. Two reviewers chose studies and judged risk of bias.",
-                results: "#{studies} studies were included, #{trials} of them randomized#{pooled}.",
-                conclusion: filled("Certainty is #{pick(%w[very\ low low moderate])}. %<I>s #{pick(["may help", "probably helps", "cannot be judged yet"])}."))
+          parts(background: "Studies of #{i} for #{o} disagree.",
+                methods: phrase("methods", @design, n: @random.rand(3..9)),
+                results: "#{studies} studies were included, #{@random.rand(1..studies)} of them randomized#{pooled}.",
+                conclusion: phrase("certainty"))
         end
 
         def pooled
@@ -33,8 +28,9 @@ module Hobrin
 
           total, others = Array.new(2) { @random.rand(300..2400) }
           common = @random.rand(0.08..0.4)
-          events, other_events = (total * common * @random.rand(0.6..1.05)).round, (others * common).round
-          " with #{total + others} people. #{share(events, total)} #{@event} with #{i} and #{share(other_events, others)} without"
+          events = (total * common * @random.rand(0.6..1.05)).round
+          " with #{total + others} people. #{share(events, total)} #{@event} with #{i} and " \
+            "#{share((others * common).round, others)} without"
         end
       end
     end

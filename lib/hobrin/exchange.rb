@@ -45,8 +45,10 @@ module Hobrin
 
       def record(reader, entry)
         reader.call(Utf8.of(entry.text))
-      rescue InputError, ArgumentError, TypeError, NoMethodError => e
-        Refusal.of(entry, e.is_a?(NoMethodError) || e.is_a?(TypeError) ? "a field is not of the kind it should be" : e.message)
+      rescue NoMethodError, TypeError
+        Refusal.of(entry, "a field is not of the kind it should be")
+      rescue InputError, ArgumentError => e
+        Refusal.of(entry, e.message)
       end
     end
   end

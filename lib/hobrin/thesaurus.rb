@@ -18,11 +18,11 @@ module Hobrin
       @headings = headings.sort_by(&:label).freeze
       @by_label = @headings.to_h { |heading| [heading.label, heading] }.freeze
       @by_uri = @headings.to_h { |heading| [heading.uri, heading] }.tap { |all| all.delete(nil) }.freeze
-      @by_name = by_name.freeze
-      @longest_name = @by_name.keys.map { |name| name.count(" ") + 1 }.max || 0
       @children = children_of(@headings).freeze
       @closure = Closure.new(@children).call
-      @look_up = LookUp.new(@headings)
+      # Made when they are first asked for: with many thousand names they take seconds, and most pages need neither.
+      @late = {}
+      @lock = Mutex.new
       freeze
     end
 
@@ -38,13 +38,13 @@ module Hobrin
     # also-called name.
     #
     #   thesaurus.named("acute confusion").label # => "Delirium"
-    def named(name) = @by_name[Text::Tokens.line(name)]
+    def named(name) = by_name[Text::Tokens.line(name)]
 
     # Every label and also-called name.
     def names = headings.flat_map(&:names)
 
     # The most words that any name has: how far a reader of free typing must look ahead.
-    attr_reader :longest_name
+    def longest_name = late(:longest_name) { by_name.keys.map { |name| name.count(" ") + 1 }.max || 0 }
 
     # Labels directly below a heading, sorted.
     def children(label) = @children.fetch(label, [].freeze)
@@ -70,7 +70,7 @@ module Hobrin
     end
 
     # Headings for what a person typed, best first; see LookUp.
-    def look_up(typed, limit: 8, way: :ranked) = @look_up.call(typed, limit:, way:)
+    def look_up(typed, limit: 8, way: :ranked) = late(:look_up) { LookUp.new(headings) }.call(typed, limit:, way:)
 
     private
 
@@ -82,8 +82,17 @@ module Hobrin
       raise InputError, { thesaurus: errors.first(MOST_ERRORS_SAID).join(" ") + more }
     end
 
+    def by_name = late(:by_name) { names_to_headings }
+
+    def late(name)
+      @late[name] || begin
+        made = yield
+        @lock.synchronize { @late[name] ||= made.freeze }
+      end
+    end
+
     # Labels are written last, so that they win.
-    def by_name
+    def names_to_headings
       also = @headings.reverse.flat_map { |heading| heading.also_called.map { |name| [name, heading] } }
       [*also, *@headings.map { |heading| [heading.label, heading] }].to_h do |name, heading|
         [Text::Tokens.line(name), heading]

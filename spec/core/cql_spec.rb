@@ -8,12 +8,18 @@ RSpec.describe Hobrin::Strategy::Cql do
   let(:filters) { Hobrin::Strategy::Filters.new("treatment/balanced" => words("placebo")) }
   let(:vocabulary) do
     records = SampleHome.records
-    Hobrin::Strategy::Vocabulary.new(thesaurus:, filters:, journals: records.map(&:journal).uniq, places: records.map(&:country).uniq)
+    Hobrin::Strategy::Vocabulary.new(thesaurus:, filters:, journals: records.map(&:journal).uniq,
+                                     places: records.map(&:country).uniq)
   end
   let(:strategies) { RandomStrategies.new(51, thesaurus, SampleHome.records) }
 
   def read(text) = described_class.read(text, vocabulary)
-  def error(text) = read(text).then { nil } rescue $!
+
+  def error(text)
+    read(text).then { nil }
+  rescue StandardError
+    $!
+  end
 
   # A random leaf of every kind that has no place among random searches over records.
   def unusual
@@ -44,7 +50,8 @@ RSpec.describe Hobrin::Strategy::Cql do
         Hobrin::Strategy::Near.new(left: "ribs", right: "chevrons", distance: 5, fields: Hobrin::Strategy::Words::FIELDS.keys),
       'dc.date within "2002 2005"' => Hobrin::Strategy::Dates.years(from_year: 2002, to_year: 2005),
       '> dc = "info:srw/cql-context-set/1/dc-v1.1" dc.title = "fish frog"' => title["fish frog"],
-      "fish OR frog AND bird" => Hobrin::Strategy::AllOf.of([Hobrin::Strategy::AnyOf.of([any["fish"], any["frog"]]), any["bird"]])
+      "fish OR frog AND bird" => Hobrin::Strategy::AllOf.of([Hobrin::Strategy::AnyOf.of([any["fish"], any["frog"]]),
+                                                             any["bird"]])
     }.each { |text, tree| expect([text, read(text)]).to eq([text, tree]) }
   end
 
@@ -64,17 +71,26 @@ RSpec.describe Hobrin::Strategy::Cql do
   end
 
   def shape(node)
-    return [node.index&.plain, node.relation&.text, modifiers(node.modifiers), node.term.plain] if node.is_a?(described_class::Parser::Clause)
+    return [node.index&.plain, node.relation&.text, modifiers(node.modifiers),
+            node.term.plain] if node.is_a?(described_class::Parser::Clause)
 
-    node.links.reduce(shape(node.first)) { |left, link| [link.operator.text, modifiers(link.modifiers), left, shape(link.right)] }
+    node.links.reduce(shape(node.first)) do |left, link|
+      [link.operator.text, modifiers(link.modifiers), left, shape(link.right)]
+    end
   end
 
   def modifiers(list) = list.map { |one| [one.name.text, one.comparison&.text, one.value&.plain] }
 
   def their_shape(node)
     set = (node.is_a?(CqlRuby::CqlTermNode) ? node.relation : node).modifier_set
-    with = set.instance_variable_get(:@modifiers).map { |one| %w[@type @comparison @value].map { |name| one.instance_variable_get(name) } }
-    return [node.index, set.instance_variable_get(:@base), with, node.term.gsub(/\\(.)/, '\1')] if node.is_a?(CqlRuby::CqlTermNode)
+    with = set.instance_variable_get(:@modifiers).map do |one|
+      %w[@type @comparison @value].map do |name|
+        one.instance_variable_get(name)
+      end
+    end
+    if node.is_a?(CqlRuby::CqlTermNode)
+      return [node.index, set.instance_variable_get(:@base), with, node.term.gsub(/\\(.)/, '\1')]
+    end
 
     [set.instance_variable_get(:@base), with, their_shape(node.left_node), their_shape(node.right_node)]
   end
@@ -97,7 +113,8 @@ RSpec.describe Hobrin::Strategy::Cql do
       "x" * 60_000 => [1, /50000 characters/], "#{"(" * 80}x" => [61, /too deep/], "> dc = \"urn:x\" a" => [8, /its own set/]
     }.each do |text, (column, message)|
       found = error(text)
-      expect([text[0, 40], found.class, found&.column, found&.message]).to match([text[0, 40], described_class::Error, column, message])
+      expect([text[0, 40], found.class, found&.column,
+              found&.message]).to match([text[0, 40], described_class::Error, column, message])
     end
   end
 
@@ -113,7 +130,9 @@ RSpec.describe Hobrin::Strategy::Cql do
 
   it "reads what people type for authors in any order" do
     typed = ["Zorvane A", "A Zorvane", "zorvane, ada", "A. Zorvane", "Zorvane A."]
-    expect(typed.map { |one| read("dc.creator = \"#{one}\"") }.uniq).to eq([Hobrin::Strategy::Author.new(family: "zorvane", initials: "a")])
+    expect(typed.map do |one|
+      read("dc.creator = \"#{one}\"")
+    end.uniq).to eq([Hobrin::Strategy::Author.new(family: "zorvane", initials: "a")])
     expect(read('dc.creator any "Zorvane Wistrow"').parts.map(&:family)).to eq(%w[zorvane wistrow])
   end
 end

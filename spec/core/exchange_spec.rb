@@ -40,7 +40,9 @@ RSpec.describe Hobrin::Exchange do
 
   def their_common(item)
     family = ->(name) { [name["non-dropping-particle"] || name["dropping-particle"], name["family"]].compact.join(" ") }
-    { title: item["title"].gsub(/\s+/, " "), authors: item.fetch("author", []).map { |name| [family[name], name["given"]] },
+    { title: item["title"].gsub(/\s+/, " "), authors: item.fetch("author", []).map do |name|
+      [family[name], name["given"]]
+    end,
       journal: item["container-title"], year: item.dig("issued", "date-parts", 0, 0)&.to_i, volume: item["volume"]&.to_s,
       pages: item["page"]&.tr("–", "-"), doi: item["DOI"] }
   end
@@ -64,10 +66,14 @@ RSpec.describe Hobrin::Exchange do
     %i[ris bibtex].each do |format|
       back = read(write(format, [record])).first.first
       headings, keywords = described_class::Keyword.sorted(back.keywords, thesaurus)
-      expect([format, common(back), headings, keywords]).to eq([format, common(record), record.headings, record.keywords])
-      expect([back.published, back.language, back.abstract.gsub(/\s+/, " ")]).to eq(["2021-03", "eng", record.abstract.gsub(/\s+/, " ")])
+      expect([format, common(back), headings,
+              keywords]).to eq([format, common(record), record.headings, record.keywords])
+      expect([back.published, back.language,
+              back.abstract.gsub(/\s+/, " ")]).to eq(["2021-03", "eng", record.abstract.gsub(/\s+/, " ")])
     end
-    expect(read(write(:ris, [record])).first.first).to have_attributes(types: ["guideline"], links: record.links, id: record.id)
+    expect(read(write(:ris,
+                      [record])).first.first).to have_attributes(types: ["guideline"], links: record.links,
+                                                                 id: record.id)
     require "bibtex"
     expect(BibTeX.parse(write(:bibtex, records)).map { |entry| entry[:doi].to_s }).to eq(records.map(&:doi))
   end
@@ -84,7 +90,9 @@ RSpec.describe Hobrin::Exchange do
       expect(refused.map(&:reason)).to all(match(/title/))
       expect(read.map(&:title)).to all(match(/\A[^{}]+\z/))
     end
-    article = described_class.read(File.binread(files.find { |file| file.end_with?("xampl.bib") }), format: :bibtex).first
+    article = described_class.read(File.binread(files.find do |file|
+      file.end_with?("xampl.bib")
+    end), format: :bibtex).first
                              .find { |one| one.id == "article-full" }
     expect(article).to have_attributes(title: "The Gnats and Gnus Document Preparation System", year: 1986, volume: "41",
                                        issue: "7", pages: "73+", published: "1986-07")
@@ -106,7 +114,9 @@ RSpec.describe Hobrin::Exchange do
     bib = "@string{j = {Made-Up}}\n@article{a, title={One}, journal = j}\n@article{b, title={Open,\n@article{c, title={T\\\"wo {x}}}\n" \
           "@book{d, author={No Title}}\n@misc(e, title={Paren})\n@article{f, title={Cut".b
     records, refused = read(bib)
-    expect(records.map { |one| [one.id, one.title, one.journal] }).to eq([["a", "One", "Made-Up"], ["c", "Tẅo x", nil], ["e", "Paren", nil]])
+    expect(records.map do |one|
+      [one.id, one.title, one.journal]
+    end).to eq([["a", "One", "Made-Up"], ["c", "Tẅo x", nil], ["e", "Paren", nil]])
     expect(refused.map { |one| [one.place, one.line] }).to eq([[3, 3], [5, 5], [7, 7]])
 
     utf16 = "TY  - JOUR\r\nTI  - Größe\r\nER  - \r\n".encode("UTF-16LE").b.prepend("\xFF\xFE".b)
@@ -121,7 +131,8 @@ RSpec.describe Hobrin::Exchange do
         file.write(write(format, many))
         file.rewind
         first = described_class.to_enum(:each, file, format:).first.last
-        expect([format, first.title.gsub(/\s+/, " "), file.pos < file.size / 5]).to eq([format, record.title.gsub(/\s+/, " "), true])
+        expect([format, first.title.gsub(/\s+/, " "),
+                file.pos < file.size / 5]).to eq([format, record.title.gsub(/\s+/, " "), true])
       end
     end
   end

@@ -13,7 +13,10 @@ RSpec.describe Hobrin::Exchange::Skos do
 
   # Names in order, and a URI made of the label not kept: how the reader gives headings back.
   def sorted(headings)
-    headings.sort_by(&:label).map { |one| one.with(also_called: one.also_called.sort, related: one.related.sort, aspects: one.aspects.sort, broader: one.broader.sort) }
+    headings.sort_by(&:label).map do |one|
+      one.with(also_called: one.also_called.sort, related: one.related.sort, aspects: one.aspects.sort,
+               broader: one.broader.sort)
+    end
   end
 
   # Source: the rdf gems, which parse what we write and write what we read, in each of the three forms.
@@ -38,13 +41,22 @@ RSpec.describe Hobrin::Exchange::Skos do
       ':a skos:prefLabel "A" ; skos:broader :b . :b skos:prefLabel "B" ; skos:broader :a .' => /lies below itself: A < B < A/,
       ':a skos:prefLabel "A" ; skos:broader :gone .' => %r{A names “http://example.org/gone”},
       ':a skos:prefLabel "A"@fr ; a skos:Concept .' => /no preferred label in en/
-    }.each { |text, message| expect([text, read(prefix + text, format: :turtle).errors.join("\n")]).to match([text, message]) }
-    good = read("#{prefix}:a skos:prefLabel \"A\"@en, \"Ah\"@fr ; skos:narrower :b . :b skos:prefLabel \"B\" ; skos:altLabel \"A b\"@en-GB .", format: :turtle)
-    expect([good.errors, good.headings.map { |one| [one.label, one.broader, one.also_called] }]).to eq([[], [["A", [], []], ["B", ["A"], ["A b"]]]])
+    }.each do |text, message|
+      expect([text,
+              read(prefix + text, format: :turtle).errors.join("\n")]).to match([text, message])
+    end
+    good = read(
+      "#{prefix}:a skos:prefLabel \"A\"@en, \"Ah\"@fr ; skos:narrower :b . :b skos:prefLabel \"B\" ; skos:altLabel \"A b\"@en-GB .", format: :turtle
+    )
+    expect([good.errors, good.headings.map do |one|
+      [one.label, one.broader, one.also_called]
+    end]).to eq([[], [["A", [], []], ["B", ["A"], ["A b"]]]])
   end
 
   it "says where a file is no RDF, and reads nothing that it names from outside" do
-    expect { read("@prefix skos: <x> .\n:a skos:prefLabel .", format: :turtle) }.to raise_error(Hobrin::InputError, /not Turtle/)
+    expect do
+      read("@prefix skos: <x> .\n:a skos:prefLabel .", format: :turtle)
+    end.to raise_error(Hobrin::InputError, /not Turtle/)
     expect { read("<a> <b> oops", format: :ntriples) }.to raise_error(Hobrin::InputError)
     expect { read("<?xml version='1.0'?><a><b></a>", format: :rdfxml) }.to raise_error(Hobrin::InputError)
     entity = <<~XML

@@ -27,7 +27,8 @@ RSpec.describe Hobrin::Thesaurus do
   end
 
   it "knows every place of a heading, and both ends of what is related" do
-    expect(thesaurus.places("Delirium")).to eq([%w[Conditions Confusion Delirium], %w[Conditions Complications Delirium]])
+    expect(thesaurus.places("Delirium")).to eq([%w[Conditions Confusion Delirium],
+                                                %w[Conditions Complications Delirium]])
     pair = described_class.new([a_heading("A", related: ["B"]), a_heading("B"), a_heading("C", related: ["B"])])
     expect(pair.related("B")).to eq(%w[A C])
   end

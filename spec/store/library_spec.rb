@@ -4,7 +4,10 @@ RSpec.describe Hobrin::Store::Library do
   let(:records) { Hobrin::Demo::SampleLibrary.new.records }
   let(:csl) { Hobrin::Exchange::CslJson::Writer.call(records, sample: true) }
 
-  def import(context, text, **rest, &) = Hobrin::Services::ImportRecords.new(context).call(StringIO.new(text), **rest, &)
+  def import(context, text, **rest, &)
+    Hobrin::Services::ImportRecords.new(context).call(StringIO.new(text), **rest, &)
+  end
+
   def csl_of(*some) = Hobrin::Exchange::CslJson::Writer.call(some)
 
   it "imports a file as often as one likes and holds each record once, unchanged" do
@@ -34,13 +37,16 @@ RSpec.describe Hobrin::Store::Library do
     with_home do |context|
       outcome = import(context, JSON.generate(items))
       expect([outcome.added, outcome.known, outcome.refusals.map(&:place)]).to eq([1, 1, [2, 3, 4, 5]])
-      expect(outcome.refusals.map(&:reason)).to match([/title/, /not a CSL item/, /not of the kind/, /belongs to another/])
+      expect(outcome.refusals.map(&:reason)).to match([/title/, /not a CSL item/, /not of the kind/,
+                                                       /belongs to another/])
       ["", "what is this"].each { |text| expect { import(context, text) }.to raise_error(Hobrin::InputError, /nothing|none of the formats/) }
     end
   end
 
   it "goes on where an import was stopped, and ends with the same library" do
-    many = Array.new(5_000) { |place| a_record(id: "r#{place}", title: "Paper #{place}", published: "20#{10 + (place % 9)}", types: ["guideline"]) }
+    many = Array.new(5_000) do |place|
+      a_record(id: "r#{place}", title: "Paper #{place}", published: "20#{10 + (place % 9)}", types: ["guideline"])
+    end
     text = csl_of(*many)
     with_home do |context|
       stop = Class.new(StandardError)
@@ -55,7 +61,8 @@ RSpec.describe Hobrin::Store::Library do
 
   it "links records that are the same paper and hides none of them" do
     author = [Hobrin::Records::Author.new(family: "Zorvane", given: "Ada")]
-    one = a_record(id: "1", title: "Sleep and light", doi: "10.5555/s", published: "2020", authors: author, pages: "1-9")
+    one = a_record(id: "1", title: "Sleep and light", doi: "10.5555/s", published: "2020", authors: author,
+                   pages: "1-9")
     with_home do |context|
       import(context, csl_of(one, a_record(id: "x", title: "Other", doi: "10.5555/o")))
       outcome = import(context, csl_of(one.with(id: "2", doi: "https://doi.org/10.5555/S"), one.with(id: "3", doi: nil, title: "Sleep & light"),
@@ -71,7 +78,9 @@ RSpec.describe Hobrin::Store::Library do
     with_home do |context|
       Hobrin::Services::ImportThesaurus.new(context).call(headings)
       expect(import(context, ris).format).to eq(:ris)
-      stated = a_record(id: "b", headings: [Hobrin::Records::Indexing.new(label: "Acute Confusion"), Hobrin::Records::Indexing.new(label: "Nowhere")])
+      stated = a_record(id: "b",
+                        headings: [Hobrin::Records::Indexing.new(label: "Acute Confusion"),
+                                   Hobrin::Records::Indexing.new(label: "Nowhere")])
       expect(import(context, csl_of(stated)).strange).to eq("Nowhere" => 1)
       one, two = context.library.newest(context.library.index.everything, limit: 2)
       expect([one.headings.map { |head| [head.label, head.main, head.aspects] }, one.keywords])

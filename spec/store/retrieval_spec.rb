@@ -13,7 +13,8 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
   it "finds for 400 random strategies exactly what a reading one by one finds" do
     400.times do
       tree = strategies.tree
-      expect([Hobrin::Strategy::Cql.write(tree), evaluator.call(tree).to_a]).to eq([Hobrin::Strategy::Cql.write(tree), plain.call(tree)])
+      expect([Hobrin::Strategy::Cql.write(tree),
+              evaluator.call(tree).to_a]).to eq([Hobrin::Strategy::Cql.write(tree), plain.call(tree)])
     end
   end
 

@@ -8,11 +8,14 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
 
   def state
     blocks = %w[P I O].map { |letter| strategies.block(letter) }
-    limits = strategies.limits.reject { |limit| limit.name == :place || limit.name == :added }
+    limits = strategies.limits.reject { |limit| %i[place added].include?(limit.name) }
     Hobrin::Narrowing::State.new(blocks: blocks.first(2), waiting: blocks.last(1), limits:)
   end
 
-  def moves(state) = Hobrin::Narrowing::Moves.new(state, thesaurus: context.library.thesaurus, today: Date.new(2026, 11, 23), filters:).call
+  def moves(state)
+    Hobrin::Narrowing::Moves.new(state, thesaurus: context.library.thesaurus, today: Date.new(2026, 11, 23),
+                                        filters:).call
+  end
 
   it "counts for every change what the changed strategy finds, and the difference to now" do
     12.times do
@@ -28,17 +31,19 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
         expect([one.move.wording, one.set.to_a, one.added.to_a, one.removed.to_a, one.lost.to_a])
           .to eq([one.move.wording, after, after - now, now - after, (now - after) & must_find.to_a])
         widens = one.move.direction == :widen
-        expect([one.move.wording, widens ? one.removed.size : one.added.size]).to eq([one.move.wording, 0]) unless one.move.kind == :filter
+        expect([one.move.wording,
+                widens ? one.removed.size : one.added.size]).to eq([one.move.wording,
+                                                                    0]) unless one.move.kind == :filter
       end
     end
   end
 
   it "offers every kind of change there is, and none twice" do
     block = Hobrin::Strategy::Block.new(letter: "O", terms: [
-      Hobrin::Strategy::Term.new(id: 1, leaf: Hobrin::Strategy::Heading.new(label: "Delirium", main: true, aspects: ["nursing"])),
-      Hobrin::Strategy::Term.new(id: 2, leaf: words("sleep*", fields: [:abstract])),
-      Hobrin::Strategy::Term.new(id: 4, leaf: words("confus*")), Hobrin::Strategy::Term.new(id: 5, leaf: words("sedation")), Hobrin::Strategy::Term.new(id: 3, leaf: Hobrin::Strategy::Heading.new(label: "Inpatients"))
-    ])
+                                          Hobrin::Strategy::Term.new(id: 1, leaf: Hobrin::Strategy::Heading.new(label: "Delirium", main: true, aspects: ["nursing"])),
+                                          Hobrin::Strategy::Term.new(id: 2, leaf: words("sleep*", fields: [:abstract])),
+                                          Hobrin::Strategy::Term.new(id: 4, leaf: words("confus*")), Hobrin::Strategy::Term.new(id: 5, leaf: words("sedation")), Hobrin::Strategy::Term.new(id: 3, leaf: Hobrin::Strategy::Heading.new(label: "Inpatients"))
+                                        ])
     place = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
     before = Hobrin::Narrowing::State.new(blocks: [block, block.with(letter: "P")], waiting: [block.with(letter: "I")], limits: [place],
                                           filter: Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"))
@@ -51,7 +56,10 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   end
 
   it "puts the changes that reach the aim first, and finds the same again when one is taken back" do
-    before = Hobrin::Narrowing::State.new(blocks: [Hobrin::Strategy::Block.new(letter: "P", terms: [Hobrin::Strategy::Term.new(id: 1, leaf: words("sleep*"))])])
+    before = Hobrin::Narrowing::State.new(blocks: [Hobrin::Strategy::Block.new(letter: "P",
+                                                                               terms: [Hobrin::Strategy::Term.new(
+                                                                                 id: 1, leaf: words("sleep*")
+                                                                               )])])
     what_ifs = described_class.new(before, evaluator:)
     sizes = what_ifs.call(moves(before), aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40)).map(&:size)
     distances = sizes.map { |size| [20 - size, size - 40, 0].max }
@@ -67,7 +75,9 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
       cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits:, evaluator:)
       records.each_index.to_a.sample(20, random: Random.new(3)).map(&:succ).each do |number|
         absence = Hobrin::Narrowing::Absence.of(cascade, number, evaluator)
-        without = cascade.steps.select(&:on).reject { |step| plain.call(step.block? ? step.source.tree : step.source.leaf).include?(number) }
+        without = cascade.steps.select(&:on).reject do |step|
+          plain.call(step.block? ? step.source.tree : step.source.leaf).include?(number)
+        end
         expect(absence.all).to eq(without)
         expect(absence.step).to eq(without.first)
       end
@@ -90,16 +100,32 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
       end
     end
     near = Hobrin::Strategy::Near.new(left: "ear plug*", right: "night", distance: 3)
-    expect(Hobrin::Retrieval::TextPlaces.of(near, "Ear-plugs late at night, and ear plug")).to eq([[0, 9], [18, 23], [29, 37]])
+    expect(Hobrin::Retrieval::TextPlaces.of(near,
+                                            "Ear-plugs late at night, and ear plug")).to eq([[0, 9], [18, 23],
+                                                                                             [29, 37]])
   end
 
   it "counts what the papers of a set have in common, and every place of a heading" do
     set = evaluator.call(words("sleep*"))
     own = set.map { |number| records[number - 1] }
     Hobrin::Retrieval::Common::FACETS.zip([
-      ->(one) { one.headings.map(&:label) }, ->(one) { one.headings.select(&:main).map(&:label) }, ->(one) { [one.journal] }, ->(one) { one.types },
-      ->(one) { one.ages }, ->(one) { [one.year.to_s] }, ->(one) { [one.language] }, ->(one) { [one.country] }, ->(one) { one.sex }, ->(one) { one.species }
-    ]).each do |name, values|
+                                            ->(one) { one.headings.map(&:label) }, lambda { |one|
+                                                                                     one.headings.select(&:main).map(&:label)
+                                                                                   }, lambda { |one|
+                                                                                        [one.journal]
+                                                                                      }, lambda { |one|
+                                                                                           one.types
+                                                                                         },
+                                            ->(one) { one.ages }, ->(one) { [one.year.to_s] }, lambda { |one|
+                                                                                                 [one.language]
+                                                                                               }, lambda { |one|
+                                                                                                    [one.country]
+                                                                                                  }, lambda { |one|
+                                                                                                       one.sex
+                                                                                                     }, lambda { |one|
+                                                                                                          one.species
+                                                                                                        }
+                                          ]).each do |name, values|
       next unless values
 
       expected = own.flat_map { |one| values[one].uniq }.tally.sort_by { |value, size| [-size, value] }

@@ -8,7 +8,11 @@ class PlainReading
   # records :: Array of Record, numbered from 1 in that order; headings :: Array of Thesaurus::Heading
   def initialize(records, headings)
     @records = records
-    @below = headings.to_h { |one| [one.label, headings.select { |other| other.broader.include?(one.label) }.map(&:label)] }
+    @below = headings.to_h do |one|
+      [one.label, headings.select do |other|
+        other.broader.include?(one.label)
+      end.map(&:label)]
+    end
     @words = {}
     @patterns = {}
   end
@@ -40,7 +44,10 @@ class PlainReading
 
   # The words of a text with one space around each. Kept, since the same texts are read thousands of times.
   def spread(text)
-    @words[text] ||= text.to_s.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase.gsub(/[^\p{L}\p{N}]+/, " ").strip.then { |plain| " #{plain} " }
+    @words[text] ||= text.to_s.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase.gsub(/[^\p{L}\p{N}]+/,
+                                                                                         " ").strip.then do |plain|
+      " #{plain} "
+    end
   end
 
   def texts(record, leaf)
@@ -87,7 +94,9 @@ class PlainReading
   end
 
   def flags(record)
-    [*record.flags, (record.abstract.to_s.empty? ? nil : "has abstract"), ("nurse author" if record.authors.any?(&:nurse)),
+    [*record.flags, (record.abstract.to_s.empty? ? nil : "has abstract"), (if record.authors.any?(&:nurse)
+                                                                             "nurse author"
+                                                                           end),
      ("nurse first author" if record.authors.any? && record.authors[0].nurse)]
   end
 

@@ -62,7 +62,10 @@ class RandomStrategies
   end
 
   def dates
-    ends = Array.new(2) { ["#{@random.rand(2004..2026)}", "-%02d" % @random.rand(1..12), "-%02d" % @random.rand(1..28)].first(@random.rand(1..3)).join }.sort
+    ends = Array.new(2) do
+      ["#{@random.rand(2004..2026)}", "-%02d" % @random.rand(1..12),
+       "-%02d" % @random.rand(1..28)].first(@random.rand(1..3)).join
+    end.sort
     ends[@random.rand(2)] = nil if @random.rand < 0.3
     S::Dates.new(name: pick(S::Dates::NAMES), from: ends[0], to: ends[1])
   end

@@ -9,7 +9,9 @@ module Hobrin
         # indexing :: Records::Indexing. Gives the texts that stand for it, one for each aspect.
         def written(indexing)
           star = indexing.main ? "*" : ""
-          indexing.aspects.empty? ? ["#{star}#{indexing.label}"] : indexing.aspects.map { |aspect| "#{star}#{indexing.label}/#{aspect}" }
+          return ["#{star}#{indexing.label}"] if indexing.aspects.empty?
+
+          indexing.aspects.map { |aspect| "#{star}#{indexing.label}/#{aspect}" }
         end
 
         # keywords :: Array of String; thesaurus :: Thesaurus.

@@ -5,7 +5,8 @@ module Hobrin
     # A date of publication as ISO 8601, as exact as it is known.
     module Published
       MONTHS = %w[jan feb mar apr may jun jul aug sep oct nov dec].freeze
-      private_constant :MONTHS
+      DATE = %r{(\d{4})(?:[-/](\d{1,2})(?:[-/](\d{1,2}))?)?}
+      private_constant :MONTHS, :DATE
 
       class << self
         # year :: a year, or a whole date in one text ("2021/03/14", "2021-03", "March 2021"); month :: number or name
@@ -28,9 +29,9 @@ module Hobrin
         private
 
         def parts(text)
-          return text.match(/(\d{4})(?:[-\/](\d{1,2})(?:[-\/](\d{1,2}))?)?/)&.captures || [] unless text.match?(/[A-Za-z]{3}/)
+          return [text[/\b\d{4}\b/], text[/[A-Za-z]{3}/], nil] if text.match?(/[A-Za-z]{3}/)
 
-          [text[/\b\d{4}\b/], text[/[A-Za-z]{3}/], nil]
+          text.match(DATE)&.captures || []
         end
 
         def number(month)

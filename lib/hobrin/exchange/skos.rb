@@ -9,12 +9,15 @@ module Hobrin
       OWN = "urn:hobrin:ns#"
       CREATED = "http://purl.org/dc/terms/created"
       HEADING = "urn:hobrin:heading:"
+      # A statement on a line of its own, perhaps behind comments.
+      TRIPLE = /\A(?:#.*\n\s*)*(?:<[^>\s]*>|_:\S+)\s+<[^>\s]+>\s+(?:<[^>\s]*>|_:|").*\.\s*$/
+      private_constant :TRIPLE
 
       # sample :: the first bytes of a file. Gives :turtle, :ntriples, :rdfxml or nil; a guess from the text alone.
       def self.detect(sample)
         text = Utf8.of(sample).delete_prefix("\u{FEFF}").lstrip
         return :rdfxml if text.match?(/\A(?:<\?xml|<!DOCTYPE|<rdf:)/)
-        return :ntriples if text.match?(/\A(?:#.*\n\s*)*(?:<[^>\s]*>|_:\S+)\s+<[^>\s]+>\s+(?:<[^>\s]*>|_:|").*\.\s*$/) && !text.match?(/^\s*@?prefix/i)
+        return :ntriples if text.match?(TRIPLE) && !text.match?(/^\s*@?prefix/i)
 
         :turtle if text.match?(/^\s*(?:@?prefix|@?base|[\w-]*:\S+|<[^>]*>)\s/i)
       end

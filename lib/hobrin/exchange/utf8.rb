@@ -11,9 +11,14 @@ module Hobrin
       # bytes :: String. Gives it as valid UTF-8 without control characters; tabs and line ends stay.
       def self.of(bytes)
         text = bytes.dup.force_encoding(Encoding::UTF_8)
-        text = bytes.dup.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace) unless text.valid_encoding?
+        text = windows(bytes) unless text.valid_encoding?
         text.match?(CONTROL) ? text.gsub(CONTROL, "") : text
       end
+
+      def self.windows(bytes)
+        bytes.dup.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace)
+      end
+      private_class_method :windows
     end
   end
 end

@@ -10,8 +10,8 @@ module Hobrin
       # state :: State; thesaurus :: Thesaurus; today :: Date; filters :: Strategy::Filters
       def initialize(state, thesaurus:, today:, filters: Strategy::Filters::NONE)
         @state = state
-        @makers = [OfHeadings.new(state, thesaurus), OfWords.new(state), OfBlocks.new(state), OfLimits.new(state, today),
-                   OfFilter.new(state, filters)]
+        @makers = [OfHeadings.new(state, thesaurus), OfWords.new(state), OfBlocks.new(state),
+                   OfLimits.new(state, today), OfFilter.new(state, filters)]
       end
 
       # Gives an Array of Move, no two leading to the same state, none to the state as it is.

@@ -4,8 +4,8 @@ module Hobrin
   module Narrowing
     # A limit in the words of the page and the brief.
     module Wording
-      NAMES = { type: "Study type", age: "Age group", dates: "Published", added: "Added to its source", language: "Language",
-                sex: "Sex", species: "Species", flag: "Only", place: "Place" }.freeze
+      NAMES = { type: "Study type", age: "Age group", dates: "Published", added: "Added to its source",
+                language: "Language", sex: "Sex", species: "Species", flag: "Only", place: "Place" }.freeze
 
       # leaf :: Strategy::Limit or Strategy::Dates. Gives a String without its name: "2016 to 2026".
       #

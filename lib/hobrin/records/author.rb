@@ -8,8 +8,8 @@ module Hobrin
       attributes :family, :given, :nurse
 
       def initialize(family:, given: nil, nurse: false)
-        @family = family.dup.freeze
-        @given = given&.dup.freeze
+        @family = family.frozen? ? family : family.dup.freeze
+        @given = given.frozen? ? given : given.dup.freeze
         @nurse = nurse ? true : false
         freeze
       end

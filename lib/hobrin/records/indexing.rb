@@ -8,9 +8,9 @@ module Hobrin
       attributes :label, :main, :aspects
 
       def initialize(label:, main: false, aspects: [])
-        @label = label.dup.freeze
+        @label = label.frozen? ? label : label.dup.freeze
         @main = main ? true : false
-        @aspects = aspects.map { |aspect| aspect.dup.freeze }.freeze
+        @aspects = aspects.empty? ? [].freeze : aspects.map { |aspect| aspect.dup.freeze }.freeze
         freeze
       end
     end

@@ -17,19 +17,21 @@ module Hobrin
                  :added, :doi, :language, :country, :keywords, :types, :headings, :ages, :sex,
                  :species, :flags, :cites, :links
 
-      LISTS = %i[authors keywords types headings ages sex species flags cites links].freeze
-      private_constant :LISTS
+      # Each attribute with its variable, since records are made by the hundred thousand.
+      LISTS, TEXTS = attribute_names.zip(variables).partition do |name, _|
+        %i[authors keywords types headings ages sex species flags cites links].include?(name)
+      end.map(&:freeze)
+      private_constant :LISTS, :TEXTS
 
       def initialize(id:, title:, **rest)
-        unknown = rest.keys - self.class.attribute_names
-        raise ArgumentError, "unknown: #{unknown.join(", ")}" unless unknown.empty?
-        raise ArgumentError, "a record needs an id and a title" if [id, title].any? { |text| text.to_s.strip.empty? }
+        raise ArgumentError, "a record needs an id and a title" if id.to_s.strip.empty? || title.to_s.strip.empty?
 
-        given = { id:, title:, **rest }
-        self.class.attribute_names.each do |name|
-          value = given[name]
-          instance_variable_set(:"@#{name}", LISTS.include?(name) ? Array(value).dup.freeze : value&.dup.freeze)
-        end
+        rest[:id] = id
+        rest[:title] = title
+        TEXTS.each { |name, variable| instance_variable_set(variable, kept(rest.delete(name))) }
+        LISTS.each { |name, variable| instance_variable_set(variable, Array(rest.delete(name)).dup.freeze) }
+        raise ArgumentError, "unknown: #{rest.keys.join(", ")}" unless rest.empty?
+
         freeze
       end
 
@@ -44,6 +46,11 @@ module Hobrin
 
         authors.first(2).map(&:short).join(", ") + (authors.size > 2 ? " et al." : "")
       end
+
+      private
+
+      # A frozen text is kept as it is; another is copied, so that nobody can change it afterwards.
+      def kept(text) = text.frozen? ? text : text.dup.freeze
     end
   end
 end

@@ -62,7 +62,8 @@ module Hobrin
       # About how many bytes of memory it takes.
       def weight
         counts = bitmap.statistics
-        EMPTY_BYTES + counts.values_at(:n_bytes_array_containers, :n_bytes_run_containers, :n_bytes_bitset_containers).sum
+        EMPTY_BYTES + counts.values_at(:n_bytes_array_containers, :n_bytes_run_containers,
+                                       :n_bytes_bitset_containers).sum
       end
 
       def ==(other) = other.is_a?(RecordSet) && bitmap == other.bitmap

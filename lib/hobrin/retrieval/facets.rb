@@ -37,17 +37,24 @@ module Hobrin
             place: record.country, journal: record.journal }.compact.to_a
         end
 
+        # Written out plainly: this runs for each heading of each record.
         def heading(indexing)
-          [indexing.label, Strategy::Heading::ANY].product([false, *(true if indexing.main)], [nil, *indexing.aspects])
-                                                  .map { |label, main, aspect| heading_key(label, main:, aspect:) }
+          found = [[:heading, indexing.label], [:heading, Strategy::Heading::ANY]]
+          found.push([:main, indexing.label], [:main, Strategy::Heading::ANY]) if indexing.main
+          indexing.aspects.each do |aspect|
+            [indexing.label, Strategy::Heading::ANY].each do |label|
+              found << heading_key(label, main: false, aspect:)
+              found << heading_key(label, main: true, aspect:) if indexing.main
+            end
+          end
+          found
         end
 
         # What a record does not say, a limit on it cannot let through.
         def unstated(record)
-          lists = STATED.transform_values { |list| record.public_send(list) }
-          lists.merge(dates: [record.published].compact, added: [record.added].compact, language: [record.language].compact,
-                      place: [record.country].compact).select { |_, values| values.empty? }
-               .keys.map { |name| [:unstated, name.to_s] }
+          lists = STATED.reject { |_, list| record.public_send(list).any? }.keys
+          single = { dates: record.published, added: record.added, language: record.language, place: record.country }
+          [*lists, *single.select { |_, value| value.nil? }.keys].map { |name| [:unstated, name.to_s] }
         end
       end
     end

@@ -48,8 +48,10 @@ module Hobrin
       def places(leaf, record)
         return {} unless leaf.is_a?(Strategy::Words) || leaf.is_a?(Strategy::Near)
 
-        leaf.fields.to_h { |field| [field, TextPlaces.texts(record, field).flat_map { |text| TextPlaces.of(leaf, text) }] }
-            .reject { |_, found| found.empty? }
+        found = leaf.fields.to_h do |field|
+          [field, TextPlaces.texts(record, field).flat_map { |text| TextPlaces.of(leaf, text) }]
+        end
+        found.reject { |_, places| places.empty? }
       end
 
       def headings(leaf, record)
@@ -57,7 +59,8 @@ module Hobrin
 
         labels = leaf.narrower ? @evaluator.thesaurus.with_narrower(leaf.label) : [leaf.label]
         record.headings.select do |one|
-          labels.include?(one.label) && (one.main || !leaf.main) && (leaf.aspects.empty? || leaf.aspects.intersect?(one.aspects))
+          (leaf.label == Strategy::Heading::ANY || labels.include?(one.label)) && (one.main || !leaf.main) &&
+            (leaf.aspects.empty? || leaf.aspects.intersect?(one.aspects))
         end
       end
     end

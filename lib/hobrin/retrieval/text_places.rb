@@ -35,7 +35,9 @@ module Hobrin
         # Ranges of word places at which the masks fit, side by side.
         def spans(located, masks)
           (0..(located.size - masks.size)).filter_map do |first|
-            first...(first + masks.size) if masks.each_with_index.all? { |mask, step| mask.match?(located[first + step].first) }
+            first...(first + masks.size) if masks.each_with_index.all? do |mask, step|
+              mask.match?(located[first + step].first)
+            end
           end
         end
 

@@ -48,7 +48,8 @@ module Hobrin
       def initialize(family:, initials: "")
         stem = family.delete_suffix("*")
         if stem.match?(/[*?]/) || stem.empty? || (stem != family && stem.size < SHORTEST_STEM)
-          raise InputError, { author: "Write a family name, perhaps with initials; a * only at the end of the family name." }
+          raise InputError,
+                { author: "Write a family name, perhaps with initials; a * only at the end of the family name." }
         end
 
         @family = family.dup.freeze

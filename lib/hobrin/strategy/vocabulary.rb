@@ -28,12 +28,16 @@ module Hobrin
         allowed = any ? @thesaurus.headings.flat_map(&:aspects).uniq : @thesaurus.heading(label).aspects
         names.map do |name|
           allowed.find { |aspect| same?(aspect, name) } ||
-            refuse(:aspect, any ? "No heading has an aspect “#{name}”." : "#{label} has no aspect “#{name}”.", name, allowed)
+            refuse(:aspect, any ? "No heading has an aspect “#{name}”." : "#{label} has no aspect “#{name}”.", name,
+                   allowed)
         end
       end
 
       # The names as the library has them. Raise InputError.
-      def journal(name) = @journals[fold(name)] || refuse(:journal, "No journal here is called “#{name}”.", name, @journals.values)
+      def journal(name)
+        @journals[fold(name)] || refuse(:journal, "No journal here is called “#{name}”.", name, @journals.values)
+      end
+
       def place(name) = @places[fold(name)] || refuse(:place, "No paper here is from “#{name}”.", name, @places.values)
 
       # name :: "kind/width". Gives a Filter. Raises InputError (:filter).

@@ -35,8 +35,8 @@ module Hobrin
 
       def references
         @headings.flat_map do |heading|
-          (heading.broader + heading.related).reject { |label| @by_label.key?(label) }
-                                             .map { |label| "#{heading.label} names “#{label}”, which is no heading here." }
+          lost = (heading.broader + heading.related).reject { |label| @by_label.key?(label) }
+          lost.map { |label| "#{heading.label} names “#{label}”, which is no heading here." }
         end
       end
 
@@ -48,17 +48,25 @@ module Hobrin
 
       def circle(label, path, done)
         return if done[label]
-        return "#{label} lies below itself: #{[*path.drop_while { |one| one != label }, label].join(" < ")}." if path.include?(label)
+        return "#{label} lies below itself: #{round(path, label).join(" < ")}." if path.include?(label)
 
         found = @by_label.fetch(label).broader.filter_map { |above| circle(above, [*path, label], done) }.first
         done[label] = true
         found
       end
 
+      def round(path, label) = [*path.drop_while { |one| one != label }, label]
+
       def above_and_related
-        above = Hash.new { |memo, label| memo[label] = @by_label.fetch(label).broader.flat_map { |one| [one, *memo[one]] }.uniq }
+        above = Hash.new do |memo, label|
+          memo[label] = @by_label.fetch(label).broader.flat_map do |one|
+            [one, *memo[one]]
+          end.uniq
+        end
         @headings.flat_map do |heading|
-          heading.related.select { |other| above[heading.label].include?(other) || above[other].include?(heading.label) }
+          heading.related.select do |other|
+            above[heading.label].include?(other) || above[other].include?(heading.label)
+          end
                  .map { |other| "#{heading.label} and #{other} are related, and one lies above the other (S27)." }
         end
       end

@@ -42,8 +42,8 @@ module Hobrin
         typed = words.join(" ")
         label_first, label_within = @labels.at_words(typed, limit)
         other_first, other_within = @others.at_words(typed, limit)
-        found = [label_first, other_first, label_within, other_within].each_with_index.flat_map { |hits, rank| matches(hits, rank) }
-                                                                      .uniq(&:heading)
+        hits = [label_first, other_first, label_within, other_within]
+        found = hits.each_with_index.flat_map { |some, rank| matches(some, rank) }.uniq(&:heading)
         found.size < limit ? (found + by_definition(words, limit)).uniq(&:heading).first(limit) : found.first(limit)
       end
 

@@ -24,7 +24,7 @@ module Hobrin
           Lines.each(@io) do |line, number|
             if line.match?(FIRST)
               yield entry("an entry begins before this one is closed") if @lines.any?
-              open(number)
+              begin_at(number)
             end
             next unless @place.positive? && !@closed
 
@@ -39,7 +39,7 @@ module Hobrin
 
         private
 
-        def open(number)
+        def begin_at(number)
           close
           @place += 1
           @first = number

@@ -8,7 +8,8 @@ module Hobrin
         DIRECTIVE = /\A\s*@\s*(string|comment|preamble)\b/i
         STRING = /\A\s*@\s*string\b/i
         # Braces and backslashes that are meant as such go round the decoder in letters of Unicode's private area.
-        KEPT = { "\\textbraceleft{}" => "\u{E001}", "\\textbraceright{}" => "\u{E002}", "\\textbackslash{}" => "\u{E003}" }.freeze
+        KEPT = { "\\textbraceleft{}" => "\u{E001}", "\\textbraceright{}" => "\u{E002}",
+                 "\\textbackslash{}" => "\u{E003}" }.freeze
         KEPT_PATTERN = Regexp.union(KEPT.keys)
         PLAIN = { "\u{E001}" => "{", "\u{E002}" => "}", "\u{E003}" => "\\" }.freeze
         PLAIN_PATTERN = Regexp.union(PLAIN.keys)
@@ -33,10 +34,11 @@ module Hobrin
           field = ->(*names) { names.filter_map { |name| plain(entry[name]) }.first }
           title = field.call(:title)
           Records::Record.new(
-            id: Identity.of(entry.key, field.call(:doi), title, field.call(:year)), title:, abstract: field.call(:abstract),
-            authors: authors(entry), journal: field.call(:journal, :journaltitle, :booktitle), volume: field.call(:volume),
-            issue: field.call(:number, :issue), pages: field.call(:pages)&.gsub(/-+|–/, "-"), published: published(entry, field),
-            doi: field.call(:doi), language: Records::Languages.code(field.call(:language, :langid)), links: [field.call(:url)].compact,
+            id: Identity.of(entry.key, field.call(:doi), title, field.call(:year)), title:, doi: field.call(:doi),
+            abstract: field.call(:abstract), authors: authors(entry), published: published(entry, field),
+            journal: field.call(:journal, :journaltitle, :booktitle), volume: field.call(:volume),
+            issue: field.call(:number, :issue), pages: field.call(:pages)&.gsub(/-+|–/, "-"),
+            language: Records::Languages.code(field.call(:language, :langid)), links: [field.call(:url)].compact,
             keywords: field.call(:keywords, :keyword).to_s.split(/\s*[,;]\s*/).reject(&:empty?)
           )
         end
@@ -49,7 +51,8 @@ module Hobrin
         end
 
         def parsed(text)
-          bibliography = BibTeX.parse([*@strings, braced(text)].join("\n"), parse_months: false, allow_missing_keys: true)
+          bibliography = BibTeX.parse([*@strings, braced(text)].join("\n"), parse_months: false,
+                                      allow_missing_keys: true)
           entry = bibliography.replace_strings.find { |part| part.is_a?(BibTeX::Entry) }
           entry or raise InputError, { file: "is not a BibTeX entry" }
         rescue BibTeX::ParseError

@@ -5,8 +5,9 @@ module Hobrin
     module Bibtex
       # Records as BibTeX, in UTF-8, with what is special to TeX kept from being read as such.
       module Writer
-        SPECIAL = { "\\" => "\\textbackslash{}", "{" => "\\textbraceleft{}", "}" => "\\textbraceright{}", "&" => "\\&", "%" => "\\%", "$" => "\\$",
-                    "#" => "\\#", "_" => "\\_", "~" => "\\textasciitilde{}", "^" => "\\textasciicircum{}" }.freeze
+        SPECIAL = { "\\" => "\\textbackslash{}", "{" => "\\textbraceleft{}", "}" => "\\textbraceright{}", "&" => "\\&",
+                    "%" => "\\%", "$" => "\\$", "#" => "\\#", "_" => "\\_", "~" => "\\textasciitilde{}",
+                    "^" => "\\textasciicircum{}" }.freeze
         SPECIAL_PATTERN = /[\\{}&%$#_~^]/
         # Read as they are, not as TeX.
         VERBATIM = %w[doi url].freeze
@@ -22,8 +23,8 @@ module Hobrin
           private
 
           def entry(record, key, sample:)
-            lines = fields(record, sample:).reject { |_, value| value.to_s.empty? }
-                                           .map { |name, value| "  #{name} = {#{VERBATIM.include?(name) ? verbatim(value) : escaped(value)}},\n" }
+            stated = fields(record, sample:).reject { |_, value| value.to_s.empty? }
+            lines = stated.map { |name, value| "  #{name} = {#{text(name, value)}},\n" }
             "@article{#{key},\n#{lines.join}}\n"
           end
 
@@ -31,9 +32,12 @@ module Hobrin
             { "title" => record.title, "author" => record.authors.map { |author| name(author) }.join(" and "),
               "journal" => record.journal, "year" => record.year, "date" => record.published, "volume" => record.volume,
               "number" => record.issue, "pages" => record.pages&.sub(/[-–]/, "--"), "doi" => record.doi,
-              "language" => record.language, "abstract" => record.abstract,
-              "keywords" => [*record.keywords, *record.headings.flat_map { |heading| Keyword.written(heading) }].join(", "),
+              "language" => record.language, "abstract" => record.abstract, "keywords" => keywords(record),
               "note" => (SAMPLE_NOTE if sample) }
+          end
+
+          def keywords(record)
+            [*record.keywords, *record.headings.flat_map { |heading| Keyword.written(heading) }].join(", ")
           end
 
           # "Family, Given"; a family name of several words keeps together.
@@ -46,6 +50,8 @@ module Hobrin
             count = keys[base] += 1
             count == 1 ? base : "#{base}-#{count}"
           end
+
+          def text(name, value) = VERBATIM.include?(name) ? verbatim(value) : escaped(value)
 
           def escaped(value) = value.to_s.gsub(/\s+/, " ").gsub(SPECIAL_PATTERN, SPECIAL)
 

@@ -33,8 +33,8 @@ module Hobrin
           def authors(item, custom)
             nurses = custom.fetch("nurses", [])
             item.fetch("author", []).each_with_index.map do |name, place|
-              Records::Author.new(family: [name["non-dropping-particle"], name["family"] || name["literal"] || ""].compact.join(" "),
-                                  given: name["given"], nurse: nurses.include?(place))
+              family = [name["non-dropping-particle"], name["family"] || name["literal"] || ""].compact.join(" ")
+              Records::Author.new(family:, given: name["given"], nurse: nurses.include?(place))
             end
           end
 
@@ -56,7 +56,7 @@ module Hobrin
 
         # text :: one item as JSON. Gives the Record. Raises InputError or ArgumentError.
         def call(text)
-          item = JSON.parse(text, max_nesting: 20)
+          item = JSON.parse(text, max_nesting: 20, freeze: true)
           raise ArgumentError, "is not a CSL item" unless item.is_a?(Hash)
 
           Reader.item(item)

@@ -19,10 +19,10 @@ module Hobrin
           one = ->(*names) { names.filter_map { |name| tags[name]&.first }.find { |value| !value.empty? } }
           title = one.call("TI", "T1", "CT")
           Records::Record.new(
-            id: id(one, title, tags), title:,
-            abstract: one.call("AB", "N2"), authors: authors(tags), journal: one.call("T2", "JO", "JF", "JA", "J2"),
-            volume: one.call("VL"), issue: one.call("IS"), pages: pages(one), published: published(one), doi: one.call("DO"),
-            keywords: tags.fetch("KW", []).flat_map { |value| value.split(/\s*;\s*/) }.reject(&:empty?), links: tags["UR"],
+            id: id(one, title, tags), title:, abstract: one.call("AB", "N2"), authors: authors(tags),
+            doi: one.call("DO"),
+            journal: one.call("T2", "JO", "JF", "JA", "J2"), volume: one.call("VL"), issue: one.call("IS"),
+            pages: pages(one), published: published(one), keywords: keywords(tags), links: tags["UR"],
             language: Records::Languages.code(one.call("LA")), **types(tags)
           )
         end
@@ -58,6 +58,8 @@ module Hobrin
             Records::Author.new(family:, given: given.to_s.empty? ? nil : given)
           end
         end
+
+        def keywords(tags) = tags.fetch("KW", []).flat_map { |value| value.split(/\s*;\s*/) }.reject(&:empty?)
 
         # Types of study that programs write as the type of work.
         def types(tags)

@@ -37,7 +37,8 @@ module Hobrin
             take(statement)
           end
         rescue StandardError => e
-          raise InputError, { file: "This is not #{NAMES.fetch(format)} throughout: #{e.message.lines.first.to_s.strip[0, 200]}" }
+          said = e.message.lines.first.to_s.strip[0, 200]
+          raise InputError, { file: "This is not #{NAMES.fetch(format)} throughout: #{said}" }
         end
 
         def require_gems(format)
@@ -48,9 +49,10 @@ module Hobrin
         end
 
         def statements(io, format)
-          options = format == :rdfxml ? { library: :rexml } : {}
           # A logger to nowhere: what is wrong is raised as well.
-          RDF::Reader.for(format).new(io, base_uri: "urn:hobrin:file", validate: true, logger: Logger.new(nil), **options).each_statement
+          options = { base_uri: "urn:hobrin:file", validate: true, logger: Logger.new(nil) }
+          options[:library] = :rexml if format == :rdfxml
+          RDF::Reader.for(format).new(io, **options).each_statement
         end
 
         def take(statement)
@@ -84,7 +86,9 @@ module Hobrin
           @errors = []
           labelled = @concepts.select { |_, facts| facts[:prefLabel].any? }
           @concepts.each do |uri, facts|
-            @errors << "#{uri} has no preferred label in #{@language}." if facts[:concept].any? && facts[:prefLabel].empty?
+            if facts[:concept].any? && facts[:prefLabel].empty?
+              @errors << "#{uri} has no preferred label in #{@language}."
+            end
             next if facts[:prefLabel].uniq.size <= 1
 
             @errors << "#{uri} has several preferred labels: #{facts[:prefLabel].uniq.sort.join(", ")} (S14)."
@@ -115,8 +119,8 @@ module Hobrin
           Thesaurus::Heading.new(
             label:, also_called: (facts[:altLabel] | facts[:hiddenLabel]).sort - [label],
             definition: (facts[:definition] + facts[:scopeNote]).first.to_s, broader: named.call(facts[:broader]).sort,
-            related: named.call(facts[:related]).sort, aspects: facts[:aspect].sort, added: facts[:created].first.to_s[/\A\d{4}/]&.to_i,
-            uri: uri.start_with?(HEADING) ? nil : uri, notation: facts[:notation].first
+            related: named.call(facts[:related]).sort, aspects: facts[:aspect].sort, notation: facts[:notation].first,
+            added: facts[:created].first.to_s[/\A\d{4}/]&.to_i, uri: uri.start_with?(HEADING) ? nil : uri
           )
         end
       end

@@ -35,13 +35,20 @@ module Hobrin
 
         # A heading without a URI gets one made of its label.
         def uri(label)
-          uri = @thesaurus.heading(label).uri || "#{HEADING}#{label.b.gsub(/[^A-Za-z0-9_.~-]/n) { |byte| format("%%%02X", byte.ord) }}"
-          "<#{uri.gsub(/[\u0000-\u0020<>"{}|^`\\]/) { |char| format("\\u%04X", char.ord) }}>"
+          uri = @thesaurus.heading(label).uri || "#{HEADING}#{encoded(label)}"
+          "<#{uri.gsub(/[\u0000-\u0020<>"{}|^`\\]/) { |char| code(char) }}>"
         end
+
+        def encoded(label) = label.b.gsub(/[^A-Za-z0-9_.~-]/n) { |byte| format("%%%02X", byte.ord) }
 
         def literal(text) = "#{plain(text)}@en"
 
-        def plain(text) = "\"#{text.gsub(/["\\]/) { |char| "\\#{char}" }.gsub(/[\u0000-\u001F]/) { |char| format("\\u%04X", char.ord) }}\""
+        def plain(text)
+          escaped = text.gsub(/["\\]/) { |char| "\\#{char}" }
+          "\"#{escaped.gsub(/[\u0000-\u001F]/) { |char| code(char) }}\""
+        end
+
+        def code(char) = format("\\u%04X", char.ord)
       end
     end
   end

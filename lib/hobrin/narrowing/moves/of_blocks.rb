@@ -17,7 +17,9 @@ module Hobrin
           into = @state.waiting.map do |block|
             [:narrow, :block_on, "with #{block.letter} as well", [*@state.blocks, block], @state.waiting - [block]]
           end
-          (out + into).map { |direction, kind, wording, blocks, waiting| Move.new(direction:, kind:, wording:, state: @state.with(blocks:, waiting:)) }
+          (out + into).map do |direction, kind, wording, blocks, waiting|
+            Move.new(direction:, kind:, wording:, state: @state.with(blocks:, waiting:))
+          end
         end
       end
     end

@@ -17,10 +17,16 @@ module Hobrin
         # Gives an Array of Move.
         def call
           now = @state.filter or return []
-          (WIDTHS - [now.width]).map { |width| now.with(width:) }.select { |filter| @filters.names.include?(filter.label) }.map do |filter|
-            wider = WIDTHS.index(filter.width) > WIDTHS.index(now.width)
-            Move.new(direction: wider ? :widen : :narrow, kind: :filter, wording: "the #{filter.width} study filter", state: @state.with(filter:))
-          end
+          others = (WIDTHS - [now.width]).map { |width| now.with(width:) }
+          others.select { |filter| @filters.names.include?(filter.label) }.map { |filter| move(now, filter) }
+        end
+
+        private
+
+        def move(now, filter)
+          wider = WIDTHS.index(filter.width) > WIDTHS.index(now.width)
+          Move.new(direction: wider ? :widen : :narrow, kind: :filter, wording: "the #{filter.width} study filter",
+                   state: @state.with(filter:))
         end
       end
     end

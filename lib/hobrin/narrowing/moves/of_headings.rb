@@ -20,21 +20,39 @@ module Hobrin
         private
 
         def changes(block, term)
-          leaf = term.leaf
-          [(change(block, term, :widen, :aspects_off, { aspects: [] }, "#{leaf.label} under any aspect") if leaf.aspects.any?),
-           if leaf.main then change(block, term, :widen, :main_off, { main: false }, "#{leaf.label} not only as a main topic")
-           else change(block, term, :narrow, :main_on, { main: true }, "#{leaf.label} as a main topic only")
-           end].compact + narrower(block, term) + aspects(block, term)
+          [*aspects_off(block, term), main(block, term), *narrower(block, term), *aspects(block, term)]
+        end
+
+        def aspects_off(block, term)
+          return [] if term.leaf.aspects.empty?
+
+          [change(block, term, :widen, :aspects_off, { aspects: [] }, "#{term.label} under any aspect")]
+        end
+
+        def main(block, term)
+          if term.leaf.main
+            change(block, term, :widen, :main_off, { main: false }, "#{term.label} not only as a main topic")
+          else
+            change(block, term, :narrow, :main_on, { main: true }, "#{term.label} as a main topic only")
+          end
         end
 
         def narrower(block, term)
-          leaf = term.leaf
-          below = @thesaurus.children(leaf.label)
+          label = term.label
+          below = @thesaurus.children(label)
           return [] if below.empty?
-          return [change(block, term, :widen, :narrower_on, { narrower: true }, "#{leaf.label} with its narrower headings")] unless leaf.narrower
+          return [with_narrower(block, term)] unless term.leaf.narrower
 
-          [change(block, term, :narrow, :narrower_off, { narrower: false }, "#{leaf.label} without its narrower headings"),
-           *below.map { |label| change(block, term, :narrow, :narrower, { label:, aspects: [] }, "#{label} in place of #{leaf.label}") }]
+          [change(block, term, :narrow, :narrower_off, { narrower: false }, "#{label} without its narrower headings"),
+           *below.map { |one| in_place(block, term, one) }]
+        end
+
+        def in_place(block, term, label)
+          change(block, term, :narrow, :narrower, { label:, aspects: [] }, "#{label} in place of #{term.label}")
+        end
+
+        def with_narrower(block, term)
+          change(block, term, :widen, :narrower_on, { narrower: true }, "#{term.label} with its narrower headings")
         end
 
         def aspects(block, term)

@@ -6,13 +6,15 @@ module Hobrin
       # What one clause means: which index, which relation to it, and the leaf that comes of it.
       class Clauses
         WORDS = { "cql.serverchoice" => Words::FIELDS.keys, "dc.title" => [:title], "dc.description" => [:abstract],
-                  "hobrin.keywords" => [:keywords], "hobrin.headings" => [:headings], "hobrin.text" => Words::TEXT }.freeze
+                  "hobrin.keywords" => [:keywords], "hobrin.headings" => [:headings],
+                  "hobrin.text" => Words::TEXT }.freeze
         LIMITS = Writer::LIMIT_INDEX.to_h { |name, index| [index, name] }.freeze
         DATES = Writer::DATE_INDEX.to_h { |name, index| [index, name] }.freeze
-        NAMED = %w[dc.subject dc.creator hobrin.journal dc.identifier hobrin.filter cql.resultSetId cql.allRecords].freeze
+        NAMED = %w[dc.subject dc.creator hobrin.journal dc.identifier hobrin.filter cql.resultSetId
+                   cql.allRecords].freeze
         # Every index by its lower-case name, as it is written.
-        INDEXES = [*WORDS.keys, *LIMITS.keys, *DATES.keys, *NAMED].to_h { |index| [index.downcase, index] }
-                                                                  .merge("cql.serverchoice" => "cql.serverChoice").freeze
+        INDEXES = ["cql.serverChoice", *WORDS.keys.drop(1), *LIMITS.keys, *DATES.keys, *NAMED]
+                  .to_h { |index| [index.downcase, index] }.freeze
         SAME = %w[= == scr].freeze
         private_constant :WORDS, :LIMITS, :DATES, :NAMED, :INDEXES, :SAME
 
@@ -41,7 +43,8 @@ module Hobrin
 
           alike = INDEXES.values.find { |index| index.split(".").last.casecmp?(name.split(".").last.to_s) }
           hint = alike ? " Did you mean “#{alike}”?" : Text::Nearest.hint(name, INDEXES.values)
-          raise Error.new(clause.index, message: "there is no index “#{clause.index.text}”.#{hint} Known are #{INDEXES.values.join(", ")}.")
+          known = "Known are #{INDEXES.values.join(", ")}."
+          raise Error.new(clause.index, message: "there is no index “#{clause.index.text}”.#{hint} #{known}")
         end
 
         def read(index, clause)
@@ -69,7 +72,8 @@ module Hobrin
 
         def words(clause, fields)
           text = clause.term.text
-          raise InputError, { words: "^ is not used here; words are looked for anywhere in a field." } if text.match?(/(?<!\\)\^/)
+          raise InputError,
+                { words: "^ is not used here; words are looked for anywhere in a field." } if text.match?(/(?<!\\)\^/)
 
           tokens = Text::Tokens.masked(text.gsub(/\\([*?^])/, " ").gsub(/\\(.)/m, '\1'))
           raise InputError, { words: "there is no word in this." } if tokens.empty?
@@ -111,7 +115,11 @@ module Hobrin
           words = clause.term.plain.split
           found = []
           until words.empty?
-            size = words.size.downto(1).find { |count| known&.any? { |one| one.casecmp?(words.first(count).join(" ")) } }
+            size = words.size.downto(1).find do |count|
+              known&.any? do |one|
+                one.casecmp?(words.first(count).join(" "))
+              end
+            end
             found << words.shift(size || 1).join(" ")
           end
           found

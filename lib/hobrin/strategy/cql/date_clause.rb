@@ -20,7 +20,8 @@ module Hobrin
           def span(clause, first, last = nil, *rest)
             relation = clause.relation.text.downcase.delete_prefix("cql.")
             pair = relation == "within"
-            refuse(clause.term, pair ? "two dates, as in \"2016 2026\"" : "one date") unless rest.empty? && pair == !last.nil?
+            refuse(clause.term,
+                   pair ? "two dates, as in \"2016 2026\"" : "one date") unless rest.empty? && pair == !last.nil?
 
             case relation
             when "within" then { from: first, to: last }

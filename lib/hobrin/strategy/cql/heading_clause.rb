@@ -6,7 +6,8 @@ module Hobrin
       # Reads a clause about a heading: dc.subject =/hobrin.narrower/hobrin.main/hobrin.aspect="nursing" "Delirium"
       class HeadingClause
         NAMES = %w[hobrin.narrower hobrin.main hobrin.aspect].freeze
-        private_constant :NAMES
+        SAME = %w[= == scr].freeze
+        private_constant :NAMES, :SAME
 
         def initialize(vocabulary)
           @vocabulary = vocabulary
@@ -14,7 +15,9 @@ module Hobrin
 
         # clause :: Parser::Clause. Gives a Heading. Raises Cql::Error, or InputError for the term.
         def call(clause)
-          raise Error.new(clause.relation, expected: "= after “dc.subject”") unless %w[= == scr].include?(clause.relation.text.downcase)
+          unless SAME.include?(clause.relation.text.downcase)
+            raise Error.new(clause.relation, expected: "= after “dc.subject”")
+          end
 
           # Only an unescaped * stands for any heading.
           label = clause.term.text == Heading::ANY ? Heading::ANY : @vocabulary.heading(clause.term.plain)

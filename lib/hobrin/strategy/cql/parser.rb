@@ -20,8 +20,8 @@ module Hobrin
         DEEPEST = 60
         MOST_CLAUSES = 1_000
         # The context sets whose short names may be given in the text itself.
-        CONTEXTS = { "cql" => %r{\Ainfo:srw/cql-context-set/1/cql-v1\.[12]\z}, "dc" => %r{\Ainfo:srw/cql-context-set/1/dc-v1\.1\z},
-                     "hobrin" => /\Ahobrin\z/ }.freeze
+        CONTEXTS = { "cql" => %r{\Ainfo:srw/cql-context-set/1/cql-v1\.[12]\z},
+                     "dc" => %r{\Ainfo:srw/cql-context-set/1/dc-v1\.1\z}, "hobrin" => /\Ahobrin\z/ }.freeze
         private_constant :RELATIONS, :DEEPEST, :MOST_CLAUSES, :CONTEXTS
 
         def initialize(text)
@@ -34,7 +34,9 @@ module Hobrin
         # Gives a Clause or a Chain. Raises Cql::Error.
         def call
           tree = query
-          refuse("and, or, not, prox or the end#{". A phrase stands in quotation marks" unless now.kind == :close}") unless now.kind == :end
+          unless now.kind == :end
+            refuse("and, or, not, prox or the end#{". A phrase stands in quotation marks" unless now.kind == :close}")
+          end
           tree
         end
 
@@ -51,8 +53,7 @@ module Hobrin
           first = clause
           links = []
           links << Link.new(operator: take, modifiers:, right: clause) while boolean?(now)
-          raise Error.new(now, message: "the order of papers is not part of a search; leave sortBy out.") if now.word?("sortby")
-
+          refuse_order if now.word?("sortby")
           links.empty? ? first : Chain.new(first:, links:)
         end
 
@@ -64,7 +65,12 @@ module Hobrin
           uri = expect("the address of a context set") { operand?(now) }
           return if CONTEXTS[name.text]&.match?(uri.plain)
 
-          raise Error.new(uri, message: "“#{name.text}” can only be #{CONTEXTS.keys.join(", ")}, and must stand for its own set.")
+          known = CONTEXTS.keys.join(", ")
+          raise Error.new(uri, message: "“#{name.text}” can only be #{known}, and must stand for its own set.")
+        end
+
+        def refuse_order
+          raise Error.new(now, message: "the order of papers is not part of a search; leave sortBy out.")
         end
 
         def clause

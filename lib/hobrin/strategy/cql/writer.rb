@@ -43,7 +43,7 @@ module Hobrin
           def named(leaf)
             case leaf
             when Heading then heading(leaf)
-            when Author then "dc.creator = #{quoted([leaf.family, leaf.initials.upcase.chars.join(" ")].reject(&:empty?).join(", "))}"
+            when Author then "dc.creator = #{quoted(author(leaf))}"
             when Journal then "hobrin.journal = #{quoted(leaf.name)}"
             when Identifier then "dc.identifier = #{quoted(leaf.value)}"
             when Filter then "hobrin.filter = #{quoted(leaf.label)}"
@@ -57,8 +57,12 @@ module Hobrin
 
           def words(index, text) = "#{index} #{text.include?(" ") ? "adj" : "="} \"#{text}\""
 
+          # Initials apart, so that four of them are not taken for a name.
+          def author(leaf) = [leaf.family, leaf.initials.upcase.chars.join(" ")].reject(&:empty?).join(", ")
+
           def near(index, leaf)
-            "(#{words(index, leaf.left)} prox/unit=word/distance<=#{leaf.distance}#{"/ordered" if leaf.ordered} #{words(index, leaf.right)})"
+            left, right = [leaf.left, leaf.right].map { |text| words(index, text) }
+            "(#{left} prox/unit=word/distance<=#{leaf.distance}#{"/ordered" if leaf.ordered} #{right})"
           end
 
           def heading(leaf)

@@ -1,0 +1,79 @@
+# frozen_string_literal: true
+
+require "sqlite3"
+
+module Hobrin
+  module Cli
+    module Benchmarks
+      # Fills a library with made-up records by way of a file, as an import does, and times that.
+      class Making
+        # So many records are also put into a bare full-text table, for comparison.
+        PLAIN = 5_000
+        private_constant :PLAIN
+
+        # size :: records; home :: Pathname of a folder; err :: where progress is drawn
+        def initialize(context, size, home:, err:)
+          @context = context
+          @size = size
+          @home = home
+          @file = home.join("records.json")
+          @err = err
+        end
+
+        # Gives [records a second with everything that an import does, records a second of the plain way].
+        def call
+          Services::ImportThesaurus.new(@context).call(Demo::SampleThesaurus.headings)
+          write
+          took = Timing.once { import }
+          [@size / took * 1000, plain]
+        ensure
+          @file.delete if @file.exist?
+        end
+
+        private
+
+        def write
+          bar = Progress.new("making #{@size}", total: @size, err: @err)
+          @file.open("w") do |io|
+            Demo::SampleLibrary.new(size: @size).each.with_index do |record, place|
+              io << (place.zero? ? "[\n" : ",\n") << JSON.generate(Exchange::CslJson::Writer.item(record))
+              bar.at(place) if (place % 500).zero?
+            end
+            io << "\n]\n"
+          end
+          bar.finish
+        end
+
+        def import
+          bar = Progress.new("importing #{@size}", total: @file.size, err: @err)
+          @file.open("rb") do |io|
+            service = Services::ImportRecords.new(@context)
+            service.call(io, format: :csl, sample: true) { |_, bytes| bar.at(bytes) }
+          end
+          bar.finish
+        end
+
+        # The text alone, parsed and put into a row and a full-text table: no facets, authors, doubles or checks.
+        def plain
+          lines = @file.each_line.lazy.select { |line| line.start_with?("{") }.first(PLAIN)
+          db = SQLite3::Database.new(@home.join("plain.sqlite3").to_s)
+          db.execute_batch("PRAGMA journal_mode=WAL; CREATE TABLE records (number INTEGER PRIMARY KEY, csl TEXT);" \
+                           "CREATE VIRTUAL TABLE texts USING fts5(title, abstract, keywords, content='')")
+          took = Timing.once do
+            db.transaction { lines.each.with_index(1) { |line, number| insert(db, line.chomp.chomp(","), number) } }
+          end
+          lines.size / took * 1000
+        ensure
+          db&.close
+        end
+
+        def insert(db, line, number)
+          item = JSON.parse(line)
+          db.execute("INSERT INTO records VALUES (?, ?)", [number, line])
+          db.execute("INSERT INTO texts (rowid, title, abstract, keywords) VALUES (?, ?, ?, ?)",
+                     [number, *item.values_at("title", "abstract", "keyword")])
+        end
+      end
+    end
+  end
+end
