@@ -19,7 +19,8 @@ RSpec.shared_examples "an index" do
   end
 
   it "answers words in each field by whole words, phrases and masks, folded" do
-    typed = ["earplugs", "ear plug*", "Randomised", "intensive care", "sleep*", "délire", "confusion in", "22:00", "zebra",
+    typed = ["earplugs", "ear plug*", "Randomised", "intensive care", "sleep*", "délire", "confusion in", "22:00",
+             "zebra",
              "del?ri*", "inten*ve car?", "qui?t tim*"]
     typed.product([%i[title], %i[abstract], %i[keywords], %i[headings],
                    %i[title abstract keywords]]).each do |text, fields|

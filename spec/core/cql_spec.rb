@@ -16,14 +16,15 @@ RSpec.describe Hobrin::Strategy::Cql do
   def read(text) = described_class.read(text, vocabulary)
 
   def error(text)
-    read(text).then { nil }
-  rescue StandardError
-    $!
+    read(text) && nil
+  rescue Hobrin::InputError => e
+    e
   end
 
   # A random leaf of every kind that has no place among random searches over records.
   def unusual
-    strategies.pick([Hobrin::Strategy::Line.new(name: "line \"3\""), Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
+    strategies.pick([Hobrin::Strategy::Line.new(name: "line \"3\""),
+                     Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
                      Hobrin::Strategy::Author.read("van Ostrel, A B C D"), Hobrin::Strategy::Identifier.read("10.5555/A\\\"*b")])
   end
 
@@ -119,7 +120,8 @@ RSpec.describe Hobrin::Strategy::Cql do
   end
 
   it "puts earlier lines in their place, and names those that are not there or go round" do
-    lines = Hobrin::Strategy::Lines.new("1" => words("sleep"), "2" => read('cql.resultSetId = 1 not dc.title = "noise"'),
+    lines = Hobrin::Strategy::Lines.new("1" => words("sleep"),
+                                        "2" => read('cql.resultSetId = 1 not dc.title = "noise"'),
                                         "loop" => Hobrin::Strategy::Line.new(name: "loop"))
     expect(lines.resolve(read("cql.resultSetId = 2 and delirium"))).to eq(
       read('(hobrin.text = "sleep" not dc.title = "noise") and delirium')

@@ -5,8 +5,9 @@ require "tempfile"
 RSpec.describe Hobrin::Exchange do
   let(:record) do
     a_record(
-      id: "10.5555/x", doi: "10.5555/x", title: "Sleep\nand \"noise\" & {light} at 100%", abstract: "One.\r\nER  - two @x{ $5_a ~ ^ \\ #", language: "eng",
-      journal: "Made-Up Journal & Co", published: "2021-03", volume: "4", issue: "2", pages: "12-19", country: "Norway", added: "2021-03-15",
+      id: "10.5555/x", doi: "10.5555/x", title: "Sleep\nand \"noise\" & {light} at 100%", language: "eng",
+      abstract: "One.\r\nER  - two @x{ $5_a ~ ^ \\ #", journal: "Made-Up Journal & Co", published: "2021-03",
+      volume: "4", issue: "2", pages: "12-19", country: "Norway", added: "2021-03-15",
       keywords: ["ear plugs", "délire"], types: ["guideline"], ages: ["aged"], sex: ["female"], species: ["humans"],
       flags: ["peer reviewed"], cites: ["10.5555/y"], links: ["https://example.org/x"],
       authors: [Hobrin::Records::Author.new(family: "Zørvane", given: "Ada B.", nurse: true),
@@ -29,7 +30,8 @@ RSpec.describe Hobrin::Exchange do
     expect(item.keys - %w[id type title author container-title volume issue page issued DOI abstract keyword language
                           note custom]).to eq([])
     expect(item).to include("issued" => { "date-parts" => [[2021, 3]] }, "note" => /Made-up sample record/,
-                            "author" => [{ "family" => "Zørvane", "given" => "Ada B." }, { "family" => "van der Wistrow", "given" => "Per" }])
+                            "author" => [{ "family" => "Zørvane", "given" => "Ada B." },
+                                         { "family" => "van der Wistrow", "given" => "Per" }])
   end
 
   # The parts of a record that every reference format carries, with white space as one space.
@@ -43,7 +45,8 @@ RSpec.describe Hobrin::Exchange do
     { title: item["title"].gsub(/\s+/, " "), authors: item.fetch("author", []).map do |name|
       [family[name], name["given"]]
     end,
-      journal: item["container-title"], year: item.dig("issued", "date-parts", 0, 0)&.to_i, volume: item["volume"]&.to_s,
+      journal: item["container-title"], year: item.dig("issued", "date-parts", 0, 0)&.to_i,
+      volume: item["volume"]&.to_s,
       pages: item["page"]&.tr("–", "-"), doi: item["DOI"] }
   end
 
@@ -94,7 +97,8 @@ RSpec.describe Hobrin::Exchange do
       file.end_with?("xampl.bib")
     end), format: :bibtex).first
                              .find { |one| one.id == "article-full" }
-    expect(article).to have_attributes(title: "The Gnats and Gnus Document Preparation System", year: 1986, volume: "41",
+    expect(article).to have_attributes(title: "The Gnats and Gnus Document Preparation System", year: 1986,
+                                       volume: "41",
                                        issue: "7", pages: "73+", published: "1986-07")
   end
 

@@ -36,7 +36,8 @@ RSpec.describe Hobrin::Exchange::Skos do
     {
       ':a a skos:Concept ; skos:prefLabel "A" ; skos:altLabel "A" .' => /A has “A” as both prefLabel and altLabel \(S13\)/,
       ':a skos:prefLabel "A", "B" .' => %r{http://example.org/a has several preferred labels: A, B \(S14\)},
-      ':a skos:prefLabel "A" . :b skos:prefLabel "B" ; skos:broader :a . :c skos:prefLabel "C" ; skos:broader :b ; skos:related :a .' =>
+      ':a skos:prefLabel "A" . :b skos:prefLabel "B" ; skos:broader :a . ' \
+      ':c skos:prefLabel "C" ; skos:broader :b ; skos:related :a .' =>
         /C and A are related, and one lies above the other \(S27\)/,
       ':a skos:prefLabel "A" ; skos:broader :b . :b skos:prefLabel "B" ; skos:broader :a .' => /lies below itself: A < B < A/,
       ':a skos:prefLabel "A" ; skos:broader :gone .' => %r{A names “http://example.org/gone”},
@@ -45,9 +46,8 @@ RSpec.describe Hobrin::Exchange::Skos do
       expect([text,
               read(prefix + text, format: :turtle).errors.join("\n")]).to match([text, message])
     end
-    good = read(
-      "#{prefix}:a skos:prefLabel \"A\"@en, \"Ah\"@fr ; skos:narrower :b . :b skos:prefLabel \"B\" ; skos:altLabel \"A b\"@en-GB .", format: :turtle
-    )
+    good = read("#{prefix}:a skos:prefLabel \"A\"@en, \"Ah\"@fr ; skos:narrower :b . " \
+                ":b skos:prefLabel \"B\" ; skos:altLabel \"A b\"@en-GB .", format: :turtle)
     expect([good.errors, good.headings.map do |one|
       [one.label, one.broader, one.also_called]
     end]).to eq([[], [["A", [], []], ["B", ["A"], ["A b"]]]])

@@ -23,7 +23,8 @@ RSpec.describe Hobrin::Strategy do
        described_class::Dates.years(from_year: 2016)]
     )
     expect(described_class::Cql.write(tree)).to eq(
-      '((hobrin.text = "sleep*" or dc.subject =/hobrin.narrower/hobrin.main/hobrin.aspect="nursing" "Say \\"ah\\"") and ' \
+      '((hobrin.text = "sleep*" or ' \
+      'dc.subject =/hobrin.narrower/hobrin.main/hobrin.aspect="nursing" "Say \\"ah\\"") and ' \
       '((dc.title adj "ear plug" or dc.description adj "ear plug") not hobrin.text = "rats") and ' \
       '(dc.title = "ear" prox/unit=word/distance<=3/ordered dc.title = "night") and dc.date >= 2016)'
     )

@@ -32,7 +32,8 @@ RSpec.describe Hobrin::Store::Library do
   end
 
   it "takes the good entries of a bad file and says which were refused, and why" do
-    items = [{ "id" => "1", "title" => "Good" }, { "id" => "2" }, "nonsense", { "id" => "3", "title" => "T", "author" => 7 },
+    items = [{ "id" => "1", "title" => "Good" }, { "id" => "2" }, "nonsense",
+             { "id" => "3", "title" => "T", "author" => 7 },
              { "id" => "1", "title" => "Quite another" }, { "id" => "1", "title" => "GOOD" }]
     with_home do |context|
       outcome = import(context, JSON.generate(items))
@@ -65,8 +66,9 @@ RSpec.describe Hobrin::Store::Library do
                    pages: "1-9")
     with_home do |context|
       import(context, csl_of(one, a_record(id: "x", title: "Other", doi: "10.5555/o")))
-      outcome = import(context, csl_of(one.with(id: "2", doi: "https://doi.org/10.5555/S"), one.with(id: "3", doi: nil, title: "Sleep & light"),
-                                       one.with(id: "4", doi: nil, title: "Sleep -- and Light"), one.with(id: "5", doi: "10.5555/t")))
+      others = [{ id: "2", doi: "https://doi.org/10.5555/S" }, { id: "3", doi: nil, title: "Sleep & light" },
+                { id: "4", doi: nil, title: "Sleep -- and Light" }, { id: "5", doi: "10.5555/t" }]
+      outcome = import(context, csl_of(*others.map { |changes| one.with(**changes) }))
       expect([outcome.added, outcome.doubles, context.library.size]).to eq([4, 2, 6])
       expect(context.library.doubles.within(context.library.index.everything)).to eq(3 => 1, 5 => 1)
     end

@@ -43,7 +43,8 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
     sets = %w[specific balanced sensitive].map { |width| evaluator.call(Hobrin::Strategy::Cql.read("hobrin.filter = \"treatment/#{width}\"", context.vocabulary)) }
     expect(sets.map(&:size).sort).to eq(sets.map(&:size))
     expect([sets[0] - sets[1], sets[1] - sets[2]]).to all(be_empty)
-    terms = 'dc.type = "randomized controlled trial" or hobrin.text = randomized or hobrin.text = randomised or hobrin.text = placebo'
+    terms = 'dc.type = "randomized controlled trial" or hobrin.text = randomized or hobrin.text = randomised ' \
+            "or hobrin.text = placebo"
     expect(sets[1].to_a).to eq(plain.call(Hobrin::Strategy::Cql.read(terms, context.vocabulary)))
   end
 

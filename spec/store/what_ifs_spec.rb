@@ -39,20 +39,26 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   end
 
   it "offers every kind of change there is, and none twice" do
-    block = Hobrin::Strategy::Block.new(letter: "O", terms: [
-                                          Hobrin::Strategy::Term.new(id: 1, leaf: Hobrin::Strategy::Heading.new(label: "Delirium", main: true, aspects: ["nursing"])),
-                                          Hobrin::Strategy::Term.new(id: 2, leaf: words("sleep*", fields: [:abstract])),
-                                          Hobrin::Strategy::Term.new(id: 4, leaf: words("confus*")), Hobrin::Strategy::Term.new(id: 5, leaf: words("sedation")), Hobrin::Strategy::Term.new(id: 3, leaf: Hobrin::Strategy::Heading.new(label: "Inpatients"))
-                                        ])
+    delirium = Hobrin::Strategy::Heading.new(label: "Delirium", main: true, aspects: ["nursing"])
+    leaves = [delirium, words("sleep*", fields: [:abstract]), words("confus*"), words("sedation"),
+              Hobrin::Strategy::Heading.new(label: "Inpatients")]
+    terms = leaves.map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:) }
+    block = Hobrin::Strategy::Block.new(letter: "O", terms:)
     place = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
-    before = Hobrin::Narrowing::State.new(blocks: [block, block.with(letter: "P")], waiting: [block.with(letter: "I")], limits: [place],
-                                          filter: Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"))
+    filter = Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")
+    before = Hobrin::Narrowing::State.new(blocks: [block, block.with(letter: "P")], limits: [place], filter:,
+                                          waiting: [block.with(letter: "I")])
     found = moves(before)
-    expect(found.map(&:kind).uniq).to include(:aspects_off, :main_off, :main_on, :narrower_off, :narrower, :broader, :words, :title_only,
-                                              :titles_only, :fields, :block_off, :block_on, :limit_off, :limit, :filter)
+    expect(found.map(&:kind).uniq).to include(
+      :aspects_off, :main_off, :main_on, :narrower_off, :narrower, :broader, :words, :title_only, :titles_only, :fields,
+      :block_off, :block_on, :limit_off, :limit, :filter
+    )
     expect(found.map(&:state).uniq.size).to eq(found.size)
-    expect(found.map(&:wording)).to include("with the broader heading #{context.library.thesaurus.heading("Delirium").broader.first} beside Delirium",
-                                            "Delirium under any aspect", "the specific study filter", "limit to 80 and over, too")
+    broader = context.library.thesaurus.heading("Delirium").broader.first
+    expect(found.map(&:wording)).to include(
+      "with the broader heading #{broader} beside Delirium", "Delirium under any aspect",
+      "the specific study filter", "limit to 80 and over, too"
+    )
   end
 
   it "puts the changes that reach the aim first, and finds the same again when one is taken back" do
@@ -108,26 +114,11 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   it "counts what the papers of a set have in common, and every place of a heading" do
     set = evaluator.call(words("sleep*"))
     own = set.map { |number| records[number - 1] }
-    Hobrin::Retrieval::Common::FACETS.zip([
-                                            ->(one) { one.headings.map(&:label) }, lambda { |one|
-                                                                                     one.headings.select(&:main).map(&:label)
-                                                                                   }, lambda { |one|
-                                                                                        [one.journal]
-                                                                                      }, lambda { |one|
-                                                                                           one.types
-                                                                                         },
-                                            ->(one) { one.ages }, ->(one) { [one.year.to_s] }, lambda { |one|
-                                                                                                 [one.language]
-                                                                                               }, lambda { |one|
-                                                                                                    [one.country]
-                                                                                                  }, lambda { |one|
-                                                                                                       one.sex
-                                                                                                     }, lambda { |one|
-                                                                                                          one.species
-                                                                                                        }
-                                          ]).each do |name, values|
-      next unless values
-
+    said = { heading: ->(one) { one.headings.map(&:label) }, journal: ->(one) { [one.journal] }, type: :types.to_proc,
+             main: ->(one) { one.headings.select(&:main).map(&:label) }, age: :ages.to_proc, sex: :sex.to_proc,
+             year: ->(one) { [one.year.to_s] }, language: ->(one) { [one.language] }, place: ->(one) { [one.country] },
+             species: :species.to_proc }
+    said.each do |name, values|
       expected = own.flat_map { |one| values[one].uniq }.tally.sort_by { |value, size| [-size, value] }
       expect([name, Hobrin::Retrieval::Common.call(set, name, evaluator)]).to eq([name, expected])
     end

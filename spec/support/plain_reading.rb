@@ -79,7 +79,8 @@ class PlainReading
   def heading?(record, leaf)
     labels = leaf.narrower ? below(leaf.label) : [leaf.label]
     record.headings.any? do |one|
-      (leaf.label == "*" || labels.include?(one.label)) && (one.main || !leaf.main) && (leaf.aspects.empty? || (one.aspects & leaf.aspects).any?)
+      (leaf.label == "*" || labels.include?(one.label)) && (one.main || !leaf.main) &&
+        (leaf.aspects.empty? || one.aspects.intersect?(leaf.aspects))
     end
   end
 
@@ -90,7 +91,7 @@ class PlainReading
            when :flag then flags(record)
            else record.public_send(LISTS.fetch(leaf.name))
            end
-    (said & leaf.values).any?
+    said.intersect?(leaf.values)
   end
 
   def flags(record)

@@ -62,12 +62,14 @@ class RandomStrategies
   end
 
   def dates
-    ends = Array.new(2) do
-      ["#{@random.rand(2004..2026)}", "-%02d" % @random.rand(1..12),
-       "-%02d" % @random.rand(1..28)].first(@random.rand(1..3)).join
-    end.sort
+    ends = Array.new(2) { date }.sort
     ends[@random.rand(2)] = nil if @random.rand < 0.3
     S::Dates.new(name: pick(S::Dates::NAMES), from: ends[0], to: ends[1])
+  end
+
+  # As exact as chance has it: 2016, 2016-03 or 2016-03-01.
+  def date
+    Date.new(@random.rand(2004..2026), @random.rand(1..12), @random.rand(1..28)).iso8601[0, pick([4, 7, 10])]
   end
 
   def named

@@ -9,7 +9,7 @@ module Hobrin
       # id, doi :: as the file has them, or nil; rest :: what else tells the entry apart
       def self.of(id, doi, *rest)
         given = [id, doi].map { |text| text.to_s.strip }.find { |text| !text.empty? }
-        given || "made:#{Digest::SHA256.hexdigest(rest.map(&:to_s).join("\n"))[0, 20]}"
+        given || "made:#{Digest::SHA256.hexdigest(rest.join("\n"))[0, 20]}"
       end
     end
   end

@@ -12,7 +12,7 @@ module Hobrin
 
       def initialize(label:, narrower: true, main: false, aspects: [])
         @label = label.dup.freeze
-        @narrower = !!narrower && label != ANY
+        @narrower = [nil, false].none?(narrower) && label != ANY
         @main = main ? true : false
         @aspects = aspects.uniq.sort.map { |aspect| aspect.dup.freeze }.freeze
         freeze

@@ -51,8 +51,8 @@ module Hobrin
         end
 
         def parsed(text)
-          bibliography = BibTeX.parse([*@strings, braced(text)].join("\n"), parse_months: false,
-                                      allow_missing_keys: true)
+          text = [*@strings, braced(text)].join("\n")
+          bibliography = BibTeX.parse(text, parse_months: false, allow_missing_keys: true)
           entry = bibliography.replace_strings.find { |part| part.is_a?(BibTeX::Entry) }
           entry or raise InputError, { file: "is not a BibTeX entry" }
         rescue BibTeX::ParseError
