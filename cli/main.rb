@@ -30,7 +30,8 @@ module Hobrin
         name, rest = command(arguments)
         COMMANDS.fetch(name).new(name:, out: @out, err: @err, env: @env).call(rest) == false ? REFUSED : DONE
       rescue InputError, GoneError, OptionParser::ParseError => e
-        fail_with(e.message, REFUSED)
+        # What optparse adds about near names comes on lines of its own.
+        fail_with(e.is_a?(OptionParser::ParseError) ? e.message.split.join(" ") : e.message, REFUSED)
       rescue StateError, SystemCallError => e
         e.is_a?(Errno::EPIPE) ? DONE : fail_with(e.message, CANNOT)
       rescue Interrupt

@@ -31,7 +31,7 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
       expect([name, read.last, read.first.map(&:doi)]).to eq([name, [], context.library.records_by_id(ids).map(&:doi)])
     end
     _, out, err = run("find", cql, "--limit", "2")
-    expect([out.scan(%r{^  10\.5555/}).size, err]).to eq([2, "2 of #{sleep.size} papers.\n"])
+    expect([out.scan(%r{^  10\.5555/}).size, err]).to eq([2, "2 of #{sleep.size} papers. Made-up sample data.\n"])
   end
 
   it "says in one line what is wrong, and by its exit status whose fault it is" do

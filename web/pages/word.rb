@@ -5,6 +5,8 @@ module Hobrin
     module Pages
       # The Word step.
       class Word < Step
+        include Words
+
         ADVICE = { below: "More names in a block find more: other words for it, or a broader heading.",
                    inside: "A person can read these as they are.", above: "The next step thins them out." }.freeze
         private_constant :ADVICE
@@ -32,10 +34,10 @@ module Hobrin
 
         # What a term finds that no other does, in words.
         def alone_words(term, figures)
-          return "would add #{figures.alone}" unless term.in_use?
+          return "would add #{number(figures.alone)}" unless term.in_use?
           return "finds nothing" if figures.empty?
 
-          figures.alone.zero? ? "adds nothing" : "#{figures.alone} only here"
+          figures.alone.zero? ? "adds nothing" : "#{number(figures.alone)} only here"
         end
 
         # The block that leaves nothing, when the join is empty though every block finds papers.
