@@ -21,6 +21,8 @@ module SmallSample
 
   def records = SmallSample.records
   def context = SmallSample.context
-  def home = SmallSample.home
+
+  # The folder, filled.
+  def home = context && SmallSample.home
   def plain = @plain ||= PlainReading.new(records, context.library.thesaurus.headings)
 end
