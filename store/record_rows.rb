@@ -13,8 +13,10 @@ module Hobrin
       INSERTS = {
         records: "INSERT INTO records (number, id, published, doi, sameness, csl) VALUES (?, ?, ?, ?, ?, ?)",
         texts: "INSERT INTO texts (rowid, title, abstract, keywords, headings) VALUES (?, ?, ?, ?, ?)",
-        # All authors of a batch at once, as one JSON text.
-        authors: "INSERT OR IGNORE INTO authors SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each(?)"
+        # All authors of a batch at once, as one JSON text, and in order, so that neighbours are written one after the
+        # other.
+        authors: "INSERT OR IGNORE INTO authors SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each(?) " \
+                 "ORDER BY 1, 2"
       }.freeze
       private_constant :INSERTS
 
@@ -59,11 +61,10 @@ module Hobrin
          JSON.generate(Exchange::CslJson::Writer.item(record))]
       end
 
-      # In order, so that neighbours in the table are written one after the other.
       def author_rows(numbered)
         numbered.flat_map do |number, record|
           record.authors.map { |author| [Text::Tokens.line(author.family), Text::Folding.fold(author.initials), number] }
-        end.sort
+        end
       end
     end
   end

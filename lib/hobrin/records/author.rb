@@ -5,6 +5,10 @@ module Hobrin
     # One author as printed: family name, given name or initials, and whether the record says that
     # they are a nurse.
     class Author < Value
+      # The first letter of each part of a given name.
+      INITIAL = /(?<![^\s.-])[^\s.-]/
+      private_constant :INITIAL
+
       attributes :family, :given, :nurse
 
       def initialize(family:, given: nil, nurse: false)
@@ -17,7 +21,7 @@ module Hobrin
       # "Family AB", as a reference list prints it.
       def short = [family, initials].reject(&:empty?).join(" ")
 
-      def initials = given.to_s.split(/[\s.-]+/).map { |part| part[0] }.join
+      def initials = given.to_s.scan(INITIAL).join
     end
   end
 end
