@@ -10,6 +10,9 @@ module Hobrin
         def cql = Strategy::Cql.write(tree)
       end
 
+      SLICE = 500
+      private_constant :SLICE
+
       def initialize(context)
         @context = context
       end
@@ -24,6 +27,13 @@ module Hobrin
 
       # The records found, newest first.
       def records(found, limit: nil) = @context.library.newest(found.set, limit: limit || found.size)
+
+      # The same one after the other, for more than memory should hold.
+      def each_record(found, limit: nil, &block)
+        return enum_for(:each_record, found, limit:) unless block
+
+        ids(found, limit:).each_slice(SLICE) { |some| @context.library.records_by_id(some).each(&block) }
+      end
 
       def ids(found, limit: nil) = @context.library.ids(found.set, limit:)
 

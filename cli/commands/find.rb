@@ -36,7 +36,7 @@ module Hobrin
           when "text" then text(search, found)
           when "ids" then @out.puts(search.ids(found, limit: given[:limit]))
           when "cql" then @out.puts(by_id(search.ids(found, limit: given[:limit])))
-          else written(search.records(found, limit: given[:limit]))
+          else written(search.each_record(found, limit: given[:limit]))
           end
         end
 
@@ -59,7 +59,7 @@ module Hobrin
         end
 
         def written(records)
-          @out.write(WRITERS.fetch(given[:format])::Writer.call(records, sample: context.library.sample?))
+          WRITERS.fetch(given[:format])::Writer.stream(records, @out, sample: context.library.sample?)
         end
       end
     end

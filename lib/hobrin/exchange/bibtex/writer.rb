@@ -15,9 +15,15 @@ module Hobrin
 
         class << self
           # Array of Record in; one String out. sample :: marks each record as made up.
-          def call(records, sample: false)
+          def call(records, sample: false) = "".dup.tap { |text| stream(records, text, sample:) }
+
+          # As `call`, bit by bit. records :: any Enumerable of Record; out :: whatever takes <<
+          def stream(records, out, sample: false)
             keys = Hash.new(0)
-            records.map { |record| entry(record, key(record, keys), sample:) }.join("\n")
+            records.each_with_index do |record, place|
+              out << "\n" unless place.zero?
+              out << entry(record, key(record, keys), sample:)
+            end
           end
 
           private

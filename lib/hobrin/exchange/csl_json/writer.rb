@@ -8,8 +8,15 @@ module Hobrin
       module Writer
         class << self
           # Array of Record in; one JSON document out. sample :: marks each record as made up.
-          def call(records, sample: false)
-            "#{JSON.pretty_generate(records.map { |record| item(record, sample:) })}\n"
+          def call(records, sample: false) = "".dup.tap { |text| stream(records, text, sample:) }
+
+          # As `call`, bit by bit. records :: any Enumerable of Record; out :: whatever takes <<
+          def stream(records, out, sample: false)
+            out << "["
+            records.each_with_index do |record, place|
+              out << (place.zero? ? "\n" : ",\n") << JSON.pretty_generate(item(record, sample:)).gsub(/^/, "  ")
+            end
+            out << "\n]\n"
           end
 
           # One Record as a Hash ready for JSON.

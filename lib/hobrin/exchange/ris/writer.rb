@@ -8,8 +8,14 @@ module Hobrin
       module Writer
         class << self
           # Array of Record in; one String out. sample :: marks each record as made up.
-          def call(records, sample: false)
-            records.map { |record| entry(record, sample:).map { |line| "#{line}\r\n" }.join }.join("\r\n")
+          def call(records, sample: false) = "".dup.tap { |text| stream(records, text, sample:) }
+
+          # As `call`, bit by bit. records :: any Enumerable of Record; out :: whatever takes <<
+          def stream(records, out, sample: false)
+            records.each_with_index do |record, place|
+              out << "\r\n" unless place.zero?
+              entry(record, sample:).each { |line| out << line << "\r\n" }
+            end
           end
 
           private
