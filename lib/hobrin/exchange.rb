@@ -44,7 +44,7 @@ module Hobrin
       private
 
       def record(reader, entry)
-        reader.call(Utf8.of(entry.text))
+        reader.call(entry.value || Utf8.of(entry.text))
       rescue NoMethodError, TypeError
         Refusal.of(entry, "a field is not of the kind it should be")
       rescue InputError, ArgumentError => e

@@ -5,7 +5,8 @@ module Hobrin
     # One entry as it stands in a file, not understood yet.
     #
     # place :: from 1; line :: where it begins, from 1; text :: its bytes; reason :: why it cannot be an entry, or nil
-    Entry = Struct.new(:place, :line, :text, :reason, keyword_init: true) do
+    # value :: what the format's parser made of the text, where finding its end took parsing it; otherwise nil
+    Entry = Struct.new(:place, :line, :text, :reason, :value, keyword_init: true) do
       # Past this many bytes a text is no entry of a reference list.
       def self.longest = 1_000_000
     end

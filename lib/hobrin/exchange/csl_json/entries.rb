@@ -29,8 +29,8 @@ module Hobrin
         def each
           open_list
           while between_items
-            text, reason = @scanner.check(/\{/) ? object : scalar
-            yield Entry.new(place: @place += 1, line: @line, text:, reason:)
+            text, reason, value = @scanner.check(/\{/) ? object : scalar
+            yield Entry.new(place: @place += 1, line: @line, text:, reason:, value:)
             @line += text.count("\n")
             @start = nil
           end
@@ -60,20 +60,43 @@ module Hobrin
           @line += passed.count("\n") if passed
         end
 
-        # Gives [the text, nil], or [what there was, why it is no item].
-        def object = indented || followed
+        # Gives [the text, nil, what JSON makes of it if that is known], or [what there was, why it is no item].
+        def object = laid_out || followed
 
-        # In a list that is laid out in lines, an item ends at the first } as deep as its own {. That is found much
-        # faster than by following brackets; nil when it does not come out even, or the end is not at hand.
-        def indented
-          indent = @scanner.string.byteslice([@scanner.pos - 40, 0].max...@scanner.pos)[/\n([ \t]*)\z/n, 1] or return
+        # In a list that is laid out in lines, an item is a line of its own, or ends at the first } as deep as its
+        # own {. Trying that is much faster than following brackets; nil when it is no item, or not at hand. One that
+        # is laid out so but is not JSON is an item gone wrong, and its end is where it seems.
+        def laid_out
+          from = @scanner.pos
+          text = line(from)
+          inline = text&.end_with?("}")
+          text = indented(from) unless inline
+          return unless text && text.bytesize <= Entry.longest
+
+          value = item(text)
+          return unless value || (!inline && text.count("{") == text.count("}"))
+
+          @scanner.pos = from + text.bytesize
+          [text, nil, value]
+        end
+
+        def line(from)
+          line_end = @scanner.string.index("\n", from)
+          @scanner.string.byteslice(from...line_end).sub(/,?\s*\z/n, "") if line_end
+        end
+
+        def indented(from)
+          string = @scanner.string
+          indent = string.byteslice([from - 40, 0].max...from)[/\n([ \t]*)\z/n, 1] or return
           ending = "\n#{indent}}"
-          at = @scanner.string.index(ending, @scanner.pos) or return
-          text = @scanner.string.byteslice(@scanner.pos...(at + ending.bytesize))
-          return unless text.count("{") == text.count("}") && text.bytesize <= Entry.longest
+          at = string.index(ending, from)
+          string.byteslice(from...(at + ending.bytesize)) if at
+        end
 
-          @scanner.pos += text.bytesize
-          [text, nil]
+        def item(text)
+          JSON.parse(text.dup.force_encoding(Encoding::UTF_8), **Reader::SAFE)
+        rescue JSON::ParserError, EncodingError
+          nil
         end
 
         def followed

@@ -5,6 +5,9 @@ module Hobrin
     module CslJson
       # Reads one item of CSL-JSON.
       class Reader
+        # How items are parsed: no deeper than an item is, and into frozen texts.
+        SAFE = { max_nesting: 20, freeze: true }.freeze
+
         class << self
           # One CSL item as a Hash, with String keys, in; the Record out.
           # Raises InputError, or the ArgumentError, TypeError or NoMethodError of a field that is of another kind.
@@ -54,9 +57,9 @@ module Hobrin
         # Nothing in one item is needed to understand another.
         def needs?(_entry) = false
 
-        # text :: one item as JSON. Gives the Record. Raises InputError or ArgumentError.
+        # text :: one item as JSON, or what JSON.parse makes of it. Gives the Record. Raises InputError or ArgumentError.
         def call(text)
-          item = JSON.parse(text, max_nesting: 20, freeze: true)
+          item = text.is_a?(String) ? JSON.parse(text, **SAFE) : text
           raise ArgumentError, "is not a CSL item" unless item.is_a?(Hash)
 
           Reader.item(item)
