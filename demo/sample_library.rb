@@ -37,8 +37,10 @@ module Hobrin
         titles = Titles.new
         place = 0
         topics.each do |topic, papers|
-          made = Array.new(papers) { titles.apart(generated(topic, place += 1), place) }
-          Citing.new(Random.new(@seed + place)).call(made).each(&block)
+          made = Array.new(papers) { generated(topic, place += 1) }
+          Citing.new(Random.new(@seed + place)).call(made).each_with_index do |record, number|
+            block.call(titles.apart(record, place + number))
+          end
         end
         twice(place).each(&block)
       end
