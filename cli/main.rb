@@ -32,8 +32,11 @@ module Hobrin
       rescue InputError, GoneError, OptionParser::ParseError => e
         # What optparse adds about near names comes on lines of its own.
         fail_with(e.is_a?(OptionParser::ParseError) ? e.message.split.join(" ") : e.message, REFUSED)
+      rescue Errno::EPIPE
+        DONE
       rescue StateError, SystemCallError => e
-        e.is_a?(Errno::EPIPE) ? DONE : fail_with(e.message, CANNOT)
+        # The system says in which of its functions it failed, which helps nobody here.
+        fail_with(e.message.sub(/ @ \w+ - /, ": "), CANNOT)
       rescue Interrupt
         fail_with("stopped.", INTERRUPTED)
       end

@@ -102,6 +102,17 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
     expect(Hobrin::Exchange.read(run.call("export", "1", "--format", "bibtex"), format: :bibtex).first.size).to eq(6)
   end
 
+  it "imports what comes through a pipe" do
+    Dir.mktmpdir do |folder|
+      ris = "TY  - JOUR\nTI  - One\nER  -\n"
+      script = File.expand_path("../bin/hobrin", __dir__)
+      command = "cat | #{script} import /dev/stdin"
+      out, err, status = Open3.capture3({ "HOBRIN_HOME" => folder }, command, stdin_data: ris)
+      expect([err, status.exitstatus]).to eq(["", 0])
+      expect(out).to include("1 papers added")
+    end
+  end
+
   it "runs from any folder by its own script" do
     out, err, status = Open3.capture3({ "HOBRIN_HOME" => home.to_s }, File.expand_path("../bin/hobrin", __dir__),
                                       "count", "cql.allRecords = 1", chdir: "/")

@@ -48,7 +48,7 @@ module Hobrin
 
         def entry(record)
           types = record.types.any? ? ". #{record.types.join(", ")}" : ""
-          [record.title, "  #{record.byline}. #{record.journal} #{record.year}#{types}", "  #{record.id}"]
+          [record.title, "  #{record.byline.chomp(".")}. #{record.journal} #{record.year}#{types}", "  #{record.id}"]
         end
 
         # A search that finds just these papers.

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "tempfile"
+
 module Hobrin
   module Cli
     module Commands
@@ -30,10 +32,21 @@ module Hobrin
         end
 
         def import(file)
-          outcome = ::File.open(file, "rb") { |io| read(io, file) }
+          outcome = opened(file) { |io| read(io, file) }
           @out.puts "#{file}: #{said(outcome)}. The library has #{context.library.size}."
           complain(file, outcome)
           outcome.refused.zero?
+        end
+
+        # What comes through a pipe is kept in a file meanwhile, since it is read twice.
+        def opened(file, &)
+          return ::File.open(file, "rb", &) unless ::File.pipe?(file) || ::File.chardev?(file)
+
+          Tempfile.create("hobrin-import") do |copy|
+            ::File.open(file, "rb") { |io| IO.copy_stream(io, copy) }
+            copy.rewind
+            yield copy
+          end
         end
 
         def said(outcome)
