@@ -8,7 +8,7 @@ module Hobrin
       class << self
         # The DOI in one spelling, or nil.
         def doi(record)
-          doi = record.doi.to_s.strip.downcase.sub(%r{\A(?:https?://(?:dx\.)?doi\.org/|doi:\s*)}, "")
+          doi = Doi.plain(record.doi)
           doi.empty? ? nil : doi
         end
 

@@ -6,13 +6,12 @@ module Hobrin
     class Identifier < Node
       attributes :value
 
-      ADDRESS = %r{\A(?:https?://(?:dx\.)?doi\.org/|doi:\s*)}i
       LONGEST = 200
-      private_constant :ADDRESS, :LONGEST
+      private_constant :LONGEST
 
       # Raises InputError (:identifier) for nothing, or something endless.
       def self.read(typed)
-        value = typed.to_s.strip.sub(ADDRESS, "").downcase
+        value = Records::Doi.plain(typed)
         raise InputError, { identifier: "Write a DOI or an id." } unless value.size.between?(1, LONGEST)
 
         new(value:)
