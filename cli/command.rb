@@ -34,6 +34,13 @@ module Hobrin
       # Hook for options of one command.
       def options(_parser); end
 
+      # For commands that take CQL, which may name the lines of a trail.
+      def inquiry_option(parser)
+        parser.on("--inquiry NUMBER", "Whose trail the lines named by cql.resultSetId belong to") do |id|
+          given[:inquiry] = whole_number(id, "inquiry")
+        end
+      end
+
       def parser
         @parser ||= OptionParser.new do |parser|
           parser.banner = "hobrin #{@name} #{self.class::USAGE}\n\n#{self.class::SUMMARY}.\n\n"

@@ -15,9 +15,7 @@ module Hobrin
 
         def options(parser)
           parser.on("--format FORMAT", %w[text json], "text (default) or json") { |format| given[:format] = format }
-          parser.on("--inquiry NUMBER", "Whose trail the lines named by cql.resultSetId belong to") do |id|
-            given[:inquiry] = whole_number(id, "inquiry")
-          end
+          inquiry_option(parser)
         end
 
         def run(cql)

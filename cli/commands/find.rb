@@ -24,9 +24,7 @@ module Hobrin
           parser.on("--limit N", "How many at most (text: #{DEFAULT_LIMIT}, otherwise all)") do |limit|
             given[:limit] = whole_number(limit, "limit")
           end
-          parser.on("--inquiry NUMBER", "Whose trail the lines named by cql.resultSetId belong to") do |id|
-            given[:inquiry] = whole_number(id, "inquiry")
-          end
+          inquiry_option(parser)
         end
 
         def run(cql)
