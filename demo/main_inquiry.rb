@@ -41,14 +41,14 @@ module Hobrin
         service = Services::WriteQuestion.new(@context)
         draft = Services::WriteQuestion::Draft.new(situation: SITUATION, text: TEXT, kind: "treatment", uses: {},
                                                    typed: {})
-        MARKS.each { |letter, text| service.call(@id, draft) { |question| question.marked(letter, text) } }
+        MARKS.each { |key, text| service.call(@id, draft) { |question| question.marked(key, text) } }
       end
 
       def word
         service = Services::AddTerms.new(@context)
-        TERMS.each do |letter, names|
+        TERMS.each do |key, names|
           names.each do |name|
-            name.is_a?(Symbol) ? service.heading(@id, letter, name.to_s) : service.words(@id, letter, name)
+            name.is_a?(Symbol) ? service.heading(@id, key, name.to_s) : service.words(@id, key, name)
           end
         end
         service.words(@id, "P", "ward*")

@@ -9,17 +9,17 @@ module Hobrin
       end
 
       # typed :: free typing, read by the thesaurus. Raises InputError (:typed).
-      def call(id, letter, typed)
+      def call(id, key, typed)
         parts = Thesaurus::Reading.new(@context.library.thesaurus).call(typed)
         raise InputError, { typed: "Write a name for this: a word, a phrase, or several." } if parts.empty?
 
-        add(id, letter, parts.map { |part| leaf(part) })
+        add(id, key, parts.map { |part| leaf(part) })
       end
 
-      def words(id, letter, typed) = add(id, letter, [words_leaf(typed)])
+      def words(id, key, typed) = add(id, key, [words_leaf(typed)])
 
       # Raises InputError when the label is no heading.
-      def heading(id, letter, label) = add(id, letter, [heading_leaf(label)])
+      def heading(id, key, label) = add(id, key, [heading_leaf(label)])
 
       private
 
@@ -38,19 +38,19 @@ module Hobrin
         Strategy::Heading.new(label: heading.label, narrower: @context.library.thesaurus.narrower?(heading.label))
       end
 
-      def add(id, letter, leaves)
+      def add(id, key, leaves)
         ChangeInquiry.new(@context).call(id, step: :word) do |inquiry|
-          searched!(inquiry, letter)
-          fresh = leaves.uniq.reject { |leaf| inquiry.block(letter).holds?(leaf) }
+          searched!(inquiry, key)
+          fresh = leaves.uniq.reject { |leaf| inquiry.block(key).holds?(leaf) }
           raise InputError, { typed: "“#{leaves.map(&:label).join(", ")}” is in this block already." } if fresh.empty?
 
-          [fresh.reduce(inquiry) { |grown, leaf| grown.with_leaf(letter, leaf) },
-           "Added #{fresh.map { |leaf| describe(leaf) }.join(", ")} to #{letter}"]
+          [fresh.reduce(inquiry) { |grown, leaf| grown.with_leaf(key, leaf) },
+           "Added #{fresh.map { |leaf| describe(leaf) }.join(", ")} to #{key}"]
         end
       end
 
-      def searched!(inquiry, letter)
-        return if inquiry.question.element(letter)&.searched?
+      def searched!(inquiry, key)
+        return if inquiry.question.element(key)&.searched?
 
         raise InputError, { typed: "This element is not searched. Change that on Ask." }
       end

@@ -4,12 +4,17 @@ module Hobrin
   module Services
     # Puts limits on, takes them off, switches and moves them, and sets the aim.
     class ChangeLimits
-      def initialize(context)
-        @change = ChangeInquiry.new(context)
+      # seen :: see ChangeInquiry; step :: where the person is
+      def initialize(context, seen: nil, step: :narrow)
+        @change = ChangeInquiry.new(context, seen:)
+        @step = step
       end
 
       # leaf :: Strategy::Limit or Strategy::Dates
-      def put(id, leaf) = call(id, "Limit #{wording(leaf)}") { |inquiry| inquiry.with_limit(leaf) }
+      def put(id, leaf)
+        part = ->(inquiry) { inquiry.limits.find { |limit| limit.name == leaf.name } }
+        call(id, "Limit #{wording(leaf)}", part) { |inquiry| inquiry.with_limit(leaf) }
+      end
 
       def remove(id, name)
         edit(id, name, "Took off limit") { |limits, limit| limits - [limit] }
@@ -29,18 +34,18 @@ module Hobrin
         end
       end
 
-      def aim(id, aim) = call(id, "Aim #{aim.from} to #{aim.to} papers") { |inquiry| inquiry.with(aim:) }
+      def aim(id, aim) = call(id, "Aim #{aim.from} to #{aim.to} papers", :aim.to_proc) { |inquiry| inquiry.with(aim:) }
 
       private
 
       def edit(id, name, verb)
-        @change.call(id, step: :narrow) do |inquiry|
+        @change.call(id, step: @step, part: :limits.to_proc) do |inquiry|
           limit = inquiry.limits.find { |placed| placed.name == name } or raise GoneError, "limit"
           [inquiry.with(limits: yield(inquiry.limits, limit)), "#{verb} #{wording(limit.leaf)}"]
         end
       end
 
-      def call(id, words) = @change.call(id, step: :narrow) { |inquiry| [yield(inquiry), words] }
+      def call(id, words, part) = @change.call(id, step: @step, part:) { |inquiry| [yield(inquiry), words] }
 
       def wording(leaf) = "#{Narrowing::Wording::NAMES.fetch(leaf.name)}: #{Narrowing::Wording.of(leaf)}"
     end

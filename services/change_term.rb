@@ -8,36 +8,36 @@ module Hobrin
         @change = ChangeInquiry.new(context)
       end
 
-      def cross_out(id, letter, term_id, reason)
-        call(id, letter, term_id, "Crossed out") { |term| term.with(crossed_out: reason.strip) }
+      def cross_out(id, key, term_id, reason)
+        call(id, key, term_id, "Crossed out") { |term| term.with(crossed_out: reason.strip) }
       end
 
-      def take_back(id, letter, term_id)
-        call(id, letter, term_id, "Took back") { |term| term.with(crossed_out: nil) }
+      def take_back(id, key, term_id)
+        call(id, key, term_id, "Took back") { |term| term.with(crossed_out: nil) }
       end
 
-      def remove(id, letter, term_id) = call(id, letter, term_id, "Removed") { nil }
+      def remove(id, key, term_id) = call(id, key, term_id, "Removed") { nil }
 
       # main, narrower :: as in Strategy::Heading
-      def heading(id, letter, term_id, narrower:, main:)
+      def heading(id, key, term_id, narrower:, main:)
         choice = "#{narrower ? "with narrower" : "without narrower"}#{", main topic only" if main}:"
-        call(id, letter, term_id, "Searched #{choice}", Strategy::Heading) { |term| term.with(leaf: term.leaf.with(narrower:, main:)) }
+        call(id, key, term_id, "Searched #{choice}", Strategy::Heading) { |term| term.with(leaf: term.leaf.with(narrower:, main:)) }
       end
 
       # fields :: some of Strategy::Words::FIELDS
-      def fields(id, letter, term_id, fields)
-        call(id, letter, term_id, "Looked in #{fields.join(", ")} for", Strategy::Words) { |term| term.with(leaf: term.leaf.with(fields:)) }
+      def fields(id, key, term_id, fields)
+        call(id, key, term_id, "Looked in #{fields.join(", ")} for", Strategy::Words) { |term| term.with(leaf: term.leaf.with(fields:)) }
       end
 
       private
 
       # kind :: what the term's leaf must be for this change
-      def call(id, letter, term_id, verb, kind = Value, &block)
+      def call(id, key, term_id, verb, kind = Value, &block)
         @change.call(id, step: :word) do |inquiry|
-          term = inquiry.block(letter).term(term_id)
+          term = inquiry.block(key).term(term_id)
           raise GoneError, "term" unless term&.leaf.is_a?(kind)
 
-          [inquiry.with_block(inquiry.block(letter).replace(term_id, &block)), "#{verb} #{term.label} in #{letter}"]
+          [inquiry.with_block(inquiry.block(key).replace(term_id, &block)), "#{verb} #{term.label} in #{key}"]
         end
       end
     end

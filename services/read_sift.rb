@@ -51,7 +51,7 @@ module Hobrin
 
       def matched(inquiry)
         Retrieval::MatchedPlaces.new(inquiry.searched_blocks.to_h do |block|
-          [block.letter, block.in_use.reject(&:heading?).map(&:leaf)]
+          [block.key, block.in_use.reject(&:heading?).map(&:leaf)]
         end)
       end
     end

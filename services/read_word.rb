@@ -17,7 +17,7 @@ module Hobrin
       # inquiry :: Inquiry. Gives an Array of Column, in the order of the frame.
       def call(inquiry)
         inquiry.searched_blocks.map do |block|
-          element = inquiry.question.element(block.letter)
+          element = inquiry.question.element(block.key)
           Column.new(block:, element:, figures: Retrieval::BlockFigures.of(block, @context.evaluator),
                      suggestions: block.terms.empty? ? suggestions(element, block) : [], narrower: narrower(block))
         end

@@ -5,16 +5,16 @@ module Hobrin
     # Saves what the Ask step holds: situation, sentence, kind of question, what each element is used for,
     # and phrases typed because the sentence lacks them.
     class WriteQuestion
-      # kind :: a key, or nil to leave it as it is; uses :: Hash of letter to a use; typed :: Hash of letter to a String, phrases apart by ";"
-      Draft = Struct.new(:situation, :text, :kind, :uses, :typed, keyword_init: true)
+      # kind, frame :: a key, or nil to leave it as it is; uses :: Hash of key to a use; typed :: Hash of key to a String, phrases apart by ";"
+      Draft = Struct.new(:situation, :text, :kind, :frame, :uses, :typed, keyword_init: true)
 
-      def initialize(context)
-        @change = ChangeInquiry.new(context)
+      def initialize(context, seen: nil)
+        @change = ChangeInquiry.new(context, seen:)
       end
 
       # The block, if any, gets the written Question and gives a changed one, for a mark made in the same press.
-      def call(id, draft, version: nil, &further)
-        @change.call(id, step: :ask, version:) do |inquiry|
+      def call(id, draft, &further)
+        @change.call(id, step: :ask, part: :question.to_proc) do |inquiry|
           written = write(inquiry.question, draft)
           written = further.call(written) if further
           [inquiry.with(question: written), Wording.new(inquiry.question, written).call]
@@ -26,14 +26,15 @@ module Hobrin
       def write(question, draft)
         reworded = question.reworded(draft.text)
         elements = reworded.elements.map { |element| element_of(element, draft) }
-        reworded.with(situation: draft.situation, kind: draft.kind || question.kind, elements:)
+        written = reworded.with(situation: draft.situation, kind: draft.kind || question.kind, elements:)
+        draft.frame && draft.frame != question.frame ? written.framed(draft.frame) : written
       end
 
       def element_of(element, draft)
-        typed = draft.typed.fetch(element.letter, "").split(";").map(&:strip).reject(&:empty?)
+        typed = draft.typed.fetch(element.key, "").split(";").map(&:strip).reject(&:empty?)
         marked = element.phrases.select(&:marked?)
         fresh = (typed - marked.map(&:text)).uniq.map { |text| Question::Phrase.new(text: Question.tidy(text)) }
-        element.with(phrases: marked + fresh, use: draft.uses.fetch(element.letter, element.use))
+        element.with(phrases: marked + fresh, use: draft.uses.fetch(element.key, element.use))
       end
 
       # What changed, in words, for the trail.
@@ -43,7 +44,7 @@ module Hobrin
           @after = after
         end
 
-        def call = [*fields, *kind, *elements].join("; ").then { |text| text[0].to_s.upcase + text[1..].to_s }
+        def call = [*fields, *kind, *frame, *elements].join("; ").then { |text| text[0].to_s.upcase + text[1..].to_s }
 
         private
 
@@ -54,9 +55,12 @@ module Hobrin
 
         def kind = @before.kind == @after.kind ? [] : ["kind of question: #{Question::Kind.fetch(@after.kind).name}"]
 
+        def frame = @before.frame == @after.frame ? [] : ["frame: #{Question::Frame.fetch(@after.frame).name}"]
+
         def elements
-          pairs = @before.elements.zip(@after.elements)
-          pairs.reject { |old, new| same?(old, new) }.map { |old, new| element(old, new) }
+          left = (@after.declined - @before.declined).map { |_, words| "left the proposal “#{words}”" }
+          pairs = @after.elements.map { |new| [@before.element(new.key) || Question::Element.blank(new.slot), new] }
+          left + pairs.reject { |old, new| same?(old, new) }.map { |old, new| element(old, new) }
         end
 
         # A phrase that only moved with its sentence is no change worth telling.

@@ -8,7 +8,7 @@ module Hobrin
       Saved = Struct.new(:id, :version, :step, :sample, :created_at, :touched_at, :inquiry, keyword_init: true)
       # A line of the trail. state is read only when asked for, see `state_at`.
       TrailLine = Struct.new(:number, :at, :who, :step, :change, :count_before, :count_after, :library_version, :note,
-                             keyword_init: true)
+                             :brings_back, keyword_init: true)
 
       def initialize(db)
         @db = db
@@ -36,14 +36,11 @@ module Hobrin
       end
 
       # Reads, changes and writes in one transaction. The block gets the Saved and gives
-      # [the new Inquiry, facts of the trail line], or nil to leave all as it is.
-      # version :: what the person saw, or nil when it does not matter
-      # Raises GoneError, and ConflictError when the stored version is another one.
-      def change(id, version:, step:, at:)
+      # [the new Inquiry, facts of the trail line], or nil to leave all as it is. Each change is one line of the trail and
+      # one version, so that the number of the last line is the version. Raises GoneError.
+      def change(id, step:, at:)
         @db.transaction(mode: :immediate) do
           before = find(id)
-          raise ConflictError if version && version != before.version
-
           inquiry, trail = yield(before)
           next before unless inquiry
 
@@ -66,6 +63,20 @@ module Hobrin
       def trail(id)
         lines = @db[:trail].where(inquiry_id: id).reverse(:number).select(*TrailLine.members)
         lines.map { |row| TrailLine.new(**row) }
+      end
+
+      # Where the trail can go back and forth.
+      def history(id) = History.new(@db[:trail].where(inquiry_id: id).select_map(%i[number brings_back]))
+
+      # One line of the trail. Raises GoneError.
+      def line(id, number)
+        row = @db[:trail].where(inquiry_id: id, number:).select(*TrailLine.members).first or raise GoneError, "line"
+        TrailLine.new(**row)
+      end
+
+      # Lines of the trail after one and before another, in order.
+      def lines_between(id, after, before)
+        trail(id).select { |line| line.number > after && line.number < before }.reverse
       end
 
       # The Inquiry as it was after one line of its trail. Raises GoneError.

@@ -29,6 +29,7 @@ module Hobrin
           when Array then value.map { |part| plain(part) }
           when Hash then value.transform_values { |part| plain(part) }
           when *LEAVES.values then { kind: LEAVES.key(value.class), **plain(value.to_h) }
+          when Question::Slot then { frame: value.frame, key: value.key }
           when Value then plain(value.to_h)
           else value
           end
@@ -37,14 +38,15 @@ module Hobrin
         def question(data)
           elements = data[:elements].map do |element|
             phrases = element[:phrases].map { |phrase| Question::Phrase.new(**phrase) }
-            Question::Element.new(letter: element[:letter], phrases:, use: element[:use].to_sym)
+            slot = Question::Frame.fetch(element[:slot][:frame]).slot(element[:slot][:key])
+            Question::Element.new(slot:, phrases:, use: element[:use].to_sym)
           end
           Question.new(**data, elements:)
         end
 
         def block(data)
           terms = data[:terms].map { |term| Strategy::Term.new(**term, leaf: leaf(term[:leaf])) }
-          Strategy::Block.new(letter: data[:letter], terms:)
+          Strategy::Block.new(key: data[:key], terms:)
         end
 
         def placed(data) = Narrowing::PlacedLimit.new(leaf: leaf(data[:leaf]), on: data[:on])

@@ -16,9 +16,9 @@ module Hobrin
 
       # A bar of a term: how much of its block it finds, and in full colour what only it finds.
       # Figures :: Integers; whole :: the length of the track
-      def bar(size, alone, whole, letter)
+      def bar(size, alone, whole, key)
         scale = ->(count) { whole.zero? ? 0 : (100.0 * [count, whole].min / whole).round(2) }
-        shapes = [["track", 100], ["found ink-#{letter}", scale.call(size)], ["alone ink-#{letter}", scale.call(alone)]]
+        shapes = [["track", 100], ["found ink-#{key}", scale.call(size)], ["alone ink-#{key}", scale.call(alone)]]
         rects = shapes.map { |name, width| %(<rect class="#{name}" width="#{width}" height="6" rx="1.5"/>) }
         picture("bar", "0 0 100 6", rects.join)
       end

@@ -22,15 +22,18 @@ module Hobrin
       end
 
       # Shows a step. errors :: Hash of field to message; options :: what else its page takes
-      def show(step, errors: {}, **options)
+      # elsewhere :: what another window changed meanwhile, in words; said :: what was done, in words
+      def show(step, errors: {}, elsewhere: nil, said: nil, **options)
         standing = Services::ReadInquiry.new(context).call(inquiry_id, step: (step if Inquiry::STEPS.include?(step)))
         @page = PAGES.fetch(step).new(context:, standing:, fields:, errors:, **options)
-        @said = @page.said
+        @page.notice = [said, elsewhere].compact.join(" ")
+        @said = [@page.notice, @page.said].join(" ").strip
         whole(erb(step, layout: :inquiry), title: @page.title)
       end
 
       # Runs a change, then shows the step, or goes to its address when the page was not asked for in part.
-      # The block may give a Hash: next :: another step to show; paper :: the record to open there.
+      # The block may give a Hash: next :: another step to show; paper :: the record to open there;
+      # said :: what was done, in words; stay :: parameters that the page keeps, such as what is open on it.
       # What a person can mend is shown beside its field, with what they typed.
       def change(step)
         after = yield.then { |outcome| outcome.is_a?(Hash) ? outcome.compact : {} }
@@ -39,15 +42,25 @@ module Hobrin
         address = "/inquiries/#{inquiry_id}/#{shown}#{query}"
         return redirect(to(address), 303) unless htmx?
 
-        @fields = Fields.new({})
+        looked_at = seen
+        @fields = Fields.new(after.fetch(:stay, {}))
         headers "HX-Push-Url" => address
-        show(shown, **after.slice(:paper))
+        show(shown, elsewhere: changed_elsewhere(looked_at), **after.slice(:paper, :said))
       rescue InputError => e
         status 422
         show(step, errors: e.errors)
       rescue ConflictError => e
         status 409
         show(step, errors: { conflict: e.message })
+      end
+
+      # The changes of another window that stand beside the one just made, nil for none.
+      def changed_elsewhere(looked_at)
+        return unless looked_at
+
+        service = Services::ReadInquiry.new(context)
+        lines = service.elsewhere(inquiry_id, looked_at, service.call(inquiry_id).saved.version)
+        "Also changed in another window: #{lines.map(&:change).join("; ")}." unless lines.empty?
       end
 
       # A page that belongs to no inquiry.
@@ -85,7 +98,14 @@ module Hobrin
       # The attributes of a form that changes something: works with and without htmx.
       def sends(path) = %(method="post" action="#{h path}" hx-post="#{h path}")
 
-      def csrf = %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">)
+      # What every form carries: the token, and which version of the inquiry its page shows.
+      def csrf
+        token = %(<input type="hidden" name="authenticity_token" value="#{csrf_token}">)
+        @page ? %(#{token}<input type="hidden" name="seen" value="#{@page.version}">) : token
+      end
+
+      # The version that the person looked at when they made a change.
+      def seen = fields.number(:seen).then { |number| number.is_a?(Integer) ? number : nil }
 
       # The message beside a field, with the id that the field names in aria-describedby.
       def problem(name, id = name)

@@ -30,6 +30,9 @@ module Hobrin
 
       def day_and_time(text) = Time.iso8601(text).getlocal.strftime("%-d %b %Y, %H:%M")
 
+      # The name of an element's colour and line: those beyond PICO share one.
+      def tone(key) = %w[P I C O].include?(key) ? key : "T"
+
       # The question sentence with its marked phrases, as safe markup.
       def sentence(question)
         at = 0
@@ -41,23 +44,41 @@ module Hobrin
         "#{parts.join}#{h question.text[at..]}"
       end
 
+      # The sentence on Ask, as safe markup: marked phrases lead to their edges, proposed ones can be taken.
+      # parts :: see Pages::Ask#parts; path :: of the page
+      def asked(parts, path)
+        parts.map do |words, element, phrase, proposal|
+          if proposal then proposed(proposal, words)
+          elsif element then %(<a href="#{path}?phrase=#{element.key}:#{phrase.from}" hx-get="#{path}?phrase=#{element.key}:#{phrase.from}">#{marked(
+            element, words
+)}</a>)
+          else h(words)
+          end
+        end.join
+      end
+
       # A paper's text with the words that brought it here, as safe markup.
       def highlighted(text, field, matched)
         at = 0
-        parts = matched.call(text, field).map do |from, to, letter|
+        parts = matched.call(text, field).map do |from, to, key|
           before = h(text[at...from])
           at = to
-          %(#{before}<mark class="hit hit-#{letter}">#{h text[from...to]}</mark>)
+          %(#{before}<mark class="hit hit-#{tone(key)}">#{h text[from...to]}</mark>)
         end
         "#{parts.join}#{h text[at..]}"
       end
 
       private
 
+      def proposed(proposal, words)
+        value = "#{proposal.key}:#{proposal.phrase.from}"
+        %(<button form="ask-form" class="phrase proposed phrase-#{tone(proposal.key)}" name="take[]" value="#{value}" title="Proposed: take it">#{h words}</button>)
+      end
+
       def marked(element, text)
-        letter = element.letter
-        phrase = %(<span class="phrase phrase-#{letter}" title="#{h element.slot.name}">#{h text}</span>)
-        %(#{phrase}<sup class="letter-#{letter}">#{letter}</sup>)
+        tone = tone(element.key)
+        phrase = %(<span class="phrase phrase-#{tone}" title="#{h element.slot.name}">#{h text}</span>)
+        %(#{phrase}<sup class="letter-#{tone}">#{element.letter}</sup>)
       end
     end
   end

@@ -24,11 +24,11 @@ module Hobrin
         class << self
           def blocks
             id = 0
-            BLOCKS.map do |letter, names|
+            BLOCKS.map do |key, names|
               leaves = names[:headings].map { |label| Strategy::Heading.new(label:) } +
                        names[:words].map { |text| Strategy::Words.new(text:) }
               terms = leaves.map { |leaf| Strategy::Term.new(id: id += 1, leaf:) }
-              Strategy::Block.new(letter:, terms:)
+              Strategy::Block.new(key:, terms:)
             end
           end
 

@@ -31,19 +31,19 @@ module Hobrin
 
     # The blocks of the elements that are searched, in the order of the frame; an element without one
     # gets an empty block.
-    def searched_blocks = question.searched.map { |element| block(element.letter) }
+    def searched_blocks = question.searched.map { |element| block(element.key) }
 
-    def block(letter) = blocks.find { |block| block.letter == letter } || Strategy::Block.new(letter:)
+    def block(key) = blocks.find { |block| block.key == key } || Strategy::Block.new(key:)
 
     # The inquiry with a leaf added at the end of a block, as a term with the next id.
-    def with_leaf(letter, leaf)
+    def with_leaf(key, leaf)
       term = Strategy::Term.new(id: next_term, leaf:)
-      with_block(block(letter).with(terms: [*block(letter).terms, term])).with(next_term: next_term + 1)
+      with_block(block(key).with(terms: [*block(key).terms, term])).with(next_term: next_term + 1)
     end
 
     def with_block(changed)
-      others = blocks.reject { |block| block.letter == changed.letter }
-      with(blocks: [*others, changed].sort_by(&:letter))
+      others = blocks.reject { |block| block.key == changed.key }
+      with(blocks: [*others, changed].sort_by(&:key))
     end
 
     # The inquiry with a limit put on: at its own place when that limit is there already, else last.

@@ -5,42 +5,58 @@ module Hobrin
   # question it is.
   #
   # situation, text :: Strings of one paragraph; kind :: a Kind's key, or nil while not chosen
-  # elements        :: one Element for each slot of the frame, in its order
+  # frame           :: a Frame's key
+  # declined        :: Array of [key, words] of the proposals that the person left
+  # elements        :: one Element for each slot of the frame, in its order, then those of a former frame that still
+  #                    hold something
   #
-  # Raises InputError naming :situation, :text or :kind when one is too long or unknown.
+  # Raises InputError naming :situation, :text, :kind or :frame when one is too long or unknown.
   class Question < Value
-    attributes :situation, :text, :kind, :elements
+    attributes :situation, :text, :kind, :frame, :elements, :declined
 
     LONGEST = { situation: 2_000, text: 500 }.freeze
 
     # A new question with nothing marked. Raises InputError when the text is empty or too long.
     def self.ask(text, situation: "")
-      new(situation:, text:, kind: nil, elements: Frame::PICO.map { |slot| Element.blank(slot) })
+      new(situation:, text:, kind: nil, elements: Frame::PICO.slots.map { |slot| Element.blank(slot) })
     end
 
     # One paragraph: control characters and line breaks become spaces, without moving any other letter
     # of the line, so that a place counted on screen is a place here.
     def self.tidy(text) = text.to_s.gsub("\r\n", "\n").gsub(/[[:cntrl:]]/, " ").rstrip
 
-    def initialize(situation:, text:, kind:, elements:)
+    def initialize(situation:, text:, kind:, elements:, frame: Frame::PICO.key, declined: [])
       @situation = Question.tidy(situation).freeze
       @text = Question.tidy(text).freeze
       errors = length_errors
       raise InputError, errors unless errors.empty?
 
       @kind = kind && Kind.fetch(kind).key
+      @frame = Frame.fetch(frame).key
       @elements = elements.freeze
+      @declined = declined.map { |one| one.map(&:freeze).freeze }.freeze
       freeze
     end
 
-    def element(letter) = elements.find { |element| element.letter == letter }
+    def element(key) = elements.find { |element| element.key == key }
 
     # The elements that become blocks.
     def searched = elements.select(&:searched?)
 
+    # The question in another frame. What an element holds stays with it; one that the new frame has no place for is
+    # kept behind the others while it holds something. Raises InputError for an unknown frame.
+    def framed(key)
+      slots = Frame.fetch(key).slots
+      moved = slots.map do |slot|
+        element(slot.key)&.then { |old| old.with(slot:, use: old.blank? ? slot.use : old.use) } || Element.blank(slot)
+      end
+      left = elements.reject { |old| old.blank? || slots.any? { |slot| slot.key == old.key } }
+      with(frame: key, elements: moved + left)
+    end
+
     # Marked phrases as [Element, Phrase], in the order of the sentence.
     def marks
-      elements.flat_map { |element| element.phrases.select(&:marked?).map { |phrase| [element, phrase] } }
+      elements.flat_map { |element| element.marked.map { |phrase| [element, phrase] } }
               .sort_by { |_, phrase| phrase.from }
     end
 
@@ -56,7 +72,7 @@ module Hobrin
     #
     # phrase_text :: the words; near :: the place to look from, as the same words may stand twice
     # Raises InputError when the words are not in the sentence.
-    def marked(letter, phrase_text, near: 0)
+    def marked(key, phrase_text, near: 0)
       wanted = Question.tidy(phrase_text).strip
       from = nearest(wanted, near)
       if from.nil? || wanted.empty?
@@ -64,17 +80,45 @@ module Hobrin
       end
 
       phrase = Phrase.new(text: wanted, from:)
-      cleared(phrase).with_phrases(letter) { |phrases| [*phrases, phrase] }
+      cleared(phrase).with_phrases(key) { |phrases| [*phrases, phrase] }
     end
 
-    def unmarked(letter, phrase_text)
-      with_phrases(letter) { |phrases| phrases.reject { |phrase| phrase.text == phrase_text } }
+    # use :: see Element. Raises InputError for an unknown one.
+    def with_use(key, use)
+      with(elements: elements.map { |element| element.key == key ? element.with(use:) : element })
+    end
+
+    # The question without one proposal, which is not made again.
+    def declining(key, words) = with(declined: declined | [[key, words]])
+
+    # from :: where the phrase begins, or its words for one that was typed
+    def unmarked(key, from)
+      with_phrases(key) { |phrases| phrases.reject { |phrase| (phrase.from || phrase.text) == from } }
+    end
+
+    # The question with one edge of a marked phrase a whole word further out or in. As it is when there is no such
+    # phrase, or no word to move over; a phrase keeps at least one word.
+    #
+    # from :: where the phrase begins; edge :: :start or :end; by :: 1 to the right, -1 to the left
+    def with_edge(key, from, edge, by)
+      phrase = element(key)&.marked&.find { |one| one.from == from } or return self
+      moved = Edges.new(text).call(phrase, edge, by) or return self
+
+      without = with_phrases(key) { |phrases| phrases - [phrase] }
+      without.cleared(moved).with_phrases(key) { |phrases| [*phrases, moved] }
     end
 
     # The question with an element's phrases replaced by what the block gives.
-    def with_phrases(letter)
+    def with_phrases(key)
       with(elements: elements.map do |element|
-        element.letter == letter ? element.with(phrases: yield(element.phrases)) : element
+        element.key == key ? element.with(phrases: yield(element.phrases)) : element
+      end)
+    end
+
+    # The question without the marks that a phrase overlaps.
+    def cleared(phrase)
+      with(elements: elements.map do |element|
+        element.with(phrases: element.phrases.reject { |other| other.overlaps?(phrase) })
       end)
     end
 
@@ -91,13 +135,6 @@ module Hobrin
     def too_long(field, most)
       size = public_send(field).size
       "This is #{size} characters long. Keep it to #{most}: one #{field == :text ? "question" : "paragraph"}."
-    end
-
-    # The question without the marks that a phrase overlaps.
-    def cleared(phrase)
-      with(elements: elements.map do |element|
-        element.with(phrases: element.phrases.reject { |other| other.overlaps?(phrase) })
-      end)
     end
 
     def nearest(wanted, near)

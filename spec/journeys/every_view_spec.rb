@@ -84,7 +84,7 @@ RSpec.describe "Every view", :sample, :browser do
     click_on "Start an inquiry"
     expect(page).to have_css(".tab-current", text: "Ask")
     places = { "P" => [question.rindex("délire"), "délire"], "I" => [question.index(endless), endless] }
-    places.each do |letter, (place, words)|
+    places.each do |key, (place, words)|
       # JavaScript counts in UTF-16 units; the place is worked out here from letters.
       from, size = [question[0...place], words].map { |part| part.encode("UTF-16LE").bytesize / 2 }
       page.execute_script(<<~JS)
@@ -92,8 +92,8 @@ RSpec.describe "Every view", :sample, :browser do
         box.focus();
         box.setSelectionRange(#{from}, #{from + size});
       JS
-      find("button[name=mark][value=#{letter}]").click
-      expect(page).to have_css("h1 .phrase-#{letter}")
+      find("button[name=mark][value=#{key}]").click
+      expect(page).to have_css("h1 .phrase-#{key}")
     end
     marked = context.inquiries.all.first.inquiry.question.element("P").phrases
     expect(marked.map(&:from)).to eq([question.rindex("délire")])

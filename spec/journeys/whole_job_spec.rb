@@ -17,11 +17,11 @@ RSpec.describe "The whole job", :sample, :browser do
     record.dig("custom", "headings").to_a.any? { |heading| labels.include?(heading["label"]) }
   end
 
-  def in_block(letter, &) = within(find("section.block", text: letter, match: :first), &)
+  def in_block(key, &) = within(find("section.block", text: key, match: :first), &)
 
-  def block(letter) = find("section[aria-labelledby='block-#{letter}']")
+  def block(key) = find("section[aria-labelledby='block-#{key}']")
 
-  def shown_in(letter) = block(letter).find("h2 .count").text[/\d[\d,[:space:]]*/].gsub(/\D/, "").to_i
+  def shown_in(key) = block(key).find("h2 .count").text[/\d[\d,[:space:]]*/].gsub(/\D/, "").to_i
 
   # Selects words in the question box as a person at the keyboard does.
   def select_words(words)
@@ -47,10 +47,10 @@ RSpec.describe "The whole job", :sample, :browser do
     click_on "Start an inquiry"
 
     # Ask: by the keyboard and by the mouse
-    { "P" => "intensive care", "I" => "earplugs" }.each do |letter, words|
+    { "P" => "intensive care", "I" => "earplugs" }.each do |key, words|
       select_words(words)
-      find_field("The question").send_keys([:alt, letter.downcase])
-      expect(page).to have_css("h1 .phrase-#{letter}", text: words)
+      find_field("The question").send_keys([:alt, key.downcase])
+      expect(page).to have_css("h1 .phrase-#{key}", text: words)
     end
     select_words("usual care")
     click_button "Comparison"

@@ -7,7 +7,7 @@ RSpec.describe "Steering", :sample do
 
   def inquiry = context.inquiries.find(1).inquiry
   def standing = Hobrin::Services::ReadInquiry.new(context).call(1)
-  def block_size(letter) = context.evaluator.count(inquiry.block(letter).tree)
+  def block_size(key) = context.evaluator.count(inquiry.block(key).tree)
 
   it "adds with each offer exactly as many papers as it said" do
     offers = Hobrin::Services::OfferTerms.new(context)
@@ -88,7 +88,7 @@ RSpec.describe "Steering", :sample do
     question = inquiry.question
     phrases = question.element("P").phrases.map { |phrase| [phrase.text, phrase.from] }
     expect(phrases).to eq([["adults in intensive care", 9], ["step-down unit", nil]])
-    expect(question.searched.map(&:letter)).to eq(%w[P I])
+    expect(question.searched.map(&:key)).to eq(%w[P I])
     expect(context.inquiries.trail(1).first.change)
       .to eq("Reworded the question; kind of question: Harm or cause; P: adults in intensive care or step-down unit; " \
              "O is kept for reading")

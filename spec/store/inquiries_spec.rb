@@ -6,7 +6,7 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
   it "gives back the very inquiry that was written, for any search" do
     strategies = RandomStrategies.new(26, context.library.thesaurus, SampleHome.records)
     40.times do
-      blocks = %w[I P].map { |letter| strategies.block(letter) }
+      blocks = %w[I P].map { |key| strategies.block(key) }
       inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits: strategies.limits,
                                                        aim: Hobrin::Narrowing::Aim.new(from: 1, to: 9))
       expect(Hobrin::Store::InquiryDocument.load(Hobrin::Store::InquiryDocument.dump(inquiry))).to eq(inquiry)
@@ -47,7 +47,7 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
     Hobrin::Services::ImportThesaurus.new(context).call(headings)
     standing = Hobrin::Services::ReadInquiry.new(context).call(1)
     expect(standing.final).to eq(before)
-    column = Hobrin::Services::ReadWord.new(context).call(standing.inquiry).find { |one| one.block.letter == "I" }
+    column = Hobrin::Services::ReadWord.new(context).call(standing.inquiry).find { |one| one.block.key == "I" }
     expect(column.narrower).to eq("Ear Protective Devices" => 0, "Eye Masks" => nil)
   end
 

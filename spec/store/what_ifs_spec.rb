@@ -7,7 +7,7 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   let(:filters) { Hobrin::Strategy::Filters.new("treatment/balanced" => words("random*"), "treatment/specific" => words("randomized controlled trial")) }
 
   def state
-    blocks = %w[P I O].map { |letter| strategies.block(letter) }
+    blocks = %w[P I O].map { |key| strategies.block(key) }
     limits = strategies.limits.reject { |limit| %i[place added].include?(limit.name) }
     Hobrin::Narrowing::State.new(blocks: blocks.first(2), waiting: blocks.last(1), limits:)
   end
@@ -43,11 +43,11 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
     leaves = [delirium, words("sleep*", fields: [:abstract]), words("confus*"), words("sedation"),
               Hobrin::Strategy::Heading.new(label: "Inpatients")]
     terms = leaves.map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:) }
-    block = Hobrin::Strategy::Block.new(letter: "O", terms:)
+    block = Hobrin::Strategy::Block.new(key: "O", terms:)
     place = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
     filter = Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")
-    before = Hobrin::Narrowing::State.new(blocks: [block, block.with(letter: "P")], limits: [place], filter:,
-                                          waiting: [block.with(letter: "I")])
+    before = Hobrin::Narrowing::State.new(blocks: [block, block.with(key: "P")], limits: [place], filter:,
+                                          waiting: [block.with(key: "I")])
     found = moves(before)
     expect(found.map(&:kind).uniq).to include(
       :aspects_off, :main_off, :main_on, :narrower_off, :narrower, :broader, :words, :title_only, :titles_only, :fields,
@@ -62,7 +62,7 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   end
 
   it "puts the changes that reach the aim first, and finds the same again when one is taken back" do
-    before = Hobrin::Narrowing::State.new(blocks: [Hobrin::Strategy::Block.new(letter: "P",
+    before = Hobrin::Narrowing::State.new(blocks: [Hobrin::Strategy::Block.new(key: "P",
                                                                                terms: [Hobrin::Strategy::Term.new(
                                                                                  id: 1, leaf: words("sleep*")
                                                                                )])])
@@ -77,7 +77,7 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   it "names the step that drops a paper, and every other that would" do
     12.times do
       limits = strategies.limits
-      blocks = %w[P O].map { |letter| strategies.block(letter) }
+      blocks = %w[P O].map { |key| strategies.block(key) }
       cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits:, evaluator:)
       records.each_index.to_a.sample(20, random: Random.new(3)).map(&:succ).each do |number|
         absence = Hobrin::Narrowing::Absence.of(cascade, number, evaluator)

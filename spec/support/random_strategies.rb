@@ -84,11 +84,11 @@ class RandomStrategies
     end
   end
 
-  def block(letter)
+  def block(key)
     terms = Array.new(@random.rand(1..6)) do |id|
       S::Term.new(id:, leaf: coin ? words : heading, crossed_out: (@random.rand < 0.2 ? "" : nil))
     end
-    S::Block.new(letter:, terms:)
+    S::Block.new(key:, terms:)
   end
 
   def limits

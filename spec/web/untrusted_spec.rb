@@ -2,7 +2,7 @@
 
 RSpec.describe "What is sent to the web application", :sample, :client do
   let(:markup) { %q(<script>alert("x")</script>'"><img src=x onerror=alert(1)>) }
-  let(:ask) { { situation: "", question: inquiry.question.text, version: saved.version } }
+  let(:ask) { { situation: "", question: inquiry.question.text, seen: saved.version } }
 
   before { visit_page "/inquiries/1/ask" }
 
@@ -17,7 +17,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
   end
 
   it "refuses every change without the page's token" do
-    changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete].map do |path|
+    changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo].map do |path|
       "/inquiries/1/#{path}"
     end
     changes << "/inquiries"
@@ -71,7 +71,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["/inquiries/1/weigh", { paper: "10.5555/hobrin.trial-2021", design: "cohort", events: "5", total: "4",
                                comparison_events: "1", comparison_total: "0" }] =>
         /more than the 4.*at least 1 person/m,
-      ["/inquiries/1/act", { version: saved.version, conclusion: "c" * 601, what: "Kept words" }] => /Kept words/
+      ["/inquiries/1/act", { seen: saved.version, conclusion: "c" * 601, what: "Kept words" }] => /Kept words/
     }
     before = inquiry
     refused.each do |(path, params), message|
@@ -89,8 +89,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
     send_form("/inquiries/1/terms/1", block: "P", do: "cross_out", reason: markup)
     send_form("/inquiries/1/decisions", paper: "10.5555/hobrin.trial-2021", verdict: "keep", note: markup)
     send_form("/inquiries/1/weigh", paper: "10.5555/hobrin.trial-2021", design: "cohort", outcome: markup,
-                                    finding: markup, version: saved.version)
-    send_form("/inquiries/1/act", conclusion: markup, what: markup, version: saved.version)
+                                    finding: markup, seen: saved.version)
+    send_form("/inquiries/1/act", conclusion: markup, what: markup, seen: saved.version)
     expect([inquiry.question.situation, inquiry.question.text, inquiry.plan.what]).to all(include("<script>"))
     expect(inquiry.question.kind).to eq("treatment")
     ["/", *%w[ask word narrow sift weigh act trail].map { |step| "/inquiries/1/#{step}" }].each do |path|
@@ -134,8 +134,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
 
   it "never overwrites what another window wrote, and keeps what this one typed" do
     stale = saved.version
-    send_form("/inquiries/1/act", version: stale, conclusion: "From the first window.", what: "")
-    send_form("/inquiries/1/act", version: stale, conclusion: "From the second window.", what: "")
+    send_form("/inquiries/1/act", seen: stale, conclusion: "From the first window.", what: "")
+    send_form("/inquiries/1/act", seen: stale, conclusion: "From the second window.", what: "")
     expect(last_response.status).to eq(409)
     expect(last_response.body).to include("changed in another window", "From the second window.")
     expect(inquiry.conclusion).to eq("From the first window.")

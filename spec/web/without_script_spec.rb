@@ -15,10 +15,10 @@ RSpec.describe "The application without scripts", :sample, :client do
   it "takes a question to a brief" do
     visit_page "/"
     submit "/inquiries", question: "Do earplugs help adults in intensive care to sleep?"
-    expect(text).to include("Mark who it is about")
+    expect(text).to include("mark the words yourself")
     question = "Do earplugs help adults in intensive care to sleep?"
-    submit "/inquiries/2/ask", question:, version: 1, mark: "I", mark_text: "earplugs", mark_from: 3
-    submit "/inquiries/2/ask", question:, version: 2, typed_P: "intensive care", kind: "treatment", next: "word"
+    submit "/inquiries/2/ask", question:, seen: 1, mark: "I", mark_text: "earplugs", mark_from: 3
+    submit "/inquiries/2/ask", question:, seen: 2, typed_P: "intensive care", kind: "treatment", next: "word"
     expect(last_request.path).to eq("/inquiries/2/word")
     submit "/inquiries/2/terms", block: "I", typed: "earplug*"
     submit "/inquiries/2/terms", block: "P", heading: "Intensive Care Units"
@@ -33,11 +33,11 @@ RSpec.describe "The application without scripts", :sample, :client do
     paper = last_response.body[/name="paper" value="([^"]+)"/, 1]
     submit "/inquiries/2/decisions", paper:, verdict: "keep", note: "Good"
     submit "/inquiries/2/weigh",
-           paper:, design: "systematic_review", version: context.inquiries.find(2).version, "answers[search]": "yes",
+           paper:, design: "systematic_review", seen: context.inquiries.find(2).version, "answers[search]": "yes",
            events: "1 12", total: "571", comparison_events: "163", comparison_total: "577"
     expect(text).to include("Level 1", "0.69", "−13.5 to −3.7")
     version = context.inquiries.find(2).version
-    submit "/inquiries/2/act", version:, conclusion: "Offer them.", what: "Offer earplugs"
+    submit "/inquiries/2/act", seen: version, conclusion: "Offer them.", what: "Offer earplugs"
     expect(text).to include("1 in the evidence set", "112/571", "hobrin.text = &quot;earplug*&quot;")
     visit_page "/inquiries/2/evidence.ris"
     expect(last_response.headers["content-disposition"]).to include("hobrin-2-evidence.ris")

@@ -14,12 +14,13 @@ module Hobrin
         def previews = @previews ||= Services::ReadNarrow.new(@context).call(standing)
 
         def label(step)
-          return question.element(step.source.letter).name.then { |name| name[0].upcase + name[1..] } if step.block?
+          return question.element(step.source.key).name.then { |name| name[0].upcase + name[1..] } if step.block?
 
           Narrowing::Wording.of(step.source.leaf)
         end
 
-        def colour(step) = step.block? ? "ink-#{step.source.letter}" : "ink-limit"
+        def letter(step) = question.element(step.source.key).letter
+        def colour(step) = step.block? ? "ink-#{tone(step.source.key)}" : "ink-limit"
 
         # As `label`, with a long list of values cut after the second.
         def short_label(step)

@@ -5,6 +5,8 @@ module Hobrin
     module Pages
       # What every step's page has: the inquiry as it stands, what was typed, and what was wrong with it.
       class Step
+        include Words
+
         # A step in the row of steps: note is a count beside its name, or nil.
         Tab = Struct.new(:key, :name, :note, :state, keyword_init: true)
 
@@ -29,6 +31,13 @@ module Hobrin
 
         # What a screen reader is told after a change.
         def said = errors.empty? ? "#{standing.final} papers" : errors.values.join(" ")
+
+        # The change that can be undone or done again, as the words of its trail line; nil for none.
+        def undo = standing.undo
+        def redo = standing.redo
+
+        # What was done, and what another window changed meanwhile, in words; "" for nothing to say.
+        attr_accessor :notice
 
         def kind = question.kind && Question::Kind.fetch(question.kind)
 

@@ -13,15 +13,15 @@ module Hobrin
 
         def columns = @columns ||= Services::ReadWord.new(@context).call(inquiry)
 
-        # The letter of the block that the last change was about.
+        # The key of the block that the last change was about.
         def active = fields.some_text(:block)
 
-        def error_for(letter) = active == letter ? errors[:typed] : nil
+        def error_for(key) = active == key ? errors[:typed] : nil
 
-        def typed_in(letter) = error_for(letter) ? fields.text(:typed) : ""
+        def typed_in(key) = error_for(key) ? fields.text(:typed) : ""
 
         # Whether a term stays open: a change of it was just refused.
-        def open?(letter, term) = errors.any? && active == letter && fields.number(:term) == term.id
+        def open?(key, term) = errors.any? && active == key && fields.number(:term) == term.id
 
         # What a term's row says under its name.
         def note(term, column)

@@ -11,8 +11,8 @@ module Hobrin
           app.post("/inquiries/:id/act") do
             change(:act) do
               plan = Brief::ChangePlan.new(**Brief::ChangePlan::PROMPTS.keys.to_h { |name| [name, fields.text(name)] })
-              service = Services::WriteBrief.new(context)
-              service.call(inquiry_id, conclusion: fields.text(:conclusion), plan:, version: fields.number(:version))
+              service = Services::WriteBrief.new(context, seen:)
+              service.call(inquiry_id, conclusion: fields.text(:conclusion), plan:)
               { next: fields.one_of(:next, Inquiry::STEPS) }
             end
           end

@@ -9,17 +9,17 @@ module Hobrin
           app.get("/inquiries/:id/narrow") { show :narrow }
 
           app.post("/inquiries/:id/limits") do
-            change(:narrow) { Services::ChangeLimits.new(context).put(inquiry_id, Narrow.leaf(fields)) }
+            change(:narrow) { Services::ChangeLimits.new(context, seen:).put(inquiry_id, Narrow.leaf(fields)) }
           end
 
           app.post("/inquiries/:id/limits/:name") do
-            change(:narrow) { Narrow.change(Services::ChangeLimits.new(context), inquiry_id, fields) }
+            change(:narrow) { Narrow.change(Services::ChangeLimits.new(context, seen:), inquiry_id, fields) }
           end
 
           app.post("/inquiries/:id/aim") do
             change(:narrow) do
               aim = Narrowing::Aim.new(from: fields.number(:aim_from), to: fields.number(:aim_to))
-              Services::ChangeLimits.new(context).aim(inquiry_id, aim)
+              Services::ChangeLimits.new(context, seen:).aim(inquiry_id, aim)
             end
           end
         end

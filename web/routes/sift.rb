@@ -11,7 +11,7 @@ module Hobrin
           app.post("/inquiries/:id/decisions") do
             change(:sift) do
               paper = fields.text(:paper)
-              decided = Sift.decide(Services::DecidePaper.new(context), inquiry_id, paper, fields)
+              decided = Sift.decide(Services::DecidePaper.new(context, seen:), inquiry_id, paper, fields)
               paper = Services::ReadSift.new(context).following(inquiry_id, paper) if decided
               { paper: }
             end

@@ -14,7 +14,7 @@ module Hobrin
           app.post("/inquiries/:id/weigh") do
             change(:weigh) do
               paper = Weigh.paper(fields)
-              Services::WeighPaper.new(context).call(inquiry_id, paper, version: fields.number(:version))
+              Services::WeighPaper.new(context, seen:).call(inquiry_id, paper)
               after = fields.one_of(:next, Inquiry::STEPS)
               next { next: after } if after && after != :weigh
 

@@ -10,7 +10,7 @@ module Hobrin
 
           app.get("/inquiries/:id/offers") do
             inquiry = Services::ReadInquiry.new(context).call(inquiry_id).inquiry
-            block = inquiry.block(fields.one_of(:block, Question::Frame.letters) || halt(404))
+            block = inquiry.block(fields.one_of(:block, Question::Frame::KEYS) || halt(404))
             offers, reading = Services::OfferTerms.new(context).call(fields.text(:typed), block)
             erb :offers, layout: false, locals: { offers:, reading:, block: }
           end
@@ -23,10 +23,10 @@ module Hobrin
         end
 
         def self.add(service, id, fields)
-          letter = fields.text(:block)
-          if fields.some_text(:heading) then service.heading(id, letter, fields.text(:heading))
-          elsif fields.some_text(:words) then service.words(id, letter, fields.text(:words))
-          else service.call(id, letter, fields.text(:typed))
+          key = fields.text(:block)
+          if fields.some_text(:heading) then service.heading(id, key, fields.text(:heading))
+          elsif fields.some_text(:words) then service.words(id, key, fields.text(:words))
+          else service.call(id, key, fields.text(:typed))
           end
         end
 

@@ -27,6 +27,8 @@ Sequel.migration do
       Integer :count_after, null: false
       String :library_version, null: false
       String :note, text: true, null: false, default: ""
+      # For going back and forth: the number of the line whose state this one brings back.
+      Integer :brings_back
       # The inquiry as it was after the change: enough to look at it, restore it and run it again.
       String :state, text: true, null: false
       unique %i[inquiry_id number]

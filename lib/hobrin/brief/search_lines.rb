@@ -34,7 +34,7 @@ module Hobrin
       def block_lines(block)
         first = @lines.size + 1
         block.in_use.each { |term| add(:term, term.label, Strategy::Cql.write(term.leaf), @evaluator.count(term.leaf)) }
-        name = "#{block.letter}: #{@question.element(block.letter).name}"
+        name = "#{block.key}: #{@question.element(block.key).name}"
         add(:block, name, first == @lines.size ? "line #{first}" : "any of #{first} to #{@lines.size}",
             @evaluator.count(block.tree))
       end

@@ -26,7 +26,7 @@ module Hobrin
 
       def limit(name) = limits.find { |limit| limit.name == name && limit.on }
 
-      def with_block(changed) = with(blocks: blocks.map { |block| block.letter == changed.letter ? changed : block })
+      def with_block(changed) = with(blocks: blocks.map { |block| block.key == changed.key ? changed : block })
 
       # The state with a term's leaf replaced.
       def with_leaf(block, term, leaf) = with_block(block.replace(term.id) { term.with(leaf:) })

@@ -4,26 +4,28 @@ module Hobrin
   class Question
     # One element of the frame as this question fills it.
     #
-    # use :: :searched (it becomes a block), :limit (a limit says it better: age, sex) or
-    #        :reading (kept for reading the papers; they seldom say it)
+    # slot :: the place of the frame that it fills; after a change of frame perhaps one of the former frame
+    # use  :: :searched (it becomes a block), :limit (a limit says it better: age, sex) or
+    #         :reading (kept for reading the papers; they seldom say it)
     class Element < Value
-      attributes :letter, :phrases, :use
+      attributes :slot, :phrases, :use
 
       USES = { searched: "searched", limit: "left to a limit", reading: "kept for reading" }.freeze
 
-      def self.blank(slot) = new(letter: slot.letter, phrases: [], use: slot.use)
+      def self.blank(slot) = new(slot:, phrases: [], use: slot.use)
 
       # Raises InputError for an unknown use.
-      def initialize(letter:, phrases:, use:)
-        raise InputError, { "use_#{letter}": "Choose how this element is used." } unless USES.key?(use)
+      def initialize(slot:, phrases:, use:)
+        raise InputError, { "use_#{slot.key}": "Choose how this element is used." } unless USES.key?(use)
 
-        @letter = letter.dup.freeze
+        @slot = slot
         @phrases = phrases.sort_by { |phrase| phrase.from || Float::INFINITY }.freeze
         @use = use
         freeze
       end
 
-      def slot = Frame.slot(letter)
+      def key = slot.key
+      def letter = slot.letter
       def searched? = use == :searched && !blank?
       def blank? = phrases.empty?
 
@@ -31,6 +33,7 @@ module Hobrin
       def name = phrases.map(&:text).join(" or ")
 
       def typed = phrases.reject(&:marked?)
+      def marked = phrases.select(&:marked?)
     end
   end
 end

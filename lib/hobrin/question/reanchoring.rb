@@ -4,7 +4,8 @@ module Hobrin
   class Question
     # Keeps marks right when the sentence is edited. What stands before and after the edit is known by
     # comparing both ends of the old and the new text; a phrase there moves along. A phrase that the edit
-    # touched is looked for nearby, and is gone when its words are.
+    # touched is looked for nearby. One that was edited within keeps its ends and has the new words; any other
+    # is gone when its words are.
     class Reanchoring
       def initialize(old, new)
         @old = old
@@ -20,13 +21,21 @@ module Hobrin
         return phrase.with(from: phrase.from + @shift) if phrase.from >= @old.size - @same_after
 
         from = nearby(phrase)
-        from && phrase.with(from:)
+        from ? phrase.with(from:) : edited_within(phrase)
       end
 
       private
 
       def same_length(one, two)
         one.each_char.zip(two.each_char).take_while { |left, right| left == right }.size
+      end
+
+      # Both ends of the phrase stand outside the edit.
+      def edited_within(phrase)
+        return unless phrase.from < @same_before && phrase.to > @old.size - @same_after
+
+        words = @new[phrase.from...(phrase.to + @shift)]
+        words.strip.empty? || words != words.strip ? nil : Phrase.new(text: words, from: phrase.from)
       end
 
       # The edit lies between the unchanged ends: the words can only stand where both old and new

@@ -6,16 +6,16 @@ module Hobrin
     #
     #   MatchedPlaces.new("P" => [Words.read("earplug*")]).call("Earplugs help", :title) # => [[0, 8, "P"]]
     class MatchedPlaces
-      # words_by_letter :: Hash of an element's letter to its Words and Nears
-      def initialize(words_by_letter)
-        @words = words_by_letter.flat_map { |letter, words| words.map { |leaf| [letter, leaf] } }
+      # words_by_key :: Hash of an element's key to its Words and Nears
+      def initialize(words_by_key)
+        @words = words_by_key.flat_map { |key, words| words.map { |leaf| [key, leaf] } }
       end
 
       # text :: a record's text; field :: :title, :abstract or :keywords.
-      # Gives [first character, one past the last, letter], in order and without overlaps.
+      # Gives [first character, one past the last, key], in order and without overlaps.
       def call(text, field)
-        found = @words.flat_map do |letter, leaf|
-          leaf.fields.include?(field) ? TextPlaces.of(leaf, text).map { |from, to| [from, to, letter] } : []
+        found = @words.flat_map do |key, leaf|
+          leaf.fields.include?(field) ? TextPlaces.of(leaf, text).map { |from, to| [from, to, key] } : []
         end
         without_overlaps(found.sort_by { |from, to, _| [from, -to] })
       end

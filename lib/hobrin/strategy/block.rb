@@ -4,18 +4,18 @@ module Hobrin
   module Strategy
     # The names of one element, joined by OR.
     #
-    # letter :: the element's letter; terms :: Array of Term, in the person's order
+    # key :: the element's key; terms :: Array of Term, in the person's order
     class Block < Value
-      attributes :letter, :terms
+      attributes :key, :terms
 
       MOST_TERMS = 200
       private_constant :MOST_TERMS
 
       # Raises InputError (:typed) past two hundred terms.
-      def initialize(letter:, terms: [])
+      def initialize(key:, terms: [])
         raise InputError, { typed: "A block holds #{MOST_TERMS} terms at most." } if terms.size > MOST_TERMS
 
-        @letter = letter.dup.freeze
+        @key = key.dup.freeze
         @terms = terms.dup.freeze
         freeze
       end

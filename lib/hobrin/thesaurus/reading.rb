@@ -15,7 +15,7 @@ module Hobrin
       QUOTED = /["“”]/
       # Words that carry nothing by themselves; between other words they stay, at the ends they go.
       EMPTY = %w[a an and at by for from in of on or the to with].freeze
-      private_constant :QUOTED, :EMPTY
+      private_constant :QUOTED
 
       def initialize(thesaurus)
         @thesaurus = thesaurus
@@ -28,6 +28,19 @@ module Hobrin
         return [words(plain)] if typed.match?(QUOTED) || typed.include?("*")
 
         parts(typed)
+      end
+
+      # Where names that the thesaurus knows stand in a text: an Array of [first character, one past the last], the
+      # longest name from the left each time.
+      def located(text)
+        left = Text::Tokens.located(text)
+        found = []
+        until left.empty?
+          taken = longest_name(left)
+          run = left.shift(taken || 1)
+          found << [run.first[1], run.last[2]] if taken
+        end
+        found
       end
 
       private

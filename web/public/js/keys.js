@@ -23,13 +23,25 @@
     if (event.key === "Escape") { stops[0].value = ""; entry.querySelector(".offers").replaceChildren(); stops[0].focus(); }
   };
 
-  document.addEventListener("keydown", (event) => { atDesk(event); inEntry(event); });
+  // One change back, or forth again, unless something is being typed: there the keys mean the typing.
+  const backOrForth = (event) => {
+    if (!(event.ctrlKey || event.metaKey) || event.altKey || typing(event.target)) return;
+    const key = event.key.toLowerCase();
+    const way = key === "z" ? (event.shiftKey ? "redo" : "undo") : key === "y" ? "redo" : null;
+    const button = way && document.querySelector(`[data-way="${way}"]:not(:disabled)`);
+    if (!button) return;
+    event.preventDefault();
+    button.click();
+  };
+
+  document.addEventListener("keydown", (event) => { atDesk(event); inEntry(event); backOrForth(event); });
 
   // A page that was renewed in part gives the focus back to the control that was used, or to the work.
   let used = null;
   document.addEventListener("htmx:beforeSwap", () => {
     const at = document.activeElement;
     if (!at || at.id) { used = null; return; }
+    if (at.dataset.edge) { used = `[data-edge="${at.dataset.edge}"]`; return; }
     const name = at.name ? `[name="${CSS.escape(at.name)}"]` : "";
     const value = at.value ? `[value="${CSS.escape(at.value)}"]` : "";
     used = at.form && `form[action="${CSS.escape(at.form.getAttribute("action"))}"] ${at.localName}${name}${value}`;

@@ -12,10 +12,10 @@ module Hobrin
         # Gives an Array of Move.
         def call
           out = @state.blocks.map do |block|
-            [:widen, :block_off, "without #{block.letter}", @state.blocks - [block], [*@state.waiting, block]]
+            [:widen, :block_off, "without #{block.key}", @state.blocks - [block], [*@state.waiting, block]]
           end
           into = @state.waiting.map do |block|
-            [:narrow, :block_on, "with #{block.letter} as well", [*@state.blocks, block], @state.waiting - [block]]
+            [:narrow, :block_on, "with #{block.key} as well", [*@state.blocks, block], @state.waiting - [block]]
           end
           (out + into).map do |direction, kind, wording, blocks, waiting|
             Move.new(direction:, kind:, wording:, state: @state.with(blocks:, waiting:))

@@ -41,7 +41,7 @@ module Hobrin
         # All words of the block at once: one word in the title means little where five others look everywhere.
         def all(block)
           terms = block.terms.map { |term| in_titles?(term) ? looking(term, [:title]) : term }
-          move(:narrow, :titles_only, "all words of #{block.letter} in titles only", block.with(terms:))
+          move(:narrow, :titles_only, "all words of #{block.key} in titles only", block.with(terms:))
         end
 
         def in_titles?(term) = term.in_use? && term.leaf.is_a?(Strategy::Words) && term.leaf.fields.include?(:title)

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Question
+    # The rules of practice for what an element is used for, each said where it acts. Common practice, no source.
+    class Practice
+      # text :: the rule in a sentence or two; use :: the use that it would have, nil when it asks for none
+      Advice = Struct.new(:text, :use, keyword_init: true)
+
+      USUAL = /\A(?:the\s)?(?:usual|standard|routine|normal|current|conventional)\s(?:care|practice|treatment|rounds?|nursing|nursing care|ward care|mattress|advice)\z|\A(?:nothing|none|placebo|sham|no\s.+|without\s.+|not\s.+)\z/i
+      EITHER = /\s(?:and|or|plus|with or without)\s/i
+      AGE_OR_SEX = /\A(?:older|elderly|young|aged|adult|adults|children|infants|babies|newborns|women|men|people|patients|girls|boys|female|male|adolescents|teenagers|over|under|and|\d+|years|old)(?:\s(?:older|elderly|young|aged|adults?|children|women|men|people|patients|over|under|and|\d+|years|old))*\z/i
+      private_constant :USUAL, :EITHER, :AGE_OR_SEX
+
+      # question :: Question; thesaurus :: Thesaurus
+      def initialize(question, thesaurus)
+        @question = question
+        @thesaurus = thesaurus
+      end
+
+      # element :: an Element. Gives an Advice, nil when there is nothing to say but its prompt.
+      def call(element)
+        return if element.blank?
+
+        case element.key
+        when "C" then comparison(element)
+        when "I" then intervention(element)
+        when "P" then people(element)
+        when "O" then outcome(element)
+        when "T" then advice("Abstracts seldom give the time: it is kept for reading.", :reading)
+        end
+      end
+
+      private
+
+      def comparison(element)
+        if element.phrases.all? { |phrase| usual?(phrase.text) }
+          return advice("Papers seldom name what is done already, or nothing: searching it would lose them. " \
+                        "It is kept for reading.", :reading)
+        end
+
+        advice("A treatment of its own. Searched, it leaves the papers that set the two against each other; " \
+               "kept for reading, all papers on the first one.", element.use == :reading ? :searched : nil)
+      end
+
+      def usual?(text) = USUAL.match?(text.strip)
+
+      def intervention(element)
+        return unless element.name.match?(EITHER) && !@thesaurus.named(element.name)
+
+        advice("Two in one: names of either one in this block find papers on any of them. To find what only one does, " \
+               "search them one at a time.", nil)
+      end
+
+      def people(element)
+        if element.phrases.all? { |phrase| AGE_OR_SEX.match?(phrase.text.strip) }
+          return advice("Age and sex are better said by a limit: few papers name them, indexing does.", :limit)
+        end
+
+        advice("The problem and the intervention carry the search.", nil)
+      end
+
+      def outcome(element)
+        advice("Searched after the problem and the intervention: it thins out what they leave, and loses papers whose " \
+               "abstract does not name it.", nil) unless element.use == :reading
+      end
+
+      def advice(text, use) = Advice.new(text:, use:)
+    end
+  end
+end

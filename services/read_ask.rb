@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # What the Ask step shows beyond the question: what Hobrin proposes, and what it has to say about what is there.
+    class ReadAsk
+      # proposals :: Array of Question::Proposals::Proposal still open; guess :: Question::KindCues::Guess or nil
+      # advice    :: Hash of element key to Question::Practice::Advice; no_use :: Hash of element key to Array of Remark
+      # gaps      :: Array of Question::Gaps::Gap; stated :: Array of Narrowing::StatedLimits::Stated not put on yet
+      Reading = Struct.new(:proposals, :guess, :advice, :no_use, :gaps, :stated, keyword_init: true)
+
+      def initialize(context)
+        @context = context
+      end
+
+      # inquiry :: Inquiry. Gives a Reading.
+      def call(inquiry)
+        question = inquiry.question
+        practice = Question::Practice.new(question, thesaurus)
+        Reading.new(proposals: Question::Proposals.new(thesaurus).open(question), guess: Question::KindCues.call(question.text),
+                    advice: by_element(question) { |element| practice.call(element) },
+                    no_use: by_element(question) { |element| no_use(element) },
+                    gaps: Question::Gaps.call(question), stated: stated(inquiry))
+      end
+
+      private
+
+      def thesaurus = @context.library.thesaurus
+
+      def by_element(question) = question.elements.to_h { |element| [element.key, yield(element)] }.compact
+
+      def no_use(element)
+        return unless element.searched?
+
+        element.phrases.flat_map { |phrase| Question::NoUse.call(phrase.text, thesaurus) }
+      end
+
+      def stated(inquiry)
+        Narrowing::StatedLimits.new(@context.today).call(inquiry.question.text)
+                               .reject { |stated| inquiry.limits.any? { |limit| limit.name == stated.leaf.name } }
+      end
+    end
+  end
+end
