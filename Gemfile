@@ -3,6 +3,7 @@
 source "https://rubygems.org"
 
 gem "bibtex-ruby", "~> 6.2"
+gem "dry-inflector", "~> 1.2"
 gem "erubi", "~> 1.13"
 gem "iso-639", "~> 0.3"
 gem "puma", "~> 8.0"

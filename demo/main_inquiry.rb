@@ -25,14 +25,15 @@ module Hobrin
         @context = context
       end
 
-      # Gives the inquiry's id.
-      def call
-        @id = Services::StartInquiry.new(@context).call(TEXT, situation: SITUATION, sample: true)
+      # Begins it. Gives its id.
+      def start = @id = Services::StartInquiry.new(@context).call(TEXT, situation: SITUATION, sample: true)
+
+      # Works it through to the brief.
+      def work
         ask
         word
         narrow
         MainDecisions.new(@context, @id).call
-        @id
       end
 
       private
@@ -53,7 +54,7 @@ module Hobrin
         end
         service.words(@id, "P", "ward*")
         wild = @context.inquiries.find(@id).inquiry.block("P").terms.last
-        Services::ChangeTerm.new(@context).cross_out(@id, "P", wild.id, "pulls in everything")
+        Services::ChangeTerm.new(@context).cross_out(@id, wild.id, "pulls in everything")
       end
 
       def narrow

@@ -2,7 +2,7 @@
 
 module Hobrin
   module Demo
-    # The sample data, loaded into a home that has none yet: thesaurus, library, and the main inquiry.
+    # The sample data, loaded into a home that has none yet: thesaurus, library, and the inquiries.
     class Sample
       def initialize(context)
         @context = context
@@ -14,7 +14,17 @@ module Hobrin
       def load
         return unless @context.library.empty?
 
-        Services::LoadSample.new(@context).call(headings: SampleThesaurus.headings, records: SampleLibrary.new.each) { MainInquiry.new(@context).call }
+        Services::LoadSample.new(@context).call(headings: SampleThesaurus.headings, records: SampleLibrary.new.each) { inquiries }
+      end
+
+      private
+
+      # The main one is the first, and the last one touched.
+      def inquiries
+        main = MainInquiry.new(@context)
+        main.start
+        OtherInquiries.new(@context).call
+        main.work
       end
     end
   end

@@ -2,60 +2,86 @@
 
 module Hobrin
   module Services
-    # Adds what a person typed, or one heading they picked, to a block.
+    # Adds terms to a block: what a person typed, picked or pasted.
     class AddTerms
-      def initialize(context)
+      # seen :: see ChangeInquiry
+      def initialize(context, seen: nil)
         @context = context
+        @change = ChangeInquiry.new(context, seen:)
       end
 
       # typed :: free typing, read by the thesaurus. Raises InputError (:typed).
       def call(id, key, typed)
-        parts = Thesaurus::Reading.new(@context.library.thesaurus).call(typed)
+        parts = Thesaurus::Reading.new(thesaurus).call(typed)
         raise InputError, { typed: "Write a name for this: a word, a phrase, or several." } if parts.empty?
 
-        add(id, key, parts.map { |part| leaf(part) })
+        add(id, key, parts.map { |part| part.kind == :heading ? heading_leaf(part.label) : words_leaf(part.text) })
       end
 
-      def words(id, key, typed) = add(id, key, [words_leaf(typed)])
+      # parts :: Array of [:heading or :words, text]: a reading as the person left it
+      def parts(id, key, parts)
+        add(id, key, parts.map { |kind, text| kind == :heading ? heading_leaf(text) : words_leaf(text) })
+      end
 
-      # Raises InputError when the label is no heading.
-      def heading(id, key, label) = add(id, key, [heading_leaf(label)])
+      def words(id, key, *typed) = add(id, key, typed.map { |text| words_leaf(text) })
+
+      # Raises InputError when a label is no heading.
+      def heading(id, key, *labels) = add(id, key, labels.map { |label| heading_leaf(label) })
+
+      # A heading searched in a way of its own. narrower, main, aspects :: as in Strategy::Heading
+      def heading_as(id, key, label, narrower:, main:, aspects:)
+        allowed = heading_leaf(label).then { |leaf| thesaurus.heading(leaf.label).aspects }
+        add(id, key, [Strategy::Heading.new(label:, narrower: narrower && thesaurus.narrower?(label), main:, aspects: aspects & allowed)])
+      end
+
+      def author(id, key, name) = add(id, key, [said(:typed) { Strategy::Author.read(name) }])
+
+      def journal(id, key, name) = add(id, key, [Strategy::Journal.new(name: said(:typed) { @context.vocabulary.journal(name) })])
+
+      # text :: see Strategy::PastedList. Gives the entries that could not be read, as [entry, why]; the others are added.
+      # Raises InputError (:list) when none can.
+      def list(id, key, text)
+        list = Strategy::PastedList.read(text, thesaurus:, vocabulary: @context.vocabulary)
+        raise InputError, { list: list.refused.map { |entry, why| "“#{entry}”: #{why}" }.join(" ") } if list.leaves.empty?
+
+        add(id, key, list.leaves, :list)
+        list.refused
+      end
 
       private
 
-      def leaf(part) = part.kind == :heading ? heading_leaf(part.label) : words_leaf(part.text)
+      def thesaurus = @context.library.thesaurus
 
-      def words_leaf(text)
-        Strategy::Words.read(text)
+      def words_leaf(text) = said(:typed) { Strategy::Words.read(text) }
+
+      # Says at the entry line what a leaf says of itself.
+      def said(field)
+        yield
       rescue InputError => e
-        raise InputError, { typed: e.message }
+        raise InputError, { field => e.message }
       end
 
       def heading_leaf(label)
-        heading = @context.library.thesaurus.heading(label)
+        heading = thesaurus.heading(label)
         raise InputError, { typed: "“#{label}” is not a heading of this thesaurus." } unless heading
 
-        Strategy::Heading.new(label: heading.label, narrower: @context.library.thesaurus.narrower?(heading.label))
+        Strategy::Heading.new(label: heading.label, narrower: thesaurus.narrower?(heading.label))
       end
 
-      def add(id, key, leaves)
-        ChangeInquiry.new(@context).call(id, step: :word) do |inquiry|
-          searched!(inquiry, key)
+      def add(id, key, leaves, field = :typed)
+        raise InputError, { field => "Choose at least one." } if leaves.empty?
+
+        @change.call(id, step: :word) do |inquiry|
+          element = inquiry.question.element(key)
+          raise InputError, { field => "This element is not searched. Change that on Ask." } unless element&.searched?
+
           fresh = leaves.uniq.reject { |leaf| inquiry.block(key).holds?(leaf) }
-          raise InputError, { typed: "“#{leaves.map(&:label).join(", ")}” is in this block already." } if fresh.empty?
+          raise InputError, { field => "“#{leaves.map(&:label).join(", ")}” is in this block already." } if fresh.empty?
 
           [fresh.reduce(inquiry) { |grown, leaf| grown.with_leaf(key, leaf) },
-           "Added #{fresh.map { |leaf| describe(leaf) }.join(", ")} to #{key}"]
+           "Added #{fresh.map { |leaf| Strategy::Wording.of(leaf) }.join(", ")} to #{element.letter}"]
         end
       end
-
-      def searched!(inquiry, key)
-        return if inquiry.question.element(key)&.searched?
-
-        raise InputError, { typed: "This element is not searched. Change that on Ask." }
-      end
-
-      def describe(leaf) = leaf.is_a?(Strategy::Heading) ? "heading #{leaf.label}" : "words #{leaf.text}"
     end
   end
 end

@@ -4,29 +4,33 @@ module Hobrin
   module Services
     # What could be added to a block while a person types, and what each would add.
     class OfferTerms
-      # leaf :: Strategy::Heading or Strategy::Words; via :: the also-called name that led to it, or nil
+      # leaf :: one of Strategy::Term::LEAVES; via :: the also-called name that led to it, or nil
       # adds :: papers that the block does not have yet; held :: whether the term is in the block already
       Offer = Struct.new(:leaf, :via, :adds, :held, keyword_init: true) do
         def heading? = leaf.is_a?(Strategy::Heading)
       end
 
       MOST = 6
-      private_constant :MOST
+      MOST_JOURNALS = 2
+      SHORTEST_NAME = 3
+      private_constant :MOST, :MOST_JOURNALS, :SHORTEST_NAME
 
       def initialize(context)
         @thesaurus = context.library.thesaurus
         @evaluator = context.evaluator
       end
 
-      # typed :: String; block :: Strategy::Block.
+      # typed :: String; block :: Strategy::Block; way :: how headings are looked up, see Thesaurus::LookUp
       # Gives [Array of Offer with the most fitting first, Array of Reading::Part: what Enter would add].
-      def call(typed, block)
+      def call(typed, block, way: :ranked)
         return [[], []] if typed.size > Strategy::Words::LONGEST
 
-        headings = @thesaurus.look_up(typed.delete("*\"“”"), limit: MOST).map do |match|
+        plain = typed.delete("*\"“”")
+        headings = @thesaurus.look_up(plain, limit: MOST, way:).map do |match|
           offer(heading(match.heading.label), block, via: (match.name if match.also_called?))
         end
-        [[*headings, *words(typed, block)], Thesaurus::Reading.new(@thesaurus).call(typed)]
+        named = way == :ranked ? [*authors(plain, block), *journals(plain, block)] : []
+        [[*headings, *words(typed, block), *named], Thesaurus::Reading.new(@thesaurus).call(typed)]
       end
 
       # A part of a reading as an Offer; nil when its words cannot be searched.
@@ -45,6 +49,24 @@ module Hobrin
         [offer(Strategy::Words.read(typed), block)]
       rescue InputError
         []
+      end
+
+      # Only those whom the library knows.
+      def authors(typed, block)
+        return [] if typed.strip.size < SHORTEST_NAME || typed.split.size > SHORTEST_NAME
+
+        leaf = Strategy::Author.read(typed)
+        @evaluator.call(leaf).empty? ? [] : [offer(leaf, block)]
+      rescue InputError
+        []
+      end
+
+      def journals(typed, block)
+        line = Text::Tokens.line(typed)
+        return [] if line.size < SHORTEST_NAME
+
+        names = @evaluator.index.values(:journal).select { |name| Text::Tokens.line(name).include?(line) }
+        names.first(MOST_JOURNALS).map { |name| offer(Strategy::Journal.new(name:), block) }
       end
 
       def offer(leaf, block, via: nil)

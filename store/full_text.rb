@@ -48,6 +48,9 @@ module Hobrin
         words.select_map(%i[term doc]).select { |word, _| mask.match?(word) }.sort_by { |word, count| [-count, word] }
       end
 
+      # Whether any record has this folded word.
+      def occurs?(word) = !@db[:text_words].where(term: word).empty?
+
       private
 
       # A phrase in FTS5's syntax for each way in which its masks can be spelled. A * at the very end is its own.

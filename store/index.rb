@@ -22,6 +22,7 @@ module Hobrin
       def words(leaf) = @texts.words(leaf)
       def near(leaf) = @texts.near(leaf)
       def spellings(mask) = @texts.spellings(mask)
+      def occurs?(word) = @texts.occurs?(word)
 
       # leaf :: Strategy::Author. Ranges of text stand in for beginnings, so that the index is used.
       def author(leaf)

@@ -17,7 +17,7 @@ module Hobrin
       def inspect = "#<#{self.class}>"
 
       # Every inquiry, last touched first.
-      def all = @db[:inquiries].reverse(:touched_at, :id).map { |row| saved(row) }
+      def all = @db[:inquiries].order(Sequel.desc(:touched_at), :id).map { |row| saved(row) }
 
       # Raises GoneError for an id that is not there.
       def find(id)

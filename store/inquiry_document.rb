@@ -46,7 +46,7 @@ module Hobrin
 
         def block(data)
           terms = data[:terms].map { |term| Strategy::Term.new(**term, leaf: leaf(term[:leaf])) }
-          Strategy::Block.new(key: data[:key], terms:)
+          Strategy::Block.new(key: data[:key], terms:, joins: data[:joins].to_sym)
         end
 
         def placed(data) = Narrowing::PlacedLimit.new(leaf: leaf(data[:leaf]), on: data[:on])

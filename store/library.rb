@@ -55,6 +55,12 @@ module Hobrin
       # The records of a RecordSet, newest first, at most `limit`.
       def newest(set, limit:) = records(newest_rows(set, limit))
 
+      # The newest records of a RecordSet as a RecordSet.
+      def newest_set(set, limit:) = Records::RecordSet.of(newest_rows(set, limit).select_map(:number))
+
+      # The records with these ids as a RecordSet.
+      def set(ids) = Records::RecordSet.of(ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).select_map(:number) })
+
       # The ids of a RecordSet, newest first.
       def ids(set, limit: nil) = newest_rows(set, limit || set.size).select_map(:id)
 

@@ -68,6 +68,15 @@ module Hobrin
         "#{parts.join}#{h text[at..]}"
       end
 
+      # One heading in a branch: to tick, or said to be here, with its count, leading to its card.
+      def heading_row(card, label, size, block)
+        held = block.terms.any? { |term| term.heading? && term.label == label }
+        tick = held ? %(<small class="held">here</small>) : %(<input type="checkbox" name="headings[]" value="#{h label}" aria-label="Take #{h label}">)
+        address = h("#{@page.path}?open=heading:#{card.key}:#{Rack::Utils.escape(label)}")
+        name = label == card.leaf.label ? "<b>#{h label}</b>" : %(<a href="#{address}" hx-get="#{address}">#{h label}</a>)
+        "#{tick} #{name} <span>#{number(size)}</span>"
+      end
+
       private
 
       def proposed(proposal, words)

@@ -35,6 +35,9 @@ module Hobrin
 
     def block(key) = blocks.find { |block| block.key == key } || Strategy::Block.new(key:)
 
+    # The block that has the term with this id, or nil: ids are never given twice.
+    def block_of(term_id) = blocks.find { |block| block.term(term_id) }
+
     # The inquiry with a leaf added at the end of a block, as a term with the next id.
     def with_leaf(key, leaf)
       term = Strategy::Term.new(id: next_term, leaf:)
@@ -66,10 +69,10 @@ module Hobrin
     def with_paper(paper) = with(papers: [*papers.reject { |other| other.record_id == paper.record_id }, paper])
 
     # The whole search as one tree; nil when nothing is searched.
-    def tree
-      blocks = searched_blocks.filter_map(&:tree)
-      blocks.empty? ? nil : Strategy::AllOf.of([*blocks, *limits.select(&:on).map(&:leaf)])
-    end
+    def tree = state.tree
+
+    # What its count depends on.
+    def state = Narrowing::State.of(searched_blocks, limits)
 
     # The cascade of the inquiry as it stands.
     def cascade(evaluator) = Narrowing::Cascade.of(blocks: searched_blocks, limits:, evaluator:)

@@ -13,6 +13,8 @@ module Hobrin
   #   facet(name, values)  :: records that have any of these values; names and values as in Facets
   #   values(name)         :: the values of a facet that any record has: an Array of String, sorted
   #   sets(name)           :: Hash of each value of a facet to its RecordSet
+  #   spellings(Mask)      :: the words of the library that a mask takes in: Array of [word, records], the commonest first
+  #   occurs?(word)        :: whether any record has this folded word
   #   not_indexed          :: records that have no heading yet
   #   unstated(limit)      :: records that say nothing a limit could go by
   #

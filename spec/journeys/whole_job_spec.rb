@@ -69,7 +69,7 @@ RSpec.describe "The whole job", :sample, :browser do
     block("P").click_button("Intensive Care")
     expect(page).to have_css("section[aria-labelledby='block-P'] .term", text: "Intensive Care")
     block("P").fill_in("typed", with: "intensive care")
-    expect(block("P")).to have_text("Enter adds heading Intensive Care")
+    expect(block("P")).to have_select("part[0]", selected: "heading Intensive Care")
     block("P").click_button("intensive care words")
     expect(block("P")).to have_css(".term", count: 2)
     expect(shown_in("P")).to eq(people.size)
@@ -91,7 +91,7 @@ RSpec.describe "The whole job", :sample, :browser do
     # a word gone wild, crossed out with its reason
     block("O").find_field("typed").send_keys("care*", :enter)
     expect(block("O")).to have_css(".term", text: "care*")
-    block("O").find(".term", text: "care*").find("summary").click
+    block("O").find(".term-row", text: "care*").click
     block("O").find_field("reason").send_keys("in everything", :tab)
     block("O").click_button("Cross out")
     expect(block("O")).to have_css(".crossed", text: "in everything")

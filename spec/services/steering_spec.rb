@@ -20,7 +20,7 @@ RSpec.describe "Steering", :sample do
 
         fresh = context.evaluator.call(offer.leaf) - context.evaluator.call(inquiry.block("O").tree)
         promised = block_size("O") + fresh.size
-        offer.heading? ? terms.heading(1, "O", offer.leaf.label) : terms.words(1, "O", offer.leaf.text)
+        terms.public_send(offer.leaf.class.name[/\w+\z/].downcase, 1, "O", offer.leaf.label)
         expect([offer.leaf.label, block_size("O")]).to eq([offer.leaf.label, promised])
       end
     end
@@ -65,14 +65,14 @@ RSpec.describe "Steering", :sample do
     text = "Do earplugs help?"
     Hobrin::Services::StartInquiry.new(context).call(text)
     draft = Hobrin::Services::WriteQuestion::Draft.new(situation: "", text:, kind: nil, uses: {}, typed: {})
-    Hobrin::Services::WriteQuestion.new(context).call(2, draft) { |question| question.marked("I", "earplugs") }
-    terms.words(2, "I", "eye shade*")
-    terms.words(2, "I", "skin injury")
+    Hobrin::Services::WriteQuestion.new(context).call(6, draft) { |question| question.marked("I", "earplugs") }
+    terms.words(6, "I", "eye shade*")
+    terms.words(6, "I", "skin injury")
     desk = Hobrin::Services::ReadSift.new(context)
-    ids = desk.call(Hobrin::Services::ReadInquiry.new(context).call(2)).records.map(&:id)
+    ids = desk.call(Hobrin::Services::ReadInquiry.new(context).call(6)).records.map(&:id)
     seen = ids.each_with_object([ids.last]) do |_, order|
-      Hobrin::Services::DecidePaper.new(context).call(2, order.last, verdict: :unsure)
-      order << desk.following(2, order.last)
+      Hobrin::Services::DecidePaper.new(context).call(6, order.last, verdict: :unsure)
+      order << desk.following(6, order.last)
     end
     expect(ids.size).to be > 1
     expect(seen).to eq([ids.last, *ids[0...-1], ids[-2]])

@@ -17,7 +17,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
   end
 
   it "refuses every change without the page's token" do
-    changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo].map do |path|
+    changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo blocks/P].map do |path|
       "/inquiries/1/#{path}"
     end
     changes << "/inquiries"

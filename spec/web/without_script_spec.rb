@@ -17,35 +17,35 @@ RSpec.describe "The application without scripts", :sample, :client do
     submit "/inquiries", question: "Do earplugs help adults in intensive care to sleep?"
     expect(text).to include("mark the words yourself")
     question = "Do earplugs help adults in intensive care to sleep?"
-    submit "/inquiries/2/ask", question:, seen: 1, mark: "I", mark_text: "earplugs", mark_from: 3
-    submit "/inquiries/2/ask", question:, seen: 2, typed_P: "intensive care", kind: "treatment", next: "word"
-    expect(last_request.path).to eq("/inquiries/2/word")
-    submit "/inquiries/2/terms", block: "I", typed: "earplug*"
-    submit "/inquiries/2/terms", block: "P", heading: "Intensive Care Units"
+    submit "/inquiries/6/ask", question:, seen: 1, mark: "I", mark_text: "earplugs", mark_from: 3
+    submit "/inquiries/6/ask", question:, seen: 2, typed_P: "intensive care", kind: "treatment", next: "word"
+    expect(last_request.path).to eq("/inquiries/6/word")
+    submit "/inquiries/6/terms", block: "I", typed: "earplug*"
+    submit "/inquiries/6/terms", block: "P", heading: "Intensive Care Units"
     expect(text).to match(/P Intensive care \d+/i)
-    submit "/inquiries/2/terms/2", block: "P", do: "heading", main: "yes"
-    expect(text).to include("without narrower · main topic only")
-    submit "/inquiries/2/terms/2", block: "P", do: "heading", narrower: "yes"
-    submit "/inquiries/2/limits", limit: "type", "values[]": "systematic review"
+    submit "/inquiries/6/terms/2", turn: "main"
+    expect(text).to include("with 3 narrower · main topic only")
+    submit "/inquiries/6/terms/2", turn: "main"
+    submit "/inquiries/6/limits", limit: "type", "values[]": "systematic review"
     expect(text).to match(/Study type Systematic review/)
-    submit "/inquiries/2/aim", aim_from: 3, aim_to: 9
-    visit_page "/inquiries/2/sift"
+    submit "/inquiries/6/aim", aim_from: 3, aim_to: 9
+    visit_page "/inquiries/6/sift"
     paper = last_response.body[/name="paper" value="([^"]+)"/, 1]
-    submit "/inquiries/2/decisions", paper:, verdict: "keep", note: "Good"
-    submit "/inquiries/2/weigh",
-           paper:, design: "systematic_review", seen: context.inquiries.find(2).version, "answers[search]": "yes",
+    submit "/inquiries/6/decisions", paper:, verdict: "keep", note: "Good"
+    submit "/inquiries/6/weigh",
+           paper:, design: "systematic_review", seen: context.inquiries.find(6).version, "answers[search]": "yes",
            events: "1 12", total: "571", comparison_events: "163", comparison_total: "577"
     expect(text).to include("Level 1", "0.69", "−13.5 to −3.7")
-    version = context.inquiries.find(2).version
-    submit "/inquiries/2/act", seen: version, conclusion: "Offer them.", what: "Offer earplugs"
+    version = context.inquiries.find(6).version
+    submit "/inquiries/6/act", seen: version, conclusion: "Offer them.", what: "Offer earplugs"
     expect(text).to include("1 in the evidence set", "112/571", "hobrin.text = &quot;earplug*&quot;")
-    visit_page "/inquiries/2/evidence.ris"
+    visit_page "/inquiries/6/evidence.ris"
     expect(last_response.headers["content-disposition"]).to include("hobrin-2-evidence.ris")
     expect(last_response.body.scan("TY  - JOUR").size).to eq(1)
-    submit "/inquiries/2/decisions", paper:, verdict: "none"
-    visit_page "/inquiries/2"
-    expect([last_response.status, URI(last_response.headers["location"]).path]).to eq([303, "/inquiries/2/sift"])
-    submit "/inquiries/2/delete"
+    submit "/inquiries/6/decisions", paper:, verdict: "none"
+    visit_page "/inquiries/6"
+    expect([last_response.status, URI(last_response.headers["location"]).path]).to eq([303, "/inquiries/6/sift"])
+    submit "/inquiries/6/delete"
     expect(text).not_to include("help adults in intensive care to sleep")
   end
 end

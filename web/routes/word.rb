@@ -3,43 +3,63 @@
 module Hobrin
   module Web
     module Routes
-      # Word: terms added, changed, crossed out; offers while typing.
+      # Word: terms added and changed, blocks joined; offers while typing.
       module Word
+        KEYS = Question::Frame::KEYS
+        private_constant :KEYS
+
         def self.registered(app)
           app.get("/inquiries/:id/word") { show :word }
 
           app.get("/inquiries/:id/offers") do
             inquiry = Services::ReadInquiry.new(context).call(inquiry_id).inquiry
-            block = inquiry.block(fields.one_of(:block, Question::Frame::KEYS) || halt(404))
-            offers, reading = Services::OfferTerms.new(context).call(fields.text(:typed), block)
-            erb :offers, layout: false, locals: { offers:, reading:, block: }
+            block = inquiry.block(fields.one_of(:block, KEYS) || halt(404))
+            way = fields.one_of(:way, Thesaurus::LookUp::WAYS) || :ranked
+            offers, reading = Services::OfferTerms.new(context).call(fields.text(:typed), block, way:)
+            erb :offers, layout: false, locals: { offers:, reading:, block:, way:, typed: fields.text(:typed), id: inquiry_id }
           end
 
-          app.post("/inquiries/:id/terms") { change(:word) { Word.add(Services::AddTerms.new(context), inquiry_id, fields) } }
+          app.post("/inquiries/:id/terms") do
+            change(:word) { Adding.new(Services::AddTerms.new(context, seen:), inquiry_id, fields).call }
+          end
 
           app.post("/inquiries/:id/terms/:term") do
-            change(:word) { Word.change(Services::ChangeTerm.new(context), inquiry_id, fields) }
+            change(:word) do
+              Word.change(Services::ChangeTerm.new(context, seen:), inquiry_id, fields)
+              { stay: { "open" => fields.text(:open) } }
+            end
+          end
+
+          app.post("/inquiries/:id/blocks/:key") do
+            change(:word) do
+              joins = fields.one_of(:joins, Strategy::Block::JOINS.keys) or raise InputError, { joins: "Choose how this block is joined." }
+              Services::ChangeBlock.new(context, seen:).join(inquiry_id, fields.text(:key), joins)
+            end
           end
         end
 
-        def self.add(service, id, fields)
-          key = fields.text(:block)
-          if fields.some_text(:heading) then service.heading(id, key, fields.text(:heading))
-          elsif fields.some_text(:words) then service.words(id, key, fields.text(:words))
-          else service.call(id, key, fields.text(:typed))
-          end
-        end
-
+        # What one press of a button changes of a term.
         def self.change(service, id, fields)
-          term = [id, fields.text(:block), fields.number(:term)]
+          term = [id, fields.number(:term)]
           case fields.text(:do)
           when "cross_out" then service.cross_out(*term, fields.text(:reason))
           when "take_back" then service.take_back(*term)
+          when "take_away" then service.take_away(*term)
           when "remove" then service.remove(*term)
-          when "heading" then service.heading(*term, narrower: fields.checked?(:narrower), main: fields.checked?(:main))
-          when "fields" then service.fields(*term, fields.list(:in).map(&:to_sym) & Strategy::Words::FIELDS.keys)
+          when "up" then service.move(*term, -1)
+          when "down" then service.move(*term, 1)
+          when "move" then service.move_to(*term, fields.text(:to))
+          when "reword" then reword(service, term, fields)
+          else fields.some_text(:turn) && service.turn(*term, fields.text(:turn))
           end
         end
+
+        def self.reword(service, term, fields)
+          near = { distance: fields.number(:distance), ordered: fields.checked?(:ordered), split: fields.number(:split) || 1 }
+          service.reword(*term, text: fields.text(:text), fields: fields.list(:in).map(&:to_sym) & Strategy::Words::FIELDS.keys,
+                                near: fields.text(:as) == "near" ? near : nil)
+        end
+        private_class_method :reword
       end
     end
   end

@@ -8,7 +8,8 @@ module Hobrin
       def initialize(question:, cascade:, evaluator:)
         @question = question
         @evaluator = evaluator
-        @blocks, limits = cascade.steps.partition(&:block?)
+        steps, limits = cascade.steps.partition(&:block?)
+        @blocks = steps.select(&:on).map(&:source)
         @limits = limits.select(&:on)
         @joined = cascade.joined.size
         @lines = []
@@ -16,27 +17,37 @@ module Hobrin
 
       # Gives a frozen Array of SearchLine, in order; empty when nothing is searched.
       def call
-        ends = @blocks.map { |step| block_lines(step.source) }
-        add(:join, "All blocks", ends.join(" and "), @joined) if ends.size > 1
+        ends = @blocks.to_h { |block| [block_lines(block), block.joins] }
+        add(:join, "All blocks", join_rule(ends), @joined) if ends.size > 1
         @limits.each { |step| limit_line(step) }
         @lines.freeze
       end
 
       # The whole search as one CQL text; "" when nothing is searched.
       def cql
-        trees = [*@blocks.map { |step| step.source.tree }, *@limits.map { |step| step.source.leaf }]
-        trees.empty? ? "" : Strategy::Cql.write(Strategy::AllOf.of(trees))
+        tree = Narrowing::State.of(@blocks, @limits.map(&:source)).tree
+        tree ? Strategy::Cql.write(tree) : ""
       end
 
       private
 
+      # "3 and 7 not 9"
+      def join_rule(ends)
+        joined, taken = ends.partition { |_, joins| joins == :and }.map { |some| some.map(&:first) }
+        [joined.join(" and "), *taken].join(" not ")
+      end
+
       # Gives the number of the block's own line.
       def block_lines(block)
+        rule = [range(block.in_use), *(range(block.taking) if block.taking.any?)].join(", not ")
+        element = @question.element(block.key)
+        add(:block, "#{element.letter}: #{element.name}", rule, @evaluator.count(block.tree))
+      end
+
+      def range(terms)
         first = @lines.size + 1
-        block.in_use.each { |term| add(:term, term.label, Strategy::Cql.write(term.leaf), @evaluator.count(term.leaf)) }
-        name = "#{block.key}: #{@question.element(block.key).name}"
-        add(:block, name, first == @lines.size ? "line #{first}" : "any of #{first} to #{@lines.size}",
-            @evaluator.count(block.tree))
+        terms.each { |term| add(:term, term.label, Strategy::Cql.write(term.leaf), @evaluator.count(term.leaf)) }
+        terms.size == 1 ? "line #{first}" : "any of #{first} to #{@lines.size}"
       end
 
       def limit_line(step)

@@ -13,12 +13,13 @@ module Hobrin
       def self.of(cascade, number, evaluator)
         return new(step: nil, all: []) if cascade.final.include?(number)
 
-        all = cascade.steps.select { |step| step.on && !evaluator.call(tree(step)).include?(number) }
+        all = cascade.steps.select { |step| step.on && evaluator.call(tree(step)).include?(number) == taking?(step) }
         new(step: cascade.steps.find { |step| !step.set.include?(number) }, all:)
       end
 
       def self.tree(step) = step.block? ? step.source.tree : step.source.leaf
-      private_class_method :tree
+      def self.taking?(step) = step.block? && step.source.joins == :not
+      private_class_method :tree, :taking?
     end
   end
 end

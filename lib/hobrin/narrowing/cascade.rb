@@ -2,8 +2,9 @@
 
 module Hobrin
   module Narrowing
-    # How the papers thin out: block by block, then limit by limit, in the person's order. The removals
-    # add up to the difference of the two ends. A limit that is off, and an empty block, let all through.
+    # How the papers thin out: block by block, then the blocks that are taken away, then limit by limit, in the person's
+    # order. The removals add up to the difference of the two ends. A limit that is off and a block that is left out let
+    # all through; an empty block is no step.
     #
     # steps :: Array of Step; joined :: the RecordSet of all blocks together; final :: after all limits
     #
@@ -20,23 +21,38 @@ module Hobrin
       end
 
       class << self
-        # blocks :: Array of Strategy::Block in use; limits :: Array of PlacedLimit; evaluator :: an Evaluator
+        # blocks :: Array of Strategy::Block, each joined as it says; limits :: Array of PlacedLimit; evaluator :: an Evaluator
         def of(blocks:, limits:, evaluator:)
-          sets = blocks.select(&:tree).map { |block| [block, evaluator.call(block.tree), true] }
-          passes = limits.map { |limit| [limit, evaluator.call(limit.leaf), limit.on] }
-          steps = walk(sets + (sets.empty? ? [] : passes))
+          steps = walk(stages(blocks.select(&:tree), limits, evaluator))
           new(steps:, joined: steps.select(&:block?).last&.set || Records::RecordSet.empty,
               final: steps.last&.set || Records::RecordSet.empty)
         end
 
         private
 
+        # Each with what it does to the papers left before it; none when no block is joined.
+        def stages(blocks, limits, evaluator)
+          by_join = blocks.group_by(&:joins)
+          return [] unless by_join.key?(:and)
+
+          by_join.values_at(:and, :not, :out).compact.flatten.map { |block| [block, evaluator.call(block.tree), block.joins] } +
+            limits.map { |limit| [limit, evaluator.call(limit.leaf), limit.on ? :and : :out] }
+        end
+
         def walk(stages)
           left = nil
-          stages.map do |source, set, on|
+          stages.map do |source, set, way|
             before = left
-            left = before.nil? ? set : (on ? before & set : before)
-            Step.new(source:, set: left, removed: before ? before - left : Records::RecordSet.empty, on:)
+            left = before ? after(before, set, way) : set
+            Step.new(source:, set: left, removed: before ? before - left : Records::RecordSet.empty, on: way != :out)
+          end
+        end
+
+        def after(before, set, way)
+          case way
+          when :and then before & set
+          when :not then before - set
+          when :out then before
           end
         end
       end

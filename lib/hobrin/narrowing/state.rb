@@ -5,14 +5,20 @@ module Hobrin
     # What a count depends on: the blocks that are joined, those that wait, and the limits, in order. A change
     # gives a new state.
     #
-    # blocks  :: Array of Strategy::Block; waiting :: blocks with terms that are not in the join
+    # blocks  :: Array of Strategy::Block; taken :: blocks that are taken away from those (NOT)
+    # waiting :: blocks with terms that are not in the join
     # limits  :: Array of PlacedLimit; filter :: Strategy::Filter or nil
     class State < Value
-      attributes :blocks, :waiting, :limits, :filter
+      attributes :blocks, :taken, :waiting, :limits, :filter
 
-      def initialize(blocks:, waiting: [], limits: [], filter: nil)
-        @blocks = blocks.select(&:tree).freeze
-        @waiting = waiting.select(&:tree).freeze
+      # blocks :: Array of Strategy::Block, each joined as it says
+      def self.of(blocks, limits)
+        joins = blocks.group_by(&:joins)
+        new(blocks: joins.fetch(:and, []), taken: joins.fetch(:not, []), waiting: joins.fetch(:out, []), limits:)
+      end
+
+      def initialize(blocks:, taken: [], waiting: [], limits: [], filter: nil)
+        @blocks, @taken, @waiting = [blocks, taken, waiting].map { |some| some.select(&:tree).freeze }
         @limits = limits.dup.freeze
         @filter = filter
         freeze
@@ -21,8 +27,16 @@ module Hobrin
       # The trees whose intersection is the result.
       def trees = [*blocks.map(&:tree), *limits.select(&:on).map(&:leaf), filter].compact
 
+      # The trees that are taken away from it.
+      def taken_trees = taken.map(&:tree)
+
       # The whole as one tree, nil when nothing is searched.
-      def tree = blocks.empty? ? nil : Strategy::AllOf.of(trees)
+      def tree
+        return if blocks.empty?
+
+        found = Strategy::AllOf.of(trees)
+        taken.empty? ? found : Strategy::Except.new(kept: found, taken: Strategy::AnyOf.of(taken_trees))
+      end
 
       def limit(name) = limits.find { |limit| limit.name == name && limit.on }
 

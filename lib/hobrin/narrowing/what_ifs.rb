@@ -42,8 +42,11 @@ module Hobrin
       def set(state)
         return Records::RecordSet.empty if state.blocks.empty?
 
-        Records::RecordSet.intersection(state.trees.map { |tree| @sets[tree] ||= @evaluator.call(tree) })
+        found = Records::RecordSet.intersection(state.trees.map { |tree| kept(tree) })
+        state.taken_trees.reduce(found) { |left, tree| left - kept(tree) }
       end
+
+      def kept(tree) = @sets[tree] ||= @evaluator.call(tree)
 
       # How many papers too many or too few; 0 inside the band.
       def distance(size, aim) = [aim.from - size, size - aim.to, 0].max

@@ -11,8 +11,8 @@ module Hobrin
     class BlockFigures < Value
       attributes :size, :by_words, :not_indexed, :terms
 
-      # size :: records the term finds; alone :: of those, what no other term in use finds (for a crossed
-      # out term: what it would add)
+      # size :: records the term finds; alone :: of those, what no other term in use finds; for a crossed out term what
+      # it would add, for one that takes away what it takes
       TermFigures = Struct.new(:size, :alone, keyword_init: true) do
         def empty? = size.zero?
       end
@@ -21,9 +21,10 @@ module Hobrin
       def self.of(block, evaluator)
         sets = block.terms.to_h { |term| [term.id, evaluator.call(term.leaf)] }
         whole = evaluator.call(block.tree)
+        found = Records::RecordSet.union(sets.values_at(*block.in_use.map(&:id)))
         by_words = whole - evaluator.call(headings_of(block))
         new(size: whole.size, by_words: by_words.size, not_indexed: by_words.overlap(evaluator.index.not_indexed),
-            terms: term_figures(block, sets, whole))
+            terms: term_figures(block, sets, whole, found))
       end
 
       def self.headings_of(block)
@@ -31,11 +32,16 @@ module Hobrin
         leaves.empty? ? nil : Strategy::AnyOf.of(leaves)
       end
 
-      def self.term_figures(block, sets, whole)
+      def self.term_figures(block, sets, whole, found)
         used = block.in_use.map(&:id)
         alone = used.zip(Contributions.call(sets.values_at(*used))).to_h
-        sets.to_h do |id, set|
-          [id, TermFigures.new(size: set.size, alone: alone.fetch(id) { set - whole }.size)]
+        block.terms.to_h do |term|
+          set = sets.fetch(term.id)
+          size = if term.in_use? then alone.fetch(term.id).overlap(whole)
+                 elsif term.taking? then set.overlap(found)
+                 else (set - found).size
+                 end
+          [term.id, TermFigures.new(size: set.size, alone: size)]
         end
       end
       private_class_method :headings_of, :term_figures

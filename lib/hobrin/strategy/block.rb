@@ -2,32 +2,52 @@
 
 module Hobrin
   module Strategy
-    # The names of one element, joined by OR.
+    # The names of one element, joined by OR, without what some of them take away.
     #
-    # key :: the element's key; terms :: Array of Term, in the person's order
+    # key   :: the element's key; terms :: Array of Term, in the person's order
+    # joins :: how it stands to the other blocks: :and, :not (taken away from them), or :out (left out of the join)
     class Block < Value
-      attributes :key, :terms
+      attributes :key, :terms, :joins
 
+      JOINS = { and: "joined", not: "taken away", out: "left out" }.freeze
       MOST_TERMS = 200
       private_constant :MOST_TERMS
 
-      # Raises InputError (:typed) past two hundred terms.
-      def initialize(key:, terms: [])
+      # Raises InputError (:typed) past two hundred terms, (:joins) for an unknown way to join.
+      def initialize(key:, terms: [], joins: :and)
         raise InputError, { typed: "A block holds #{MOST_TERMS} terms at most." } if terms.size > MOST_TERMS
 
         @key = key.dup.freeze
+        raise InputError, { joins: "Choose how this block is joined." } unless JOINS.key?(joins)
+
         @terms = terms.dup.freeze
+        @joins = joins
         freeze
       end
 
       def in_use = terms.select(&:in_use?)
+      def taking = terms.select(&:taking?)
       def term(id) = terms.find { |term| term.id == id }
 
       # Whether a leaf stands in this block already, in use or crossed out.
       def holds?(leaf) = terms.any? { |term| term.leaf == leaf }
 
-      # The OR of the terms in use; nil when there is none.
-      def tree = in_use.empty? ? nil : AnyOf.of(in_use.map(&:leaf))
+      # The OR of the terms in use, without what others take away; nil when none is in use.
+      def tree
+        return if in_use.empty?
+
+        found = AnyOf.of(in_use.map(&:leaf))
+        taking.empty? ? found : Except.new(kept: found, taken: AnyOf.of(taking.map(&:leaf)))
+      end
+
+      # The block with one term moved up or down among the others, by as many places; as it is at the ends.
+      def moved(id, by)
+        from = terms.index { |term| term.id == id }
+        to = from && (from + by)
+        return self unless to&.between?(0, terms.size - 1)
+
+        with(terms: terms.dup.tap { |list| list.insert(to, list.delete_at(from)) })
+      end
 
       # The block with one term replaced by what the block gives; removed when it gives nil.
       def replace(id) = with(terms: terms.filter_map { |term| term.id == id ? yield(term) : term })

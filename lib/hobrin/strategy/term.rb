@@ -4,14 +4,15 @@ module Hobrin
   module Strategy
     # One name in a block: a leaf of the tree with an id that stays while it is changed.
     #
-    # leaf :: Words or Heading; crossed_out :: nil while in use, else the reason it stays in sight but
-    # out of the search ("" when none was given)
+    # leaf :: Words, Near, Heading, Author or Journal; crossed_out :: nil while in use, else the reason it stays in sight
+    # but out of the search ("" when none was given); away :: whether what it finds is taken away (NOT)
     class Term < Value
-      attributes :id, :leaf, :crossed_out
+      attributes :id, :leaf, :crossed_out, :away
 
+      LEAVES = [Words, Near, Heading, Author, Journal].freeze
       LONGEST_REASON = 200
 
-      def initialize(id:, leaf:, crossed_out: nil)
+      def initialize(id:, leaf:, crossed_out: nil, away: false)
         if crossed_out.to_s.size > LONGEST_REASON
           raise InputError, { reason: "Keep the reason to #{LONGEST_REASON} characters." }
         end
@@ -19,10 +20,14 @@ module Hobrin
         @id = id
         @leaf = leaf
         @crossed_out = crossed_out&.dup.freeze
+        @away = away ? true : false
         freeze
       end
 
-      def in_use? = crossed_out.nil?
+      # Whether it finds papers for its block; whether it takes papers from it.
+      def in_use? = crossed_out.nil? && !away
+      def taking? = crossed_out.nil? && away
+      def crossed_out? = !crossed_out.nil?
       def heading? = leaf.is_a?(Heading)
       def label = leaf.label
     end

@@ -50,16 +50,7 @@ module Hobrin
       def phrase? = text.include?(" ")
       def label = text
 
-      # "phrase · title, abstract", what a person needs beside the words.
-      def note
-        kind = phrase? ? "phrase" : "word"
-        kind = "#{kind}, #{text.match?(/\A[^*?]*\*\z/) ? "any ending" : "masked"}" if masked?
-        "#{kind} · #{where}"
-      end
-
       private
-
-      def where = fields == TEXT ? "anywhere in the text" : FIELDS.values_at(*fields).join(", ")
 
       def check
         problem = if tokens.none? { |token| token.match?(/[^*?]/) } then "Write a word or a phrase."

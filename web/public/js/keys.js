@@ -23,6 +23,30 @@
     if (event.key === "Escape") { stops[0].value = ""; entry.querySelector(".offers").replaceChildren(); stops[0].focus(); }
   };
 
+  // What is open on Word closes with Escape; an open term moves among its neighbours.
+  const onCard = (event) => {
+    const card = document.querySelector("#card");
+    if (!card || event.target.closest(".entry-line, .offers")) return;
+    const move = event.altKey && { ArrowUp: "up", ArrowDown: "down" }[event.key];
+    const button = event.key === "Escape" ? card.querySelector("[data-close-card]") : move && card.querySelector(`[data-move="${move}"]:not(:disabled)`);
+    if (!button) return;
+    event.preventDefault();
+    button.click();
+  };
+
+  // A list that is pasted into an entry line goes into the box for lists, line by line.
+  document.addEventListener("paste", (event) => {
+    const entry = event.target.closest("[data-entry]");
+    const list = entry && event.clipboardData.getData("text");
+    if (!list || !list.trim().includes("\n")) return;
+    event.preventDefault();
+    htmx.ajax("GET", entry.dataset.listAt, { target: "#page", select: "#page", swap: "outerHTML" }).then(() => {
+      const box = document.querySelector("[data-list]");
+      box.value = list;
+      box.focus();
+    });
+  });
+
   // One change back, or forth again, unless something is being typed: there the keys mean the typing.
   const backOrForth = (event) => {
     if (!(event.ctrlKey || event.metaKey) || event.altKey || typing(event.target)) return;
@@ -34,7 +58,7 @@
     button.click();
   };
 
-  document.addEventListener("keydown", (event) => { atDesk(event); inEntry(event); backOrForth(event); });
+  document.addEventListener("keydown", (event) => { atDesk(event); inEntry(event); onCard(event); backOrForth(event); });
 
   // A page that was renewed in part gives the focus back to the control that was used, or to the work.
   let used = null;
@@ -59,6 +83,8 @@
   };
   document.addEventListener("htmx:afterSettle", (event) => {
     if (event.target.matches(".offers")) event.target.scrollIntoView({ block: "nearest" });
+    const card = document.querySelector("#card");
+    if (card) card.scrollIntoView({ block: "nearest" });
     settle();
     giveBack();
   });
