@@ -34,7 +34,13 @@ module Hobrin
         )
         service = Services::WriteQuestion.new(@context)
         service.call(id, draft.dup.tap { |first| first.typed = {} })
-        data["marks"].each { |key, texts| texts.each { |text| service.call(id, draft) { |question| question.marked(key, text) } } }
+        data["marks"].each do |key, texts|
+          texts.each do |text|
+            service.call(id, draft) do |question|
+              question.marked(key, text)
+            end
+          end
+        end
       end
 
       def add(id, key, name)

@@ -15,7 +15,10 @@ module Hobrin
         parts = Thesaurus::Reading.new(thesaurus).call(typed)
         raise InputError, { typed: "Write a name for this: a word, a phrase, or several." } if parts.empty?
 
-        add(id, key, parts.map { |part| part.kind == :heading ? heading_leaf(part.label) : words_leaf(part.text) })
+        typed = parts.to_h do |part|
+          [part.kind == :heading ? heading_leaf(part.label) : words_leaf(part.text), part.text]
+        end
+        add(id, key, typed.keys, names: typed)
       end
 
       # parts :: Array of [:heading or :words, text]: a reading as the person left it
@@ -31,18 +34,23 @@ module Hobrin
       # A heading searched in a way of its own. narrower, main, aspects :: as in Strategy::Heading
       def heading_as(id, key, label, narrower:, main:, aspects:)
         allowed = heading_leaf(label).then { |leaf| thesaurus.heading(leaf.label).aspects }
-        add(id, key, [Strategy::Heading.new(label:, narrower: narrower && thesaurus.narrower?(label), main:, aspects: aspects & allowed)])
+        add(id, key,
+            [Strategy::Heading.new(label:, narrower: narrower && thesaurus.narrower?(label), main:, aspects: aspects & allowed)])
       end
 
       def author(id, key, name) = add(id, key, [said(:typed) { Strategy::Author.read(name) }])
 
-      def journal(id, key, name) = add(id, key, [Strategy::Journal.new(name: said(:typed) { @context.vocabulary.journal(name) })])
+      def journal(id, key, name)
+        add(id, key, [Strategy::Journal.new(name: said(:typed) { @context.vocabulary.journal(name) })])
+      end
 
       # text :: see Strategy::PastedList. Gives the entries that could not be read, as [entry, why]; the others are added.
       # Raises InputError (:list) when none can.
       def list(id, key, text)
         list = Strategy::PastedList.read(text, thesaurus:, vocabulary: @context.vocabulary)
-        raise InputError, { list: list.refused.map { |entry, why| "“#{entry}”: #{why}" }.join(" ") } if list.leaves.empty?
+        raise InputError, { list: list.refused.map do |entry, why|
+          "“#{entry}”: #{why}"
+        end.join(" ") } if list.leaves.empty?
 
         add(id, key, list.leaves, :list)
         list.refused
@@ -68,7 +76,16 @@ module Hobrin
         Strategy::Heading.new(label: heading.label, narrower: thesaurus.narrower?(heading.label))
       end
 
-      def add(id, key, leaves, field = :typed)
+      def held(leaf, name)
+        if name.nil? || Text::Tokens.line(name) == Text::Tokens.line(leaf.label)
+          return "“#{leaf.label}” is in this block already."
+        end
+
+        "“#{name}” is filed under #{leaf.label}, which is in this block already. Put it in quotation marks to search it as words."
+      end
+
+      # names :: Hash of leaf to what was typed for it
+      def add(id, key, leaves, field = :typed, names: {})
         raise InputError, { field => "Choose at least one." } if leaves.empty?
 
         @change.call(id, step: :word) do |inquiry|
@@ -76,7 +93,7 @@ module Hobrin
           raise InputError, { field => "This element is not searched. Change that on Ask." } unless element&.searched?
 
           fresh = leaves.uniq.reject { |leaf| inquiry.block(key).holds?(leaf) }
-          raise InputError, { field => "“#{leaves.map(&:label).join(", ")}” is in this block already." } if fresh.empty?
+          raise InputError, { field => leaves.uniq.map { |leaf| held(leaf, names[leaf]) }.join(" ") } if fresh.empty?
 
           [fresh.reduce(inquiry) { |grown, leaf| grown.with_leaf(key, leaf) },
            "Added #{fresh.map { |leaf| Strategy::Wording.of(leaf) }.join(", ")} to #{element.letter}"]

@@ -10,7 +10,9 @@ module Hobrin
         @change = ChangeInquiry.new(context, seen:)
       end
 
-      def cross_out(id, term_id, reason) = call(id, term_id, "Crossed out") { |term| term.with(crossed_out: reason.strip) }
+      def cross_out(id, term_id, reason)
+        call(id, term_id, "Crossed out") { |term| term.with(crossed_out: reason.strip) }
+      end
 
       # Puts a crossed out term back to use, and one that takes away back to finding.
       def take_back(id, term_id) = call(id, term_id, "Took back") { |term| term.with(crossed_out: nil, away: false) }
@@ -45,10 +47,13 @@ module Hobrin
         edit(id, term_id) do |inquiry, block, term, _|
           other = inquiry.question.element(key)
           raise InputError, { term: "Choose a block that is searched." } unless other&.searched? && key != block.key
-          raise InputError, { term: "#{other.letter} has “#{term.label}” already." } if inquiry.block(key).holds?(term.leaf)
+          raise InputError,
+                { term: "#{other.letter} has “#{term.label}” already." } if inquiry.block(key).holds?(term.leaf)
 
           without = inquiry.with_block(block.replace(term_id) { nil })
-          [without.with_block(without.block(key).then { |to| to.with(terms: [*to.terms, term]) }), "Moved #{term.label} to #{other.letter}"]
+          [without.with_block(without.block(key).then do |to|
+            to.with(terms: [*to.terms, term])
+          end), "Moved #{term.label} to #{other.letter}"]
         end
       end
 

@@ -8,7 +8,8 @@ module Hobrin
       # heading :: Thesaurus::Heading or nil; place :: Retrieval::HeadingPlace or nil; choices :: of HeadingChoices
       # ways  :: Array of Retrieval::OtherWays::Way; taken_in :: Array of [word, papers] of a truncated term
       # first, last :: whether the term stands first or last in its block
-      Card = Struct.new(:key, :term, :leaf, :heading, :place, :choices, :ways, :taken_in, :first, :last, keyword_init: true)
+      Card = Struct.new(:key, :term, :leaf, :heading, :place, :choices, :ways, :taken_in, :first, :last,
+                        keyword_init: true)
 
       def initialize(context)
         @context = context
@@ -28,7 +29,8 @@ module Hobrin
         return unless thesaurus.heading(label) && inquiry.question.element(key)&.searched?
 
         held = inquiry.block(key).terms.find { |term| term.heading? && term.label == label }
-        card(inquiry.block(key), held, held&.leaf || Strategy::Heading.new(label:, narrower: thesaurus.narrower?(label)))
+        card(inquiry.block(key), held,
+             held&.leaf || Strategy::Heading.new(label:, narrower: thesaurus.narrower?(label)))
       end
 
       private
@@ -42,7 +44,9 @@ module Hobrin
                  ways: ways(block, term, leaf), taken_in: taken_in(leaf), **rest)
       end
 
-      def ways(block, term, leaf) = Retrieval::OtherWays.new(@evaluator).call(term || Strategy::Term.new(id: 0, leaf:), block)
+      def ways(block, term, leaf)
+        Retrieval::OtherWays.new(@evaluator).call(term || Strategy::Term.new(id: 0, leaf:), block)
+      end
 
       def taken_in(leaf) = leaf.is_a?(Strategy::Words) && leaf.masked? ? TakenIn.of(leaf, @evaluator) : []
     end

@@ -52,7 +52,11 @@ module Hobrin
 
       def held(blocks, record)
         record.headings.to_h do |indexing|
-          [indexing.label, blocks.select { |block| block.terms.any? { |term| term.heading? && term.label == indexing.label } }.map(&:key)]
+          [indexing.label, blocks.select do |block|
+            block.terms.any? do |term|
+              term.heading? && term.label == indexing.label
+            end
+          end.map(&:key)]
         end
       end
     end

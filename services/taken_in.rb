@@ -6,7 +6,9 @@ module Hobrin
     module TakenIn
       # leaf :: Strategy::Words. Gives an Array of [word, how many papers have it], the commonest first.
       def self.of(leaf, evaluator)
-        leaf.masks.reject(&:plain?).flat_map { |mask| evaluator.index.spellings(mask) }.sort_by { |word, papers| [-papers, word] }
+        leaf.masks.reject(&:plain?).flat_map do |mask|
+          evaluator.index.spellings(mask)
+        end.sort_by { |word, papers| [-papers, word] }
       end
     end
   end

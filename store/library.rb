@@ -59,7 +59,9 @@ module Hobrin
       def newest_set(set, limit:) = Records::RecordSet.of(newest_rows(set, limit).select_map(:number))
 
       # The records with these ids as a RecordSet.
-      def set(ids) = Records::RecordSet.of(ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).select_map(:number) })
+      def set(ids)
+        Records::RecordSet.of(ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).select_map(:number) })
+      end
 
       # The ids of a RecordSet, newest first.
       def ids(set, limit: nil) = newest_rows(set, limit || set.size).select_map(:id)

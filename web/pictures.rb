@@ -60,7 +60,8 @@ module Hobrin
           %(<rect class="found ink-#{tone(key)}" y="#{place * 12}" width="#{(100.0 * size / largest).round(2)}" height="9"/>) +
             %(<rect class="ink-#{tone(key)}" y="#{place * 12}" width="#{(100.0 * overlap.all / largest).round(2)}" height="9"/>)
         end
-        %(<svg class="overlap bars" viewBox="0 0 100 #{[overlap.sizes.size * 12, 12].max}" preserveAspectRatio="none" aria-hidden="true">#{bars.join}</svg>)
+        %(<svg class="overlap bars" viewBox="0 0 100 #{[overlap.sizes.size * 12,
+                                                        12].max}" preserveAspectRatio="none" aria-hidden="true">#{bars.join}</svg>)
       end
 
       private
@@ -76,7 +77,9 @@ module Hobrin
         middle = [all.sum(&:x) / all.size, all.sum(&:y) / all.size]
         away = [circle.x - middle.first, circle.y - middle.last]
         length = Math.hypot(*away)
-        x, y = [circle.x, circle.y].zip(away).map { |at, side| at + (length.zero? ? 0 : side / length * circle.radius * 0.55) }
+        x, y = [circle.x, circle.y].zip(away).map do |at, side|
+          at + (length.zero? ? 0 : side / length * circle.radius * 0.55)
+        end
         %(<text x="#{x.round(3)}" y="#{y.round(3)}" font-size="0.22">#{h letter}</text>)
       end
 

@@ -65,13 +65,15 @@ RSpec.describe "What Ask proposes" do
   { "older people after 2 falls" => [[:age, "aged", "80 and over"]], "women and men" => [[:sex, "female", "male"]],
     "children and adolescents" => [[:age, "preschool", "child", "adolescent"]],
     "preterm babies" => [[:age, "newborn"]], "systematic reviews in the last five years" => [[:type, "systematic review"],
-                                                                                           [:dates, "2021", "2026"]],
+                                                                                             [:dates, "2021", "2026"]],
     "papers in German from 2010 to 2015" => [[:language, "deu"], [:dates, "2010", "2015"]],
     "since 2019" => [[:dates, "2019", "2026"]], "between 2020 and 2010" => [], "sleep in hospital" => [],
     "randomised controlled trials published in Klingonese" => [[:type, "randomized controlled trial"]] }.each do |text, limits|
     it "reads limits out of “#{text}”" do
       stated = Hobrin::Narrowing::StatedLimits.new(Date.new(2026, 11, 23)).call("What helps #{text}?")
-      expect(stated.map { |one| [one.leaf.name, *(one.leaf.respond_to?(:values) ? one.leaf.values : [one.leaf.from, one.leaf.to])] }).to eq(limits)
+      expect(stated.map do |one|
+        [one.leaf.name, *(one.leaf.respond_to?(:values) ? one.leaf.values : [one.leaf.from, one.leaf.to])]
+      end).to eq(limits)
     end
   end
 
@@ -93,9 +95,13 @@ RSpec.describe "What Ask proposes" do
       question = Hobrin::Question.ask("Is it #{words}?").marked(key, words)
       Hobrin::Question::Practice.new(question, thesaurus).call(question.element(key))&.use
     end
-    expect(["usual care", "no earplugs", "placebo", "standard practice"].map { |words| advise.call("C", words) }).to all(eq(:reading))
+    expect(["usual care", "no earplugs", "placebo", "standard practice"].map do |words|
+      advise.call("C", words)
+    end).to all(eq(:reading))
     expect(advise.call("C", "melatonin")).to eq(:searched)
-    expect(["older adults", "women", "children", "adults with delirium"].map { |words| advise.call("P", words) }).to eq([:limit, :limit, :limit, nil])
+    expect(["older adults", "women", "children", "adults with delirium"].map do |words|
+      advise.call("P", words)
+    end).to eq([:limit, :limit, :limit, nil])
   end
 
   it "asks for what is missing, in plain words, but not for what this kind can do without" do
@@ -111,7 +117,11 @@ RSpec.describe "What Ask proposes" do
                                .marked("C", "masks").marked("O", "sleep")
       Hobrin::Question::Frame::ALL.each do |frame|
         framed = marked.framed(frame.key)
-        expect(framed.marks.map { |element, phrase| [element.key, phrase.text] }).to eq(marked.marks.map { |element, phrase| [element.key, phrase.text] })
+        expect(framed.marks.map do |element, phrase|
+          [element.key, phrase.text]
+        end).to eq(marked.marks.map { |element, phrase|
+                  [element.key, phrase.text]
+                })
         expect(framed.elements.map(&:key).uniq.size).to eq(framed.elements.size)
         expect(framed.framed("pico")).to eq(marked)
         inquiry = Hobrin::Inquiry.new(question: framed)
@@ -149,9 +159,13 @@ RSpec.describe Hobrin::History do
         expect([history.before, history.redo]).to eq([past[-2], future.last])
         number = lines.size + 1
         case random.rand(3)
-        when 0 then (lines << [number, nil]; past << number; future = [])
-        when 1 then (lines << [number, history.before]; future << past.pop) if history.undo
-        else (lines << [number, history.redo]; past << future.pop) if history.redo
+        when 0 then (lines << [number, nil]
+                     past << number
+                     future = [])
+        when 1 then (lines << [number, history.before]
+                     future << past.pop) if history.undo
+        else (lines << [number, history.redo]
+              past << future.pop) if history.redo
         end
       end
     end

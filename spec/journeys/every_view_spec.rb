@@ -8,7 +8,9 @@ require "axe-rspec"
 RSpec.describe "Every view", :sample, :browser do
   views = ["/", *%w[ask word narrow narrow?opened=3 sift weigh act trail].map do |step|
     "/inquiries/1/#{step}"
-  end, "/inquiries/77/ask"]
+  end, *%w[term:8 term:11 heading:O:Noise gain:I overlap papers:I paper:10.5555/hobrin.trial-2026-new list:O].map do |open|
+    "/inquiries/1/word?open=#{open}"
+  end, "/inquiries/1/ask?phrase=P:3", "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/77/ask"]
 
   def resize(width, height)
     page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1,
@@ -95,7 +97,7 @@ RSpec.describe "Every view", :sample, :browser do
       find("button[name=mark][value=#{key}]").click
       expect(page).to have_css("h1 .phrase-#{key}")
     end
-    marked = context.inquiries.all.first.inquiry.question.element("P").phrases
+    marked = context.inquiries.all.max_by(&:id).inquiry.question.element("P").phrases
     expect(marked.map(&:from)).to eq([question.rindex("délire")])
     %w[ask word narrow sift act].each do |step|
       visit page.current_path.sub(/\w+\z/, step)

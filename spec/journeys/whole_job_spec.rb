@@ -158,7 +158,7 @@ RSpec.describe "The whole job", :sample, :browser do
     expect(printed.scan(%r{/Type\s*/Page\b}).size).to eq(1)
 
     # The evidence set, as files, and the trail from the first step
-    saved = context.inquiries.all.first
+    saved = context.inquiries.all.max_by(&:id)
     set = JSON.parse(Hobrin::Services::ExportEvidence.new(context).call(saved.id, "json").body)
     expect(set).to match([a_hash_including("title" => first, "note" => /Made-up/)])
     expect(Hobrin::Services::ExportEvidence.new(context).call(saved.id,

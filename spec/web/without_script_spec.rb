@@ -40,7 +40,7 @@ RSpec.describe "The application without scripts", :sample, :client do
     submit "/inquiries/6/act", seen: version, conclusion: "Offer them.", what: "Offer earplugs"
     expect(text).to include("1 in the evidence set", "112/571", "hobrin.text = &quot;earplug*&quot;")
     visit_page "/inquiries/6/evidence.ris"
-    expect(last_response.headers["content-disposition"]).to include("hobrin-2-evidence.ris")
+    expect(last_response.headers["content-disposition"]).to include("hobrin-6-evidence.ris")
     expect(last_response.body.scan("TY  - JOUR").size).to eq(1)
     submit "/inquiries/6/decisions", paper:, verdict: "none"
     visit_page "/inquiries/6"

@@ -5,7 +5,7 @@ module Hobrin
     module Pages
       # The Ask step.
       class Ask < Step
-        USUAL = { searched: "It becomes a block of names.", limit: "Put it on at Narrow: age, sex.",
+        USUAL = { searched: "It becomes a block of names.", limit: "Put it on at Narrow: age, sex, study type.",
                   reading: "Judged while reading." }.freeze
         EDGES = [["start:-1", "arrow-left", "Begin a word earlier"], ["start:1", "arrow-right", "Begin a word later"],
                  ["end:-1", "arrow-left", "End a word earlier"], ["end:1", "arrow-right", "End a word later"]].freeze

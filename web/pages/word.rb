@@ -78,7 +78,9 @@ module Hobrin
         end
 
         def term_icon(leaf)
-          { Strategy::Heading => "bookmark", Strategy::Author => "person", Strategy::Journal => "journal-text" }.fetch(leaf.class, "quote")
+          { Strategy::Heading => "bookmark", Strategy::Author => "person", Strategy::Journal => "journal-text" }.fetch(
+            leaf.class, "quote"
+          )
         end
 
         # AND, NOT or nothing between a block and those before it.

@@ -16,7 +16,8 @@ module Hobrin
             block = inquiry.block(fields.one_of(:block, KEYS) || halt(404))
             way = fields.one_of(:way, Thesaurus::LookUp::WAYS) || :ranked
             offers, reading = Services::OfferTerms.new(context).call(fields.text(:typed), block, way:)
-            erb :offers, layout: false, locals: { offers:, reading:, block:, way:, typed: fields.text(:typed), id: inquiry_id }
+            erb :offers, layout: false,
+                         locals: { offers:, reading:, block:, way:, typed: fields.text(:typed), id: inquiry_id }
           end
 
           app.post("/inquiries/:id/terms") do
@@ -55,7 +56,8 @@ module Hobrin
         end
 
         def self.reword(service, term, fields)
-          near = { distance: fields.number(:distance), ordered: fields.checked?(:ordered), split: fields.number(:split) || 1 }
+          near = { distance: fields.number(:distance), ordered: fields.checked?(:ordered),
+                   split: fields.number(:split) || 1 }
           service.reword(*term, text: fields.text(:text), fields: fields.list(:in).map(&:to_sym) & Strategy::Words::FIELDS.keys,
                                 near: fields.text(:as) == "near" ? near : nil)
         end

@@ -57,11 +57,11 @@ module Hobrin
           return advice("Age and sex are better said by a limit: few papers name them, indexing does.", :limit)
         end
 
-        advice("The problem and the intervention carry the search.", nil)
+        advice("Who it is about and what is done carry the search.", nil)
       end
 
       def outcome(element)
-        advice("Searched after the problem and the intervention: it thins out what they leave, and loses papers whose " \
+        advice("Searched after those two: it thins out what they leave, and loses papers whose " \
                "abstract does not name it.", nil) unless element.use == :reading
       end
 

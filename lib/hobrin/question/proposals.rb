@@ -28,6 +28,7 @@ module Hobrin
         left = text.downcase.tr("’", "'")
         return [] unless left.size == text.size
 
+        left.gsub!(Rules::LIMITS) { |words| CUT * words.size }
         found = Rules::ALL.each_with_object([]) do |rule, all|
           all.concat(by_rule(rule, left, text)) unless rule.late?(all.map(&:key))
         end

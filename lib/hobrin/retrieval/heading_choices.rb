@@ -15,7 +15,8 @@ module Hobrin
           heading = evaluator.thesaurus.heading(leaf.label) or return []
           [*narrower(leaf, evaluator), ["as a main topic only", leaf.with(main: !leaf.main), leaf.main],
            *aspects(leaf, heading)].map do |name, changed, chosen|
-            Choice.new(name:, leaf: changed, chosen:, size: evaluator.count(changed), block: whole(block, term, changed, evaluator))
+            Choice.new(name:, leaf: changed, chosen:, size: evaluator.count(changed),
+                       block: whole(block, term, changed, evaluator))
           end
         end
 

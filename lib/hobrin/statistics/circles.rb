@@ -79,7 +79,9 @@ module Hobrin
           drawn = measured(circles)
           union = regions.values.sum
           scale = union / drawn.values.sum
-          (regions.keys | drawn.keys).sum { |key| ((drawn.fetch(key, 0.0) * scale) - regions.fetch(key, 0)).abs } / union
+          (regions.keys | drawn.keys).sum do |key|
+            ((drawn.fetch(key, 0.0) * scale) - regions.fetch(key, 0)).abs
+          end / union
         end
 
         # The areas of the regions, row by row: between two edges of a row the same circles hold.

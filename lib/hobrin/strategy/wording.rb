@@ -4,7 +4,8 @@ module Hobrin
   module Strategy
     # A term in the words of the page and the trail.
     module Wording
-      KINDS = { Heading => "heading", Words => "words", Near => "words", Author => "author", Journal => "journal" }.freeze
+      KINDS = { Heading => "heading", Words => "words", Near => "words", Author => "author",
+                Journal => "journal" }.freeze
       private_constant :KINDS
 
       class << self
@@ -24,7 +25,9 @@ module Hobrin
         end
 
         # Where words are looked for: "anywhere in the text", "title, abstract".
-        def where(leaf) = leaf.fields == Words::TEXT ? "anywhere in the text" : Words::FIELDS.values_at(*leaf.fields).join(", ")
+        def where(leaf)
+          leaf.fields == Words::TEXT ? "anywhere in the text" : Words::FIELDS.values_at(*leaf.fields).join(", ")
+        end
 
         private
 
@@ -32,7 +35,8 @@ module Hobrin
           return "no longer in the thesaurus" unless narrower
 
           below = narrower.zero? ? "nothing narrower" : "#{leaf.narrower ? "with" : "without its"} #{narrower} narrower"
-          ["heading", below, ("main topic only" if leaf.main), *("only #{leaf.aspects.join(", ")}" if leaf.aspects.any?)].compact.join(" · ")
+          ["heading", below, ("main topic only" if leaf.main),
+           *("only #{leaf.aspects.join(", ")}" if leaf.aspects.any?)].compact.join(" · ")
         end
 
         def words(leaf)

@@ -25,7 +25,9 @@ module Hobrin
       private_constant :PAIRS, :INFLECTOR, :SHORTEST
 
       # A word without its plural ending, to be truncated.
-      def self.stem(word) = INFLECTOR.singularize(word).then { |one| one.size < word.size && word.start_with?(one) ? one : word }
+      def self.stem(word)
+        INFLECTOR.singularize(word).then { |one| one.size < word.size && word.start_with?(one) ? one : word }
+      end
 
       # text :: folded words, as in Strategy::Words; no masks. Gives an Array of Variant, each other way once.
       #
@@ -52,7 +54,13 @@ module Hobrin
 
       def respelled(word)
         PAIRS.flat_map do |one, two|
-          [[one, two], [two, one]].flat_map { |from, to| places(word, from).map { |place| word.dup.tap { |copy| copy[place, from.size] = to } } }
+          [[one, two], [two, one]].flat_map do |from, to|
+            places(word, from).map do |place|
+              word.dup.tap do |copy|
+                copy[place, from.size] = to
+              end
+            end
+          end
         end
       end
 

@@ -30,6 +30,9 @@ module Hobrin
         PEOPLE = /(?:#{PEOPLE_WORDS.join("|")})/
         private_constant :PEOPLE_WORDS
 
+        # Years and languages are left to limits, and so are no part of a phrase.
+        LIMITS = /\b(?:since|between|from)\s(?:19|20)\d\d(?:\s(?:and|to)\s(?:19|20)\d\d)?\b|\b(?:in\s)?(?:the\s)?(?:last|past)\s[\w-]+\syears\b|\b(?:written|published)\sin\s[a-z]+\b/
+
         # Whether words are about people.
         def self.people?(text) = text.match?(/\b#{PEOPLE}\b/i)
 

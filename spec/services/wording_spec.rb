@@ -1,0 +1,184 @@
+# frozen_string_literal: true
+
+# Blocks and terms that take away or stand aside, against a reading of the records one by one.
+RSpec.describe "Blocks however they are joined", :small_sample do
+  it "find, count and thin out what a reading one by one finds" do
+    strategies = RandomStrategies.new(404, context.library.thesaurus, records)
+    random = Random.new(404)
+    25.times do
+      blocks = %w[P I O].map do |key|
+        block = strategies.block(key)
+        terms = block.terms.map { |term| term.with(away: random.rand < 0.25) }
+        block.with(terms:, joins: %i[and and not out].sample(random:))
+      end
+      limits = strategies.limits
+      state = Hobrin::Narrowing::State.of(blocks, limits)
+      cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits:, evaluator: context.evaluator)
+      expect(cascade.final.to_a).to eq(state.tree ? plain.call(state.tree) : [])
+      expect(Hobrin::Narrowing::WhatIfs.new(state, evaluator: context.evaluator).now).to eq(cascade.final)
+      expect(cascade.steps.drop(1).sum do |step|
+        step.removed.size
+      end).to eq((cascade.steps.first&.size || 0) - cascade.final.size)
+      absent_papers_name_their_step(cascade)
+      blocks.each { |block| figures_agree(block) }
+    end
+  end
+
+  def absent_papers_name_their_step(cascade)
+    (1..records.size).step(97) do |number|
+      absence = Hobrin::Narrowing::Absence.of(cascade, number, context.evaluator)
+      lost = cascade.steps.find { |step| !step.set.include?(number) }
+      expect([number, absence.step]).to eq([number, lost]) unless cascade.final.include?(number)
+      expect(absence.all).to include(lost) if lost
+    end
+  end
+
+  def figures_agree(block)
+    figures = Hobrin::Retrieval::BlockFigures.of(block, context.evaluator)
+    whole = block.tree ? plain.call(block.tree) : []
+    expect(figures.size).to eq(whole.size)
+    block.in_use.each do |term|
+      rest = block.replace(term.id) { nil }
+      without = rest.tree ? plain.call(rest.tree) : []
+      expect(figures.terms.fetch(term.id).alone).to eq((whole - without).size)
+    end
+    block.taking.each do |term|
+      without = block.replace(term.id) { nil }.tree
+      expect(figures.terms.fetch(term.id).alone).to be >= ((without ? plain.call(without) : []) - whole).size
+    end
+  end
+
+  it "writes the lines of such a search so that they lead to the same papers" do
+    terms = [words("sleep*"), words("noise")].map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:, away: id == 2) }
+    blocks = [Hobrin::Strategy::Block.new(key: "P", terms:),
+              Hobrin::Strategy::Block.new(key: "I", terms: terms.take(1), joins: :not)]
+    question = Hobrin::Question.ask("sleep noise").marked("P", "sleep").marked("I", "noise")
+    cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits: [], evaluator: context.evaluator)
+    lines = Hobrin::Brief::SearchLines.new(question:, cascade:, evaluator: context.evaluator)
+    expect(lines.call.map(&:rule)).to include("line 1, not line 2", "3 not 5")
+    tree = Hobrin::Strategy::Cql.read(lines.cql, context.vocabulary)
+    expect(context.evaluator.call(tree)).to eq(cascade.final)
+  end
+end
+
+# What a card promises is what its press does.
+RSpec.describe "What Word offers", :sample do
+  let(:terms) { Hobrin::Services::ChangeTerm.new(context) }
+  let(:add) { Hobrin::Services::AddTerms.new(context) }
+  let(:cards) { Hobrin::Services::ReadCard.new(context) }
+
+  def inquiry(id = 1) = context.inquiries.find(id).inquiry
+  def size(key) = context.evaluator.count(inquiry.block(key).tree)
+  def term(key, label) = inquiry.block(key).terms.find { |one| one.label == label }
+
+  it "searches a heading in every way it names, with the papers it said" do
+    id = term("O", "Delirium").id
+    %w[narrower main aspect:prevention aspect:nursing main].each do |choice|
+      card = cards.term(inquiry, id)
+      name = choice.delete_prefix("aspect:")
+      promised = card.choices.find { |one| one.name.include?(name) }
+      terms.turn(1, id, choice)
+      found = context.evaluator.count(inquiry.block("O").term(id).leaf)
+      expect([choice, found, size("O")]).to eq([choice, promised.size, promised.block])
+    end
+    expect { terms.turn(1, id, "aspect:cooking") }.to raise_error(Hobrin::GoneError)
+    expect(context.inquiries.trail(1).first.change).to include("Delirium", "only nursing, prevention")
+  end
+
+  it "adds with another way to write it as many papers as it said, and offers none that finds nothing" do
+    add.words(1, "O", "behaviour")
+    ways = cards.term(inquiry, term("O", "behaviour").id).ways
+    expect(ways.map(&:size)).to all(be_positive)
+    term("I", "Ear Protective Devices").then do |one|
+      expect(cards.term(inquiry, one.id).ways.map do |way|
+        way.leaf.text
+      end).to include("earplugs")
+    end
+    ways.first(2).each do |way|
+      before = size("O")
+      adds = (context.evaluator.call(way.leaf) - context.evaluator.call(inquiry.block("O").tree)).size
+      add.words(1, "O", way.leaf.text)
+      expect(size("O")).to eq(before + adds)
+    end
+  end
+
+  it "names headings that its papers have more often than others, by counts taken anew" do
+    gains = Hobrin::Services::ReadGains.new(context).call(inquiry, "I")
+    library = SampleHome.records
+    kept = library.select { |record| inquiry.kept_ids.include?(record.id) }
+    expect(gains.keys).to eq(%i[newest kept])
+    gains.fetch(:kept).last.each do |gain|
+      having = ->(some) { some.count { |record| record.headings.any? { |one| one.label == gain.label } } }
+      expect(gain.share).to eq(having.call(kept))
+      expect(gain.share.to_f / kept.size).to be > having.call(library).to_f / library.size
+    end
+    labels = gains.values.flat_map { |_, some| some.map(&:label) }
+    expect(labels & inquiry.searched_blocks.flat_map { |block| block.terms.map(&:label) }).to eq([])
+    expect { add.heading(1, "I", gains.fetch(:newest).last.first.label) }.to change {
+      size("I")
+    }.by(gains.fetch(:newest).last.first.adds)
+  end
+
+  it "rewords a term in place, as a phrase or near, and keeps its place and its id" do
+    id = term("O", "sleep*").id
+    terms.reword(1, id, text: "sleep quality", fields: %i[title])
+    expect(inquiry.block("O").term(id).leaf).to eq(words("sleep quality", fields: [:title]))
+    terms.reword(1, id, text: "sleep of quality", fields: %i[title abstract],
+                        near: { distance: 4, ordered: true, split: 1 })
+    near = inquiry.block("O").term(id).leaf
+    expect([near.left, near.right, near.distance, near.ordered]).to eq(["sleep", "of quality", 4, true])
+    expect { terms.reword(1, id, text: "sleep", fields: %i[title], near: { distance: 2, ordered: false, split: 1 }) }
+      .to raise_error(Hobrin::InputError, /two words/)
+    expect do
+      terms.reword(1, id, text: "deliri*",
+                          fields: Hobrin::Strategy::Words::TEXT)
+    end.to raise_error(Hobrin::InputError, /already/)
+    terms.move(1, id, -1)
+    expect(inquiry.block("O").terms[-2].id).to eq(id)
+    terms.move_to(1, id, "I")
+    expect([inquiry.block("I").terms.last.id, inquiry.block_of(id).key]).to eq([id, "I"])
+    expect { terms.move_to(1, term("P", "intensive care").id, "C") }.to raise_error(Hobrin::InputError, /searched/)
+  end
+
+  it "goes back over every change ever made to the beginning, and forth again to the same inquiry" do
+    undo = Hobrin::Services::UndoChange.new(context)
+    states = (1..context.inquiries.find(1).version).map { |number| context.inquiries.state_at(1, number) }
+    (states.size - 1).times { undo.back(1) }
+    expect(inquiry.with(next_term: 1)).to eq(states.first.with(next_term: 1))
+    expect { undo.back(1) }.to raise_error(Hobrin::InputError, /began/)
+    (states.size - 1).times { undo.forth(1) }
+    expect(inquiry).to eq(states.last)
+    expect { undo.forth(1) }.to raise_error(Hobrin::InputError, /Nothing was undone/)
+    lines = context.inquiries.trail(1)
+    expect(lines.size).to eq(states.size + (2 * (states.size - 1)))
+    lines.reverse.each_cons(2) { |one, two| expect(two.count_before).to eq(one.count_after) }
+  end
+
+  it "lets two windows change different things, and refuses the second change of the same thing" do
+    seen = context.inquiries.find(1).version
+    one, two = %w[deliri* sleep*].map { |label| term("O", label).id }
+    Hobrin::Services::ChangeTerm.new(context, seen:).cross_out(1, one, "first window")
+    Hobrin::Services::ChangeTerm.new(context, seen:).cross_out(1, two, "second window")
+    Hobrin::Services::AddTerms.new(context, seen:).words(1, "O", "insomnia")
+    expect(inquiry.block("O").terms.select(&:crossed_out?).map(&:id)).to eq([one, two])
+    expect { Hobrin::Services::ChangeTerm.new(context, seen:).remove(1, one) }.to raise_error(Hobrin::ConflictError)
+    expect { Hobrin::Services::ChangeBlock.new(context, seen:).join(1, "O", :not) }.not_to raise_error
+    expect { Hobrin::Services::ChangeBlock.new(context, seen:).join(1, "O", :out) }.to raise_error(Hobrin::ConflictError)
+    expect { Hobrin::Services::UndoChange.new(context, seen:).back(1) }.to raise_error(Hobrin::ConflictError)
+    expect { Hobrin::Services::ChangeTerm.new(context, seen: 9_999).remove(1, two) }.to raise_error(Hobrin::ConflictError)
+  end
+
+  it "shows a good search of every kind but one in the other inquiries: no term without papers, each block with headings and words" do
+    others = (2..5).map { |id| context.inquiries.find(id) }
+    expect(others.map { |one| one.inquiry.question.kind }).to eq(%w[diagnosis prognosis harm experience])
+    expect(others.map(&:step)).to all(eq(:word))
+    others.each do |one|
+      one.inquiry.searched_blocks.each do |block|
+        expect(block.in_use.map { |term| term.leaf.class }.uniq).to contain_exactly(Hobrin::Strategy::Heading, Hobrin::Strategy::Words)
+        empty = block.in_use.select { |term| context.evaluator.call(term.leaf).empty? }
+        expect([one.id, empty.map(&:label)]).to eq([one.id, []])
+      end
+      expect(one.inquiry.cascade(context.evaluator).joined.size).to be_between(20, 400)
+    end
+  end
+end
