@@ -29,18 +29,13 @@ module Hobrin
 
       def ask(id, data)
         draft = Services::WriteQuestion::Draft.new(
-          situation: data["situation"], text: data["text"], kind: data["kind"], frame: data["frame"], typed: data["typed"],
-          uses: data["uses"].transform_values(&:to_sym)
+          situation: data["situation"], text: data["text"], kind: data["kind"], frame: data["frame"],
+          typed: data["typed"], uses: data["uses"].transform_values(&:to_sym)
         )
         service = Services::WriteQuestion.new(@context)
         service.call(id, draft.dup.tap { |first| first.typed = {} })
-        data["marks"].each do |key, texts|
-          texts.each do |text|
-            service.call(id, draft) do |question|
-              question.marked(key, text)
-            end
-          end
-        end
+        marks = data["marks"].flat_map { |key, texts| texts.map { |text| [key, text] } }
+        marks.each { |key, text| service.call(id, draft) { |question| question.marked(key, text) } }
       end
 
       def add(id, key, name)

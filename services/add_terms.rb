@@ -34,8 +34,8 @@ module Hobrin
       # A heading searched in a way of its own. narrower, main, aspects :: as in Strategy::Heading
       def heading_as(id, key, label, narrower:, main:, aspects:)
         allowed = heading_leaf(label).then { |leaf| thesaurus.heading(leaf.label).aspects }
-        add(id, key,
-            [Strategy::Heading.new(label:, narrower: narrower && thesaurus.narrower?(label), main:, aspects: aspects & allowed)])
+        narrower &&= thesaurus.narrower?(label)
+        add(id, key, [Strategy::Heading.new(label:, narrower:, main:, aspects: aspects & allowed)])
       end
 
       def author(id, key, name) = add(id, key, [said(:typed) { Strategy::Author.read(name) }])
@@ -48,9 +48,8 @@ module Hobrin
       # Raises InputError (:list) when none can.
       def list(id, key, text)
         list = Strategy::PastedList.read(text, thesaurus:, vocabulary: @context.vocabulary)
-        raise InputError, { list: list.refused.map do |entry, why|
-          "“#{entry}”: #{why}"
-        end.join(" ") } if list.leaves.empty?
+        refused = list.refused.map { |entry, why| "“#{entry}”: #{why}" }.join(" ")
+        raise InputError, { list: refused } if list.leaves.empty?
 
         add(id, key, list.leaves, :list)
         list.refused
@@ -81,7 +80,8 @@ module Hobrin
           return "“#{leaf.label}” is in this block already."
         end
 
-        "“#{name}” is filed under #{leaf.label}, which is in this block already. Put it in quotation marks to search it as words."
+        "“#{name}” is filed under #{leaf.label}, which is in this block already. " \
+          "Put it in quotation marks to search it as words."
       end
 
       # names :: Hash of leaf to what was typed for it

@@ -46,18 +46,19 @@ module Hobrin
       def move_to(id, term_id, key)
         edit(id, term_id) do |inquiry, block, term, _|
           other = inquiry.question.element(key)
-          raise InputError, { term: "Choose a block that is searched." } unless other&.searched? && key != block.key
-          raise InputError,
-                { term: "#{other.letter} has “#{term.label}” already." } if inquiry.block(key).holds?(term.leaf)
+          refuse(:term, "Choose a block that is searched.") unless other&.searched? && key != block.key
+          refuse(:term, "#{other.letter} has “#{term.label}” already.") if inquiry.block(key).holds?(term.leaf)
 
           without = inquiry.with_block(block.replace(term_id) { nil })
-          [without.with_block(without.block(key).then do |to|
-            to.with(terms: [*to.terms, term])
-          end), "Moved #{term.label} to #{other.letter}"]
+          target = without.block(key)
+          moved = without.with_block(target.with(terms: [*target.terms, term]))
+          [moved, "Moved #{term.label} to #{other.letter}"]
         end
       end
 
       private
+
+      def refuse(field, message) = raise(InputError, { field => message })
 
       def turned(leaf, choice)
         case choice
@@ -79,16 +80,16 @@ module Hobrin
         raise InputError, { words: "Write at least two words to stand near each other." } if words.size < 2
 
         split = near.fetch(:split).to_i.clamp(1, words.size - 1)
-        Strategy::Near.new(left: words.take(split).join(" "), right: words.drop(split).join(" "), distance: near.fetch(:distance),
-                           ordered: near.fetch(:ordered), fields:)
+        left, right = [words.take(split), words.drop(split)].map { |side| side.join(" ") }
+        Strategy::Near.new(left:, right:, **near.slice(:distance, :ordered), fields:)
       end
 
       # kinds :: what the term's leaf must be for this change; note :: what the changed leaf adds to the trail's words
-      def call(id, term_id, verb, kinds = Strategy::Term::LEAVES, note: nil)
+      def call(id, term_id, verb, kinds = Strategy::Term::LEAVES, note: nil, &changing)
         edit(id, term_id) do |inquiry, block, term, letter|
           raise GoneError, "term" unless Array(kinds).include?(term.leaf.class)
 
-          changed = block.replace(term_id) { |one| yield(one) }
+          changed = block.replace(term_id, &changing)
           refuse_twice(block, changed)
           [inquiry.with_block(changed), "#{verb} #{term.label} in #{letter}#{note&.call(changed.term(term_id).leaf)}"]
         end

@@ -39,7 +39,8 @@ module Hobrin
 
       def card(block, term, leaf, **rest)
         heading = leaf.is_a?(Strategy::Heading) ? thesaurus.heading(leaf.label) : nil
-        Card.new(key: block.key, term:, leaf:, heading:, place: heading && Retrieval::HeadingPlace.of(heading.label, @evaluator),
+        place = heading && Retrieval::HeadingPlace.of(heading.label, @evaluator)
+        Card.new(key: block.key, term:, leaf:, heading:, place:,
                  choices: heading ? Retrieval::HeadingChoices.call(leaf, block, term, @evaluator) : [],
                  ways: ways(block, term, leaf), taken_in: taken_in(leaf), **rest)
       end

@@ -24,7 +24,8 @@ module Hobrin
           saved.step = step
         end
         Standing.new(saved:, cascade: saved.inquiry.cascade(@context.evaluator),
-                     trail_size: @context.inquiries.trail_size(id), sample_library: @context.library.sample?, **ways(id))
+                     trail_size: @context.inquiries.trail_size(id),
+                     sample_library: @context.library.sample?, **ways(id))
       end
 
       # What another window changed between the version that a person looked at and their own change.

@@ -50,13 +50,12 @@ module Hobrin
 
       def title_words(typed) = Text::Tokens.of(typed).map { |word| Strategy::Words.read(word, fields: [:title]) }
 
+      def heading?(block, label) = block.terms.any? { |term| term.heading? && term.label == label }
+
       def held(blocks, record)
-        record.headings.to_h do |indexing|
-          [indexing.label, blocks.select do |block|
-            block.terms.any? do |term|
-              term.heading? && term.label == indexing.label
-            end
-          end.map(&:key)]
+        record.headings.map(&:label).to_h do |label|
+          having = blocks.select { |block| heading?(block, label) }
+          [label, having.map(&:key)]
         end
       end
     end

@@ -20,7 +20,8 @@ module Hobrin
       def call(inquiry)
         inquiry.searched_blocks.map do |block|
           element = inquiry.question.element(block.key)
-          Column.new(block:, element:, figures: Retrieval::BlockFigures.of(block, @evaluator), narrower: narrower(block),
+          figures = Retrieval::BlockFigures.of(block, @evaluator)
+          Column.new(block:, element:, figures:, narrower: narrower(block),
                      suggestions: block.terms.empty? ? suggestions(element, block) : [], wild: wild(block))
         end
       end

@@ -6,9 +6,8 @@ module Hobrin
     module TakenIn
       # leaf :: Strategy::Words. Gives an Array of [word, how many papers have it], the commonest first.
       def self.of(leaf, evaluator)
-        leaf.masks.reject(&:plain?).flat_map do |mask|
-          evaluator.index.spellings(mask)
-        end.sort_by { |word, papers| [-papers, word] }
+        found = leaf.masks.reject(&:plain?).flat_map { |mask| evaluator.index.spellings(mask) }
+        found.sort_by { |word, papers| [-papers, word] }
       end
     end
   end

@@ -28,7 +28,7 @@ module Hobrin
 
       use RequestSize
 
-      helpers Showing, Words, Pictures
+      helpers Showing, Words, Pictures, OverlapPictures
 
       before do
         headers Security::HEADERS

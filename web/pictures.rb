@@ -44,44 +44,7 @@ module Hobrin
         picture("aim-scale", "0 -3 100 26", shapes.join)
       end
 
-      # Two or three sets as circles. circles :: Statistics::Circles; keys :: of the blocks; letters :: to write in, or nil
-      def overlap_circles(circles, keys, letters = nil)
-        shapes = circles.circles.zip(keys).map do |circle, key|
-          %(<circle class="set ink-#{tone(key)}" cx="#{circle.x.round(3)}" cy="#{circle.y.round(3)}" r="#{circle.radius.round(3)}"/>)
-        end
-        names = (letters || []).zip(circles.circles).map { |letter, circle| set_name(letter, circle, circles.circles) }
-        %(<svg class="overlap" viewBox="#{frame_of(circles.circles)}" aria-hidden="true">#{(shapes + names).join}</svg>)
-      end
-
-      # More sets as bars: what each finds, and what of it is in all.
-      def overlap_bars(overlap, keys)
-        largest = [*overlap.sizes, 1].max
-        bars = overlap.sizes.zip(keys).each_with_index.map do |(size, key), place|
-          %(<rect class="found ink-#{tone(key)}" y="#{place * 12}" width="#{(100.0 * size / largest).round(2)}" height="9"/>) +
-            %(<rect class="ink-#{tone(key)}" y="#{place * 12}" width="#{(100.0 * overlap.all / largest).round(2)}" height="9"/>)
-        end
-        %(<svg class="overlap bars" viewBox="0 0 100 #{[overlap.sizes.size * 12,
-                                                        12].max}" preserveAspectRatio="none" aria-hidden="true">#{bars.join}</svg>)
-      end
-
       private
-
-      def frame_of(circles)
-        left, top = circles.map { |one| one.x - one.radius }.min, circles.map { |one| one.y - one.radius }.min
-        right, bottom = circles.map { |one| one.x + one.radius }.max, circles.map { |one| one.y + one.radius }.max
-        [left - 0.02, top - 0.02, right - left + 0.04, bottom - top + 0.04].map { |number| number.round(3) }.join(" ")
-      end
-
-      # On the side away from the others.
-      def set_name(letter, circle, all)
-        middle = [all.sum(&:x) / all.size, all.sum(&:y) / all.size]
-        away = [circle.x - middle.first, circle.y - middle.last]
-        length = Math.hypot(*away)
-        x, y = [circle.x, circle.y].zip(away).map do |at, side|
-          at + (length.zero? ? 0 : side / length * circle.radius * 0.55)
-        end
-        %(<text x="#{x.round(3)}" y="#{y.round(3)}" font-size="0.22">#{h letter}</text>)
-      end
 
       # A drawing that fills its place; its numbers stand beside it in text.
       def picture(name, view, shapes)

@@ -44,19 +44,6 @@ module Hobrin
         "#{parts.join}#{h question.text[at..]}"
       end
 
-      # The sentence on Ask, as safe markup: marked phrases lead to their edges, proposed ones can be taken.
-      # parts :: see Pages::Ask#parts; path :: of the page
-      def asked(parts, path)
-        parts.map do |words, element, phrase, proposal|
-          if proposal then proposed(proposal, words)
-          elsif element then %(<a href="#{path}?phrase=#{element.key}:#{phrase.from}" hx-get="#{path}?phrase=#{element.key}:#{phrase.from}">#{marked(
-            element, words
-)}</a>)
-          else h(words)
-          end
-        end.join
-      end
-
       # A paper's text with the words that brought it here, as safe markup.
       def highlighted(text, field, matched)
         at = 0
@@ -68,22 +55,7 @@ module Hobrin
         "#{parts.join}#{h text[at..]}"
       end
 
-      # One heading in a branch: to tick, or said to be here, with its count, leading to its card.
-      def heading_row(card, label, size, block)
-        held = block.terms.any? { |term| term.heading? && term.label == label }
-        tick = held ? %(<small class="held">here</small>) : %(<input type="checkbox" name="headings[]" value="#{h label}" aria-label="Take #{h label}">)
-        address = h("#{@page.path}?open=heading:#{card.key}:#{Rack::Utils.escape(label)}")
-        name = label == card.leaf.label ? "<b>#{h label}</b>" : %(<a href="#{address}" hx-get="#{address}">#{h label}</a>)
-        "#{tick} #{name} <span>#{number(size)}</span>"
-      end
-
-      private
-
-      def proposed(proposal, words)
-        value = "#{proposal.key}:#{proposal.phrase.from}"
-        %(<button form="ask-form" class="phrase proposed phrase-#{tone(proposal.key)}" name="take[]" value="#{value}" title="Proposed: take it">#{h words}</button>)
-      end
-
+      # A phrase of the sentence in the colour and line of its element, as safe markup.
       def marked(element, text)
         tone = tone(element.key)
         phrase = %(<span class="phrase phrase-#{tone}" title="#{h element.slot.name}">#{h text}</span>)

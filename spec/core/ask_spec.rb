@@ -64,11 +64,13 @@ RSpec.describe "What Ask proposes" do
   # words of a sentence => the limit it states
   { "older people after 2 falls" => [[:age, "aged", "80 and over"]], "women and men" => [[:sex, "female", "male"]],
     "children and adolescents" => [[:age, "preschool", "child", "adolescent"]],
-    "preterm babies" => [[:age, "newborn"]], "systematic reviews in the last five years" => [[:type, "systematic review"],
-                                                                                             [:dates, "2021", "2026"]],
+    "preterm babies" => [[:age, "newborn"]],
+    "systematic reviews in the last five years" => [[:type, "systematic review"],
+                                                    [:dates, "2021", "2026"]],
     "papers in German from 2010 to 2015" => [[:language, "deu"], [:dates, "2010", "2015"]],
     "since 2019" => [[:dates, "2019", "2026"]], "between 2020 and 2010" => [], "sleep in hospital" => [],
-    "randomised controlled trials published in Klingonese" => [[:type, "randomized controlled trial"]] }.each do |text, limits|
+    "randomised controlled trials published in Klingonese" => [[:type, "randomized controlled trial"]] }
+    .each do |text, limits|
     it "reads limits out of “#{text}”" do
       stated = Hobrin::Narrowing::StatedLimits.new(Date.new(2026, 11, 23)).call("What helps #{text}?")
       expect(stated.map do |one|
@@ -79,7 +81,8 @@ RSpec.describe "What Ask proposes" do
 
   # words to be searched => those of no use
   { "effect" => ["effect"], "best care" => %w[best care], "delirium" => [], "care" => ["care"], "intensive care" => [],
-    "improve sleep" => ["improve"], "patients with delirium" => [], "effect of music" => ["effect"] }.each do |text, poor|
+    "improve sleep" => ["improve"], "patients with delirium" => [], "effect of music" => ["effect"] }
+    .each do |text, poor|
     it "flags in “#{text}” #{poor}" do
       expect(Hobrin::Question::NoUse.call(text, thesaurus).map(&:words)).to eq(poor)
     end
@@ -113,15 +116,12 @@ RSpec.describe "What Ask proposes" do
 
   describe "a frame" do
     it "changes without anything lost, and back again" do
-      marked = Hobrin::Question.ask("In adults, do earplugs, not masks, help sleep?").marked("P", "adults").marked("I", "earplugs")
-                               .marked("C", "masks").marked("O", "sleep")
+      marked = Hobrin::Question.ask("In adults, do earplugs, not masks, help sleep?").marked("P", "adults")
+                               .marked("I", "earplugs").marked("C", "masks").marked("O", "sleep")
+      marks = ->(question) { question.marks.map { |element, phrase| [element.key, phrase.text] } }
       Hobrin::Question::Frame::ALL.each do |frame|
         framed = marked.framed(frame.key)
-        expect(framed.marks.map do |element, phrase|
-          [element.key, phrase.text]
-        end).to eq(marked.marks.map { |element, phrase|
-                  [element.key, phrase.text]
-                })
+        expect(marks.call(framed)).to eq(marks.call(marked))
         expect(framed.elements.map(&:key).uniq.size).to eq(framed.elements.size)
         expect(framed.framed("pico")).to eq(marked)
         inquiry = Hobrin::Inquiry.new(question: framed)

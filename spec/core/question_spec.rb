@@ -36,9 +36,8 @@ RSpec.describe Hobrin::Question do
       })
       expect(marks.map { |_, phrase| phrase.text }).to eq([wanted]) if before.to <= from || before.from >= from + length
       within = before.from < from && from + length < before.to
-      expect(marks.size).to eq(1) if within && edited[before.from...(before.to + edited.size - sentence.size)].then do |new|
-        new == new.strip
-      end
+      kept = edited[before.from...(before.to + edited.size - sentence.size)]
+      expect(marks.size).to eq(1) if within && kept == kept.strip
     end
   end
 

@@ -59,12 +59,15 @@ RSpec.describe "What Word works with" do
   end
 
   # a word or phrase => other ways that must be among those tried, whatever else is
-  { "oedema" => %w[edema], "pediatric" => %w[paediatric], "anaesthetised" => %w[anesthetized], "behavior" => %w[behaviour],
-    "centre" => %w[center], "counseling" => %w[counselling], "haemorrhage" => %w[hemorrhage], "mobilization" => %w[mobilisation],
+  { "oedema" => %w[edema], "pediatric" => %w[paediatric], "anaesthetised" => %w[anesthetized],
+    "behavior" => %w[behaviour],
+    "centre" => %w[center], "counseling" => %w[counselling], "haemorrhage" => %w[hemorrhage],
+    "mobilization" => %w[mobilisation],
     "diarrhea" => %w[diarrhoea], "randomised" => %w[randomized], "tumor" => %w[tumour], "esophageal" => %w[oesophageal],
     "catheterisation" => %w[catheterization], "leukaemia" => %w[leukemia], "orthopaedic" => %w[orthopedic],
     "child" => %w[children], "diagnoses" => %w[diagnosis], "pressure ulcer" => ["pressure ulcers"],
-    "ear plug" => %w[earplug] + ["ear plugs"], "earplug" => ["ear plug"], "eye mask" => %w[eyemask] }.each do |text, others|
+    "ear plug" => %w[earplug] + ["ear plugs"], "earplug" => ["ear plug"], "eye mask" => %w[eyemask] }
+    .each do |text, others|
     it "tries #{others.join(", ")} beside #{text}, and the other way round" do
       expect(Hobrin::Text::Variants.new(text).call.map(&:text)).to include(*others)
       others.first(1).each { |other| expect(Hobrin::Text::Variants.new(other).call.map(&:text)).to include(text) }
@@ -78,9 +81,13 @@ RSpec.describe "What Word works with" do
     end
 
     # what was pasted => headings (Symbols) and words read from it
-    { "Delirium\nsleep*\r\n\n  eye mask" => [:Delirium, "sleep*", "eye mask"], "1. acute confusion\n2) noise*" => [:Delirium, "noise*"],
-      "- earplug*\n• quiet time" => ["earplug*", :"Quiet Time"], "(earplug* OR \"eye mask*\" or masks)" => ["earplug*", "eye mask*", "masks"],
-      "sleep; sleep ;\"Delirium\"" => [:Sleep, "delirium"], "dc.title = noise or hobrin.text = deliri*" => ["noise", "deliri*"] }.each do |text, leaves|
+    { "Delirium\nsleep*\r\n\n  eye mask" => [:Delirium, "sleep*", "eye mask"],
+      "1. acute confusion\n2) noise*" => [:Delirium, "noise*"],
+      "- earplug*\n• quiet time" => ["earplug*", :"Quiet Time"],
+      "(earplug* OR \"eye mask*\" or masks)" => ["earplug*", "eye mask*", "masks"],
+      "sleep; sleep ;\"Delirium\"" => [:Sleep, "delirium"],
+      "dc.title = noise or hobrin.text = deliri*" => ["noise", "deliri*"] }
+      .each do |text, leaves|
       it "reads #{text.inspect}" do
         list = read(text)
         expect(list.leaves.map do |leaf|

@@ -8,9 +8,10 @@ require "axe-rspec"
 RSpec.describe "Every view", :sample, :browser do
   views = ["/", *%w[ask word narrow narrow?opened=3 sift weigh act trail].map do |step|
     "/inquiries/1/#{step}"
-  end, *%w[term:8 term:11 heading:O:Noise gain:I overlap papers:I paper:10.5555/hobrin.trial-2026-new list:O].map do |open|
-    "/inquiries/1/word?open=#{open}"
-  end, "/inquiries/1/ask?phrase=P:3", "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/77/ask"]
+  end, *%w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O
+           paper:10.5555/hobrin.trial-2026-new].map do |open|
+         "/inquiries/1/word?open=#{open}"
+       end, "/inquiries/1/ask?phrase=P:3", "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/77/ask"]
 
   def resize(width, height)
     page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1,

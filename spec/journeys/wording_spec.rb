@@ -98,7 +98,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(page).to have_no_css("#card")
   end
 
-  it "finds a name filed under another heading, looks at its card, takes its neighbours, and can read it as words instead" do
+  it "finds a name filed under another heading, takes neighbours from its card, and can read it as words" do
     visit "/inquiries/1/word"
     block("O").find("li", text: "Delirium").find(".term-row").click
     click_button "Remove"

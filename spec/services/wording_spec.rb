@@ -168,7 +168,7 @@ RSpec.describe "What Word offers", :sample do
     expect { Hobrin::Services::ChangeTerm.new(context, seen: 9_999).remove(1, two) }.to raise_error(Hobrin::ConflictError)
   end
 
-  it "shows a good search of every kind but one in the other inquiries: no term without papers, each block with headings and words" do
+  it "has good searches in the other inquiries: no term without papers, in each block headings and words" do
     others = (2..5).map { |id| context.inquiries.find(id) }
     expect(others.map { |one| one.inquiry.question.kind }).to eq(%w[diagnosis prognosis harm experience])
     expect(others.map(&:step)).to all(eq(:word))

@@ -9,7 +9,9 @@ module Hobrin
                   reading: "Judged while reading." }.freeze
         EDGES = [["start:-1", "arrow-left", "Begin a word earlier"], ["start:1", "arrow-right", "Begin a word later"],
                  ["end:-1", "arrow-left", "End a word earlier"], ["end:1", "arrow-right", "End a word later"]].freeze
-        private_constant :USUAL
+        NOTHING_YET = "Take what is proposed, or mark the words yourself: " \
+                      "who it is about and what you would do carry the search."
+        private_constant :USUAL, :NOTHING_YET
 
         def kinds = Question::Kind::ALL
         def frames = Question::Frame::ALL
@@ -75,9 +77,7 @@ module Hobrin
         def proposed_kind = kind ? nil : reading.guess&.kind&.key
 
         def next_words
-          if question.searched.empty?
-            return "Take what is proposed, or mark the words yourself: who it is about and what you would do carry the search."
-          end
+          return NOTHING_YET if question.searched.empty?
           return "Say what kind of question it is: that decides which studies answer it." unless question.kind
 
           letters = question.searched.map(&:letter)
@@ -100,7 +100,9 @@ module Hobrin
         private
 
         def other_guess(guess)
-          guess && guess.kind != kind ? " The sentence sounds like #{guess.kind.name.downcase}, because of “#{guess.cue}”." : ""
+          return "" if guess.nil? || guess.kind == kind
+
+          " The sentence sounds like #{guess.kind.name.downcase}, because of “#{guess.cue}”."
         end
       end
     end

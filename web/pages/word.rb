@@ -11,10 +11,12 @@ module Hobrin
         # A mask that takes in more different words than this is worth a look (common practice, no source).
         WILD = 12
         WAYS = { ranked: "best first", contains: "labels that contain it", begins: "labels that begin with it" }.freeze
-        KINDS = { spelling: "spelled so", number: "singular or plural", joined: "one word or two", truncated: "any ending",
-                  also_called: "also called" }.freeze
+        KINDS = { spelling: "spelled so", number: "singular or plural", joined: "one word or two",
+                  truncated: "any ending", also_called: "also called" }.freeze
         MOST_TAKEN_IN = 14
-        private_constant :ADVICE, :WILD
+        ICONS = { Strategy::Heading => "bookmark", Strategy::Author => "person",
+                  Strategy::Journal => "journal-text" }.freeze
+        private_constant :ADVICE, :WILD, :ICONS
 
         def columns = @columns ||= Services::ReadWord.new(@context).call(inquiry)
 
@@ -78,9 +80,7 @@ module Hobrin
         end
 
         def term_icon(leaf)
-          { Strategy::Heading => "bookmark", Strategy::Author => "person", Strategy::Journal => "journal-text" }.fetch(
-            leaf.class, "quote"
-          )
+          ICONS.fetch(leaf.class, "quote")
         end
 
         # AND, NOT or nothing between a block and those before it.
@@ -113,7 +113,8 @@ module Hobrin
           return " · no words yet, so papers not indexed yet are missed" if terms.all?(&:heading?)
 
           fresh = column.figures.not_indexed
-          " · #{number(column.figures.by_words)} only by words#{", #{number(fresh)} of them not indexed yet" if fresh.positive?}"
+          by_words = " · #{number(column.figures.by_words)} only by words"
+          fresh.positive? ? "#{by_words}, #{number(fresh)} of them not indexed yet" : by_words
         end
 
         private

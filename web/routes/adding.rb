@@ -39,8 +39,8 @@ module Hobrin
         end
 
         def heading_as
-          service.heading_as(id, key, fields.text(:heading), narrower: fields.checked?(:narrower), main: fields.checked?(:main),
-                                                             aspects: fields.list(:aspects))
+          choices = %i[narrower main].to_h { |name| [name, fields.checked?(name)] }
+          service.heading_as(id, key, fields.text(:heading), aspects: fields.list(:aspects), **choices)
         end
 
         def several

@@ -8,12 +8,10 @@ module Hobrin
         def self.registered(app)
           app.get("/inquiries/:id/trail") { show :trail }
 
-          # Whether the inquiry was changed since a page of it was shown: what changed, or nothing.
+          # What was changed since a page of the inquiry was shown, or nothing.
           app.get("/inquiries/:id/since") do
-            service = Services::ReadInquiry.new(context)
-            lines = service.elsewhere(inquiry_id, seen || 0, service.call(inquiry_id).saved.version + 1)
             content_type :text
-            seen && lines.any? ? "Changed in another window: #{lines.last(3).map(&:change).join("; ")}." : ""
+            Trail.since(Services::ReadInquiry.new(context), inquiry_id, seen)
           end
 
           app.post("/inquiries/:id/undo") do
@@ -23,6 +21,11 @@ module Hobrin
           app.post("/inquiries/:id/redo") do
             change(:trail) { Trail.shown(Services::UndoChange.new(context, seen:).forth(inquiry_id), "Done again") }
           end
+        end
+
+        def self.since(service, id, seen)
+          lines = seen ? service.elsewhere(id, seen, service.call(id).saved.version + 1) : []
+          lines.empty? ? "" : "Changed in another window: #{lines.last(3).map(&:change).join("; ")}."
         end
 
         # The step where the change is seen.

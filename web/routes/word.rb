@@ -14,12 +14,16 @@ module Hobrin
           app.get("/inquiries/:id/offers") do
             inquiry = Services::ReadInquiry.new(context).call(inquiry_id).inquiry
             block = inquiry.block(fields.one_of(:block, KEYS) || halt(404))
+            typed = fields.text(:typed)
             way = fields.one_of(:way, Thesaurus::LookUp::WAYS) || :ranked
-            offers, reading = Services::OfferTerms.new(context).call(fields.text(:typed), block, way:)
-            erb :offers, layout: false,
-                         locals: { offers:, reading:, block:, way:, typed: fields.text(:typed), id: inquiry_id }
+            offers, reading = Services::OfferTerms.new(context).call(typed, block, way:)
+            erb :offers, layout: false, locals: { offers:, reading:, block:, way:, typed:, id: inquiry_id }
           end
 
+          changes(app)
+        end
+
+        def self.changes(app)
           app.post("/inquiries/:id/terms") do
             change(:word) { Adding.new(Services::AddTerms.new(context, seen:), inquiry_id, fields).call }
           end
@@ -32,11 +36,13 @@ module Hobrin
           end
 
           app.post("/inquiries/:id/blocks/:key") do
-            change(:word) do
-              joins = fields.one_of(:joins, Strategy::Block::JOINS.keys) or raise InputError, { joins: "Choose how this block is joined." }
-              Services::ChangeBlock.new(context, seen:).join(inquiry_id, fields.text(:key), joins)
-            end
+            change(:word) { Services::ChangeBlock.new(context, seen:).join(inquiry_id, fields.text(:key), Word.joins(fields)) }
           end
+        end
+
+        def self.joins(fields)
+          fields.one_of(:joins, Strategy::Block::JOINS.keys) or
+            raise InputError, { joins: "Choose how this block is joined." }
         end
 
         # What one press of a button changes of a term.
@@ -61,7 +67,7 @@ module Hobrin
           service.reword(*term, text: fields.text(:text), fields: fields.list(:in).map(&:to_sym) & Strategy::Words::FIELDS.keys,
                                 near: fields.text(:as) == "near" ? near : nil)
         end
-        private_class_method :reword
+        private_class_method :changes, :reword
       end
     end
   end

@@ -35,10 +35,9 @@ module Hobrin
           by_join = blocks.group_by(&:joins)
           return [] unless by_join.key?(:and)
 
-          by_join.values_at(:and, :not, :out).compact.flatten.map do |block|
-            [block, evaluator.call(block.tree), block.joins]
-          end +
-            limits.map { |limit| [limit, evaluator.call(limit.leaf), limit.on ? :and : :out] }
+          ordered = by_join.values_at(:and, :not, :out).compact.flatten
+          [*ordered.map { |block| [block, evaluator.call(block.tree), block.joins] },
+           *limits.map { |limit| [limit, evaluator.call(limit.leaf), limit.on ? :and : :out] }]
         end
 
         def walk(stages)

@@ -18,7 +18,7 @@ module Hobrin
         return unless first && last
 
         edge == :start ? first += by : last += by
-        between(first, last) if first >= 0 && first <= last && last < @words.size
+        between(first, last) if first.between?(0, last) && last < @words.size
       end
 
       private

@@ -42,7 +42,7 @@ module Hobrin
         new(key: "spider", name: "SPIDER", good_for: "experience and meaning", slots: [
               { key: "P", letter: "S", name: "Sample", prompt: "Who are the people who can tell?",
                 ask: "Who can tell?" },
-              { key: "I", letter: "PI", name: "Phenomenon of interest", prompt: "What do they live through, do or decide?",
+              { key: "I", letter: "PI", name: "Phenomenon of interest", prompt: "What do they live through or do?",
                 ask: "What do they live through?" },
               { key: "S", letter: "D", name: "Design", prompt: "How were they asked: interviews, groups, diaries?",
                 ask: "How were they asked?", use: :limit },

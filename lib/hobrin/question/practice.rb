@@ -48,7 +48,7 @@ module Hobrin
       def intervention(element)
         return unless element.name.match?(EITHER) && !@thesaurus.named(element.name)
 
-        advice("Two in one: names of either one in this block find papers on any of them. To find what only one does, " \
+        advice("Two in one: names of either one in this block find papers on any of them. To find what one does, " \
                "search them one at a time.", nil)
       end
 

@@ -13,10 +13,8 @@ module Hobrin
       # sets :: Array of RecordSet
       def self.of(sets)
         places = sets.each_index.to_a
-        new(sizes: sets.map(&:size), pairs: places.combination(2).to_h do |one, two|
-          [[one, two], sets[one].overlap(sets[two])]
-        end,
-            all: sets.empty? ? 0 : Records::RecordSet.intersection(sets).size,
+        pairs = places.combination(2).to_h { |pair| [pair, sets[pair.first].overlap(sets[pair.last])] }
+        new(sizes: sets.map(&:size), pairs:, all: sets.empty? ? 0 : Records::RecordSet.intersection(sets).size,
             regions: sets.size.between?(2, 3) ? regions(sets, places) : {})
       end
 

@@ -79,9 +79,8 @@ module Hobrin
           drawn = measured(circles)
           union = regions.values.sum
           scale = union / drawn.values.sum
-          (regions.keys | drawn.keys).sum do |key|
-            ((drawn.fetch(key, 0.0) * scale) - regions.fetch(key, 0)).abs
-          end / union
+          off = ->(key) { ((drawn.fetch(key, 0.0) * scale) - regions.fetch(key, 0)).abs }
+          (regions.keys | drawn.keys).sum(&off) / union
         end
 
         # The areas of the regions, row by row: between two edges of a row the same circles hold.

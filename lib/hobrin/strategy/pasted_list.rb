@@ -35,20 +35,17 @@ module Hobrin
 
         # A name of the thesaurus may hold an "or" of its own.
         def entries(text, thesaurus)
-          lines = text.split(BREAKS).map { |line| line.gsub(MARKS, "").strip }
-          entries = lines.flat_map do |line|
-            thesaurus.named(line) ? [line] : line.split(OR).map do |one|
-              one.gsub(MARKS, "").strip
-            end
-          end
+          lines = bare(text.split(BREAKS))
+          entries = lines.flat_map { |line| thesaurus.named(line) ? [line] : bare(line.split(OR)) }
           entries.reject { |entry| entry.gsub(/["“”]/, "").strip.empty? }
         end
 
+        def bare(entries) = entries.map { |entry| entry.gsub(MARKS, "").strip }
+
         def of_entries(entries, thesaurus)
           read = entries.map { |entry| [entry, *leaf(entry, thesaurus)] }
-          new(leaves: read.filter_map { |_, leaf,| leaf }.uniq, refused: read.filter_map do |entry, leaf, why|
-            [entry, why] unless leaf
-          end)
+          refused = read.filter_map { |entry, leaf, why| [entry, why] unless leaf }
+          new(leaves: read.filter_map { |_, leaf,| leaf }.uniq, refused:)
         end
 
         def leaf(entry, thesaurus)

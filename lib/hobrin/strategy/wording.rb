@@ -46,7 +46,8 @@ module Hobrin
         end
 
         def near(leaf)
-          "within #{leaf.distance} #{leaf.distance == 1 ? "word" : "words"}#{", in this order" if leaf.ordered} · #{where(leaf)}"
+          apart = "within #{leaf.distance} #{leaf.distance == 1 ? "word" : "words"}"
+          "#{apart}#{", in this order" if leaf.ordered} · #{where(leaf)}"
         end
       end
     end

@@ -18,8 +18,9 @@ module Hobrin
                %w[aes es], %w[oes es], %w[oed ed], %w[paed ped], %w[foet fet], %w[gynaec gynec], %w[caec cec],
                %w[rrhoea rrhea], %w[rrhoe rrhe], %w[tre ter], %w[ogue og], %w[lling ling], %w[lled led], %w[ller ler],
                %w[llor lor], %w[programme program], %w[practise practice], %w[ence ense], %w[grey gray], %w[faec fec],
-               %w[coel cel], %w[leuc leuk], %w[mould mold], %w[ae e], %w[oe e], %w[ph f], %w[ageing aging], %w[kerb curb],
-               %w[sceptic skeptic], %w[draught draft], %w[tyre tire], %w[bre ber], %w[ilful illful], %w[olment ollment]].freeze
+               %w[coel cel], %w[leuc leuk], %w[mould mold], %w[ae e], %w[oe e], %w[ph f], %w[ageing aging],
+               %w[kerb curb], %w[sceptic skeptic], %w[draught draft], %w[tyre tire], %w[bre ber], %w[ilful illful],
+               %w[olment ollment]].freeze
       INFLECTOR = Dry::Inflector.new
       SHORTEST = 3
       private_constant :PAIRS, :INFLECTOR, :SHORTEST
@@ -54,14 +55,12 @@ module Hobrin
 
       def respelled(word)
         PAIRS.flat_map do |one, two|
-          [[one, two], [two, one]].flat_map do |from, to|
-            places(word, from).map do |place|
-              word.dup.tap do |copy|
-                copy[place, from.size] = to
-              end
-            end
-          end
+          replaced(word, one, two) + replaced(word, two, one)
         end
+      end
+
+      def replaced(word, from, to)
+        places(word, from).map { |place| word[0...place] + to + word[(place + from.size)..] }
       end
 
       def places(word, part) = (0..[word.size - part.size, -1].max).select { |place| word[place, part.size] == part }

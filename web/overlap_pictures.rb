@@ -1,0 +1,54 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    # How blocks lie over each other, as SVG: circles in true proportion for two or three, bars for more.
+    module OverlapPictures
+      BAR = 12
+      private_constant :BAR
+
+      # circles :: Statistics::Circles; keys :: of the blocks; letters :: to write in, or nil
+      def overlap_circles(circles, keys, letters = nil)
+        drawn = circles.circles
+        shapes = drawn.zip(keys).map do |one, key|
+          x, y, radius = [one.x, one.y, one.radius].map { |number| number.round(3) }
+          %(<circle class="set ink-#{tone(key)}" cx="#{x}" cy="#{y}" r="#{radius}"/>)
+        end
+        names = (letters || []).zip(drawn).map { |letter, one| set_name(letter, one, drawn) }
+        %(<svg class="overlap" viewBox="#{frame_of(drawn)}" aria-hidden="true">#{(shapes + names).join}</svg>)
+      end
+
+      # What each block finds, and, in full colour, what of it is in all. overlap :: Retrieval::Overlap
+      def overlap_bars(overlap, keys)
+        largest = [*overlap.sizes, 1].max
+        bars = overlap.sizes.zip(keys).each_with_index.flat_map do |(size, key), place|
+          [["found ink-#{tone(key)}", size], ["ink-#{tone(key)}", overlap.all]].map do |name, papers|
+            %(<rect class="#{name}" y="#{place * BAR}" width="#{(100.0 * papers / largest).round(2)}" height="9"/>)
+          end
+        end
+        height = [overlap.sizes.size, 1].max * BAR
+        frame = %(viewBox="0 0 100 #{height}" preserveAspectRatio="none")
+        %(<svg class="overlap" #{frame} aria-hidden="true">#{bars.join}</svg>)
+      end
+
+      private
+
+      def frame_of(circles)
+        left, top = circles.map { |one| one.x - one.radius }.min, circles.map { |one| one.y - one.radius }.min
+        right, bottom = circles.map { |one| one.x + one.radius }.max, circles.map { |one| one.y + one.radius }.max
+        [left - 0.02, top - 0.02, right - left + 0.04, bottom - top + 0.04].map { |number| number.round(3) }.join(" ")
+      end
+
+      # Written on the side away from the others.
+      def set_name(letter, circle, all)
+        middle = [all.sum(&:x) / all.size, all.sum(&:y) / all.size]
+        away = [circle.x - middle.first, circle.y - middle.last]
+        length = Math.hypot(*away)
+        x, y = [circle.x, circle.y].zip(away).map do |at, side|
+          (at + (length.zero? ? 0 : side / length * circle.radius * 0.55)).round(3)
+        end
+        %(<text x="#{x}" y="#{y}" font-size="0.22">#{h letter}</text>)
+      end
+    end
+  end
+end
