@@ -37,5 +37,10 @@ end
 
 desc "Take the pictures in docs/screenshots from the sample data"
 task :screenshots do
-  ruby "spec/support/take_screenshots.rb"
+  ruby "spec/tasks/take_screenshots.rb"
+end
+
+desc "Time changes in the browser on the sample library"
+task :browser_times do
+  ruby "spec/tasks/time_in_browser.rb"
 end

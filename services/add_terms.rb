@@ -7,12 +7,13 @@ module Hobrin
       # seen :: see ChangeInquiry
       def initialize(context, seen: nil)
         @context = context
+        @thesaurus = context.thesaurus
         @change = ChangeInquiry.new(context, seen:)
       end
 
       # typed :: free typing, read by the thesaurus. Raises InputError (:typed).
       def call(id, key, typed)
-        parts = Thesaurus::Reading.new(thesaurus).call(typed)
+        parts = Thesaurus::Reading.new(@thesaurus).call(typed)
         raise InputError, { typed: "Write a name for this: a word, a phrase, or several." } if parts.empty?
 
         typed = parts.to_h do |part|
@@ -33,8 +34,8 @@ module Hobrin
 
       # A heading searched in a way of its own. narrower, main, aspects :: as in Strategy::Heading
       def heading_as(id, key, label, narrower:, main:, aspects:)
-        allowed = heading_leaf(label).then { |leaf| thesaurus.heading(leaf.label).aspects }
-        narrower &&= thesaurus.narrower?(label)
+        allowed = heading_leaf(label).then { |leaf| @thesaurus.heading(leaf.label).aspects }
+        narrower &&= @thesaurus.narrower?(label)
         add(id, key, [Strategy::Heading.new(label:, narrower:, main:, aspects: aspects & allowed)])
       end
 
@@ -47,7 +48,7 @@ module Hobrin
       # text :: see Strategy::PastedList. Gives the entries that could not be read, as [entry, why]; the others are added.
       # Raises InputError (:list) when none can.
       def list(id, key, text)
-        list = Strategy::PastedList.read(text, thesaurus:, vocabulary: @context.vocabulary)
+        list = Strategy::PastedList.read(text, thesaurus: @thesaurus, vocabulary: @context.vocabulary)
         refused = list.refused.map { |entry, why| "“#{entry}”: #{why}" }.join(" ")
         raise InputError, { list: refused } if list.leaves.empty?
 
@@ -56,8 +57,6 @@ module Hobrin
       end
 
       private
-
-      def thesaurus = @context.library.thesaurus
 
       def words_leaf(text) = said(:typed) { Strategy::Words.read(text) }
 
@@ -69,10 +68,10 @@ module Hobrin
       end
 
       def heading_leaf(label)
-        heading = thesaurus.heading(label)
+        heading = @thesaurus.heading(label)
         raise InputError, { typed: "“#{label}” is not a heading of this thesaurus." } unless heading
 
-        Strategy::Heading.new(label: heading.label, narrower: thesaurus.narrower?(heading.label))
+        Strategy::Heading.new(label: heading.label, narrower: @thesaurus.narrower?(heading.label))
       end
 
       def held(leaf, name)

@@ -23,7 +23,7 @@ module Hobrin
 
       # Turns one choice of a heading over. choice :: "narrower", "main", or "aspect:" and its name
       def turn(id, term_id, choice)
-        note = ->(leaf) { ": #{Strategy::Wording.note(leaf, @context.library.thesaurus.with_narrower(leaf.label).size - 1)}" }
+        note = ->(leaf) { ": #{Strategy::Wording.note(leaf, @context.thesaurus.with_narrower(leaf.label).size - 1)}" }
         call(id, term_id, "Changed", Strategy::Heading, note:) { |term| term.with(leaf: turned(term.leaf, choice)) }
       end
 
@@ -69,7 +69,7 @@ module Hobrin
       end
 
       def aspects(leaf, aspect)
-        allowed = @context.library.thesaurus.heading(leaf.label)&.aspects || []
+        allowed = @context.thesaurus.heading(leaf.label)&.aspects || []
         raise GoneError, "aspect" unless allowed.include?(aspect)
 
         leaf.aspects.include?(aspect) ? leaf.aspects - [aspect] : [*leaf.aspects, aspect]

@@ -19,20 +19,32 @@ module Hobrin
       # Short, so that an error's message never prints a whole library.
       def inspect = "#<#{self.class}>"
 
+      # A context that looks at the library as it is now for as long as it is kept, such as one request: all its numbers are
+      # of one version, and it is asked which one that is but once.
+      def pinned
+        evaluator = self.evaluator
+        dup.tap { |copy| copy.pin(evaluator) }
+      end
+
       def today = @clock.now.to_date
 
       # The time as ISO 8601 text in UTC, to the second: what is stored.
       def now = @clock.now.utc.strftime("%Y-%m-%dT%H:%M:%SZ")
 
+      # The thesaurus of the library as it is now.
+      def thesaurus = evaluator.thesaurus
+
       # The names that a search may use in the library as it is now.
       def vocabulary
-        index = library.index
-        Strategy::Vocabulary.new(thesaurus: library.thesaurus, filters:, journals: index.values(:journal),
+        index = evaluator.index
+        Strategy::Vocabulary.new(thesaurus:, filters:, journals: index.values(:journal),
                                  places: index.values(:place))
       end
 
       # The evaluator over the library as it is now; its answers are kept until the library changes.
       def evaluator
+        return @pinned if @pinned
+
         version = library.version
         @lock.synchronize do
           unless @version == version
@@ -41,6 +53,12 @@ module Hobrin
           end
           @evaluator
         end
+      end
+
+      protected
+
+      def pin(evaluator)
+        @pinned = evaluator
       end
     end
   end

@@ -16,7 +16,7 @@ module Hobrin
       private_constant :MOST, :MOST_JOURNALS, :SHORTEST_NAME
 
       def initialize(context)
-        @thesaurus = context.library.thesaurus
+        @thesaurus = context.thesaurus
         @evaluator = context.evaluator
       end
 

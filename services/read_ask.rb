@@ -11,13 +11,14 @@ module Hobrin
 
       def initialize(context)
         @context = context
+        @thesaurus = context.thesaurus
       end
 
       # inquiry :: Inquiry. Gives a Reading.
       def call(inquiry)
         question = inquiry.question
-        practice = Question::Practice.new(question, thesaurus)
-        Reading.new(proposals: Question::Proposals.new(thesaurus).open(question), guess: Question::KindCues.call(question.text),
+        practice = Question::Practice.new(question, @thesaurus)
+        Reading.new(proposals: Question::Proposals.new(@thesaurus).open(question), guess: Question::KindCues.call(question.text),
                     advice: by_element(question) { |element| practice.call(element) },
                     no_use: by_element(question) { |element| no_use(element) },
                     gaps: Question::Gaps.call(question), stated: stated(inquiry))
@@ -25,14 +26,12 @@ module Hobrin
 
       private
 
-      def thesaurus = @context.library.thesaurus
-
       def by_element(question) = question.elements.to_h { |element| [element.key, yield(element)] }.compact
 
       def no_use(element)
         return unless element.searched?
 
-        element.phrases.flat_map { |phrase| Question::NoUse.call(phrase.text, thesaurus) }
+        element.phrases.flat_map { |phrase| Question::NoUse.call(phrase.text, @thesaurus) }
       end
 
       def stated(inquiry)

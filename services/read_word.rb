@@ -13,6 +13,7 @@ module Hobrin
 
       def initialize(context)
         @context = context
+        @thesaurus = context.thesaurus
         @evaluator = context.evaluator
       end
 
@@ -36,10 +37,8 @@ module Hobrin
 
       private
 
-      def thesaurus = @context.library.thesaurus
-
       def suggestions(element, block)
-        reading = Thesaurus::Reading.new(thesaurus)
+        reading = Thesaurus::Reading.new(@thesaurus)
         parts = element.phrases.flat_map { |phrase| reading.call(phrase.text) }
         offers = OfferTerms.new(@context)
         parts.filter_map { |part| offers.part(part, block) }.uniq(&:leaf)
@@ -47,13 +46,13 @@ module Hobrin
 
       def narrower(block)
         block.terms.select(&:heading?).to_h do |term|
-          [term.label, thesaurus.heading(term.label) && (thesaurus.with_narrower(term.label).size - 1)]
+          [term.label, @thesaurus.heading(term.label) && (@thesaurus.with_narrower(term.label).size - 1)]
         end
       end
 
       def wild(block)
         masked = block.terms.select { |term| term.leaf.is_a?(Strategy::Words) && term.leaf.masked? }
-        masked.to_h { |term| [term.id, TakenIn.of(term.leaf, @evaluator).size] }
+        masked.to_h { |term| [term.id, Retrieval::TakenIn.of(term.leaf, @evaluator).size] }
       end
     end
   end

@@ -5,7 +5,7 @@ module Hobrin
     # Marks the proposals that a person takes.
     class TakeProposals
       def initialize(context)
-        @proposals = Question::Proposals.new(context.library.thesaurus)
+        @proposals = Question::Proposals.new(context.thesaurus)
       end
 
       # question :: Question; wanted :: Array of "key:first character" of each one that is taken, or ["all"], which also

@@ -6,11 +6,15 @@ module Hobrin
     # Keeps the contract of Hobrin::Retrieval. Belongs to one version of the library.
     class Index
       # record :: gives the Record with a number
+      MOST_KEPT = 500
+      private_constant :MOST_KEPT
+
       def initialize(db, &)
         @db = db
         @facets = FacetSets.new(db)
         @texts = FullText.new(db, &)
         @sets = {}
+        @spellings = {}
       end
 
       def inspect = "#<#{self.class}>"
@@ -21,7 +25,13 @@ module Hobrin
 
       def words(leaf) = @texts.words(leaf)
       def near(leaf) = @texts.near(leaf)
-      def spellings(mask) = @texts.spellings(mask)
+
+      # Kept, since a page asks for those of every truncated term each time; let go when there are very many.
+      def spellings(mask)
+        @spellings.clear if @spellings.size > MOST_KEPT
+        @spellings[mask.word] ||= @texts.spellings(mask).freeze
+      end
+
       def occurs?(word) = @texts.occurs?(word)
 
       # leaf :: Strategy::Author. Ranges of text stand in for beginnings, so that the index is used.

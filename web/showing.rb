@@ -8,7 +8,7 @@ module Hobrin
                 act: Pages::Act, trail: Pages::Trail }.freeze
       private_constant :PAGES
 
-      def context = settings.context
+      def context = @context ||= settings.context.pinned
       def fields = @fields ||= Fields.new(params)
       def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
       def csrf_token = @csrf_token ||= Rack::Protection::AuthenticityToken.token(session)
@@ -22,11 +22,11 @@ module Hobrin
       end
 
       # Shows a step. errors :: Hash of field to message; options :: what else its page takes
-      # elsewhere :: what another window changed meanwhile, in words; said :: what was done, in words
-      def show(step, errors: {}, elsewhere: nil, said: nil, **options)
+      # looked_at :: the version that a change was made on; said :: what was done, in words
+      def show(step, errors: {}, looked_at: nil, said: nil, **options)
         standing = Services::ReadInquiry.new(context).call(inquiry_id, step: (step if Inquiry::STEPS.include?(step)))
         @page = PAGES.fetch(step).new(context:, standing:, fields:, errors:, **options)
-        @page.notice = [said, elsewhere].compact.join(" ")
+        @page.notice = [said, changed_elsewhere(looked_at, standing.saved.version)].compact.join(" ")
         @said = [@page.notice, @page.said].join(" ").strip
         whole(erb(step, layout: :inquiry), title: @page.title)
       end
@@ -45,7 +45,7 @@ module Hobrin
         looked_at = seen
         @fields = Fields.new(after.fetch(:stay, {}))
         headers "HX-Push-Url" => address
-        show(shown, elsewhere: changed_elsewhere(looked_at), **after.slice(:paper, :said))
+        show(shown, looked_at:, **after.slice(:paper, :said))
       rescue InputError => e
         status 422
         show(step, errors: e.errors)
@@ -55,11 +55,10 @@ module Hobrin
       end
 
       # The changes of another window that stand beside the one just made, nil for none.
-      def changed_elsewhere(looked_at)
-        return unless looked_at
+      def changed_elsewhere(looked_at, version)
+        return unless looked_at && looked_at < version - 1
 
-        service = Services::ReadInquiry.new(context)
-        lines = service.elsewhere(inquiry_id, looked_at, service.call(inquiry_id).saved.version)
+        lines = Services::ReadInquiry.new(context).elsewhere(inquiry_id, looked_at, version)
         "Also changed in another window: #{lines.map(&:change).join("; ")}." unless lines.empty?
       end
 

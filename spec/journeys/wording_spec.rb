@@ -133,9 +133,9 @@ RSpec.describe "Ask and Word", :sample, :browser do
     visit "/inquiries/1/word"
     before = joined
     add("O", "con*")
-    expect(row("con*")).to have_css(".wild", text: /takes in \d+ different words/)
+    expect(row("con*")).to have_css(".wild", text: /takes in \d+ spellings/)
     row("con*").click
-    words = find(".taken-in").all("span").map { |span| span.text.split }
+    words = find(".taken-in").all("span").map { |span| span.text.split(" ", 2) }
     expect(words.map { |_, papers| papers.delete("\u2009").to_i }).to eq(words.map { |_, papers|
       papers.delete("\u2009").to_i
     }.sort.reverse)

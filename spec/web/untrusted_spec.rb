@@ -57,6 +57,16 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["/inquiries/1/terms", { block: "P", typed: "Intensive Care Units" }] => /in this block already/,
       ["/inquiries/1/terms", { block: "C", typed: "usual care" }] => //,
       ["/inquiries/1/terms", { block: "P", heading: "No Such Heading" }] => /not a heading/,
+      ["/inquiries/1/ask", { **ask, frame: "trapeze" }] => /Choose one of the frames/,
+      ["/inquiries/1/terms", { block: "P", list: "x*\ny*", open: "list:P" }] => /x\*\ny\*.*at least 3 letters/m,
+      ["/inquiries/1/terms", { block: "P", journal: "No Such Journal" }] => /No journal here/,
+      ["/inquiries/1/terms/4", { do: "reword", text: "s*", "in[]": "title", open: "term:4" }] =>
+        /value="s\*".*at least 3 letters/m,
+      ["/inquiries/1/terms/4", { do: "reword", text: "sleep", open: "term:4" }] => /Choose where to look/,
+      ["/inquiries/1/terms/4", { do: "cross_out", reason: "r" * 201, open: "term:4" }] => /to 200 characters/,
+      ["/inquiries/1/terms/4", { do: "move", to: "C", open: "term:4" }] => /Choose a block/,
+      ["/inquiries/1/blocks/P", { joins: "glued" }] => /how this block is joined/,
+      ["/inquiries/1/redo", {}] => /Nothing was undone/,
       ["/inquiries/1/limits", { limit: "dates", from_year: "2O16", to_year: "2026" }] => /value="2O16".*such as 2016/m,
       ["/inquiries/1/limits", { limit: "dates", from_year: "2026", to_year: "2016" }] => /before 2026/,
       ["/inquiries/1/limits", { limit: "type", "values[]" => "rumour" }] => /rumour/,
@@ -106,10 +116,20 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["terms", { block: "P", typed: "\xFF\xFE" }],
       ["terms", { block: "Q", typed: "sleep" }],
       ["terms", { block: "P", typed: "NEAR(\"a\" OR * ^b) {title}: -c" }],
-      ["terms/1", { block: "P", do: "heading" }],
-      ["terms/1", { block: "P", do: "fields" }],
-      ["terms/4", { block: "P", do: "heading" }],
-      ["terms/4", { block: "P", do: "fields", in: "x" }],
+      ["terms", { block: "P", typed: "a", read: "a", part_count: "999999", part: { "0" => "moon:x" } }],
+      ["terms", { block: "P", headings: { "a" => "b" } }],
+      ["terms", { block: "P", heading: "Delirium", as: "yes", aspects: ["cooking"] }],
+      ["terms", { block: "P", list: "dc.title = \u0007 or" }],
+      ["terms", { block: "P", author: "*" }],
+      ["terms/4", { turn: "main" }],
+      ["terms/1", { turn: "aspect:cooking" }],
+      ["terms/4", { do: "reword", text: "a b c", as: "near", distance: "many", split: "-4", in: "x" }],
+      ["terms/99999999999999999999", { do: "up" }],
+      ["terms/4", { do: "move", to: ["P"] }],
+      ["blocks/Z", { joins: "not" }],
+      ["ask", { question: "x", edge: "P:999:start:1", unmark: "P:zz", leave: "P:", instead: "P:moon" }],
+      ["ask", { question: "x", take: ["all", "P:-1"], stated: "age" }],
+      ["undo", { seen: "-4" }],
       ["terms/1", { block: "P", do: "dance" }],
       ["terms/x", { block: "P", do: "remove" }],
       ["limits/age", { do: "dance" }],
@@ -123,7 +143,10 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       send_form("/inquiries/1/#{path}", **params)
       expect([path, params, last_response.status]).to match([path, params, be_between(200, 499)])
     end
-    ["narrow?opened=99", "narrow?opened=x", "weigh?paper=nope", "offers?block=P&typed=%FF", "sift?paper[]=x"]
+    ["word?open=term:99999999999999999999", "word?open=heading:Z:Delirium", "word?open=heading:P:%00", "word?open[]=x",
+     "word?open=gain:Z", "word?open=papers:Z", "word?open=paper:nope", "word?known=%25%22*", "ask?phrase=P:x",
+     "since?seen=99999999999999999999", "offers?block=P&typed=a&way=sideways", "narrow?opened=99",
+     "narrow?opened=x", "weigh?paper=nope", "offers?block=P&typed=%FF", "sift?paper[]=x"]
       .each { |path| expect([path, visit_page("/inquiries/1/#{path}").status]).to match([path, be_between(200, 499)]) }
     expect(%i[ask word narrow sift weigh act].map { |step| visit_page("/inquiries/1/#{step}").status }).to all(eq(200))
   end

@@ -13,10 +13,11 @@ module Hobrin
         # Gives an Array of Choice: with narrower headings (when there are any), main topic, then each allowed aspect.
         def call(leaf, block, term, evaluator)
           heading = evaluator.thesaurus.heading(leaf.label) or return []
+          whole = whole_with(block, term, evaluator)
           [*narrower(leaf, evaluator), ["as a main topic only", leaf.with(main: !leaf.main), leaf.main],
            *aspects(leaf, heading)].map do |name, changed, chosen|
-            Choice.new(name:, leaf: changed, chosen:, size: evaluator.count(changed),
-                       block: whole(block, term, changed, evaluator))
+            set = evaluator.call(changed)
+            Choice.new(name:, leaf: changed, chosen:, size: set.size, block: whole.call(set))
           end
         end
 
@@ -34,11 +35,14 @@ module Hobrin
           end
         end
 
-        def whole(block, term, leaf, evaluator)
-          changed = if term then block.replace(term.id) { term.with(leaf:) }
-                    else block.with(terms: [*block.terms, Strategy::Term.new(id: 0, leaf:)])
-                    end
-          evaluator.count(changed.tree)
+        # What the block finds when the term finds a set: the rest of it is worked out once.
+        def whole_with(block, term, evaluator)
+          return ->(_) { evaluator.count(block.tree) } if term && !term.in_use?
+
+          others = (block.in_use - [term]).map(&:leaf)
+          rest = others.empty? ? Records::RecordSet.empty : evaluator.call(Strategy::AnyOf.of(others))
+          taken = Records::RecordSet.union(block.taking.map { |one| evaluator.call(one.leaf) })
+          ->(set) { ((rest | set) - taken).size }
         end
       end
     end

@@ -17,7 +17,7 @@ module Hobrin
 
       STEPS = 60
       # Rows on which the regions are measured.
-      ROWS = 150
+      ROWS = 80
       private_constant :STEPS, :ROWS
 
       # regions :: Hash of Array of places (which sets, such as [0, 2]) to how many are in just those

@@ -9,6 +9,9 @@ module Hobrin
       MASKED = /[*?]/
       private_constant :MASKED
 
+      # The word with its masks.
+      attr_reader :word
+
       # The folded letters before the first mask: what every word that fits begins with.
       attr_reader :stem
 

@@ -62,7 +62,9 @@
 
   // A page that was renewed in part gives the focus back to the control that was used, or to the work.
   let used = null;
-  document.addEventListener("htmx:beforeSwap", () => {
+  document.addEventListener("htmx:beforeSwap", (event) => {
+    // What is about to go needs no layout of its own beside what comes.
+    if (event.detail.shouldSwap && event.target.id === "page") event.target.hidden = true;
     const at = document.activeElement;
     if (!at || at.id) { used = null; return; }
     if (at.dataset.edge) { used = `[data-edge="${at.dataset.edge}"]`; return; }

@@ -3,11 +3,13 @@
 # Takes one picture of each main view, at 1280 by 800, from a fresh home with the sample data.
 require "tmpdir"
 require_relative "../../config/server"
-require_relative "builders"
-require_relative "browser"
+require_relative "../support/builders"
+require_relative "../support/browser"
 
 FOLDER = Hobrin::Boot::ROOT.join("docs/screenshots")
-VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/word", "narrow" => "/inquiries/1/narrow",
+VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/word",
+          "word-card" => "/inquiries/1/word?open=term:14", "word-overlap" => "/inquiries/1/word?open=overlap",
+          "ask-spider" => "/inquiries/5/ask", "narrow" => "/inquiries/1/narrow",
           "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.trial-2021", "weigh" => "/inquiries/1/weigh",
           "act" => "/inquiries/1/act", "trail" => "/inquiries/1/trail" }.freeze
 
