@@ -13,7 +13,8 @@ module Hobrin
       MOST = 6
       MOST_JOURNALS = 2
       SHORTEST_NAME = 3
-      private_constant :MOST, :MOST_JOURNALS, :SHORTEST_NAME
+      SHORTEST_ROOT = 4
+      private_constant :MOST, :MOST_JOURNALS, :SHORTEST_NAME, :SHORTEST_ROOT
 
       def initialize(context)
         @thesaurus = context.thesaurus
@@ -39,6 +40,17 @@ module Hobrin
 
         via = part.text unless Text::Tokens.of(part.text) == Text::Tokens.of(part.label)
         offer(heading(part.label), block, via:)
+      end
+
+      # What the words of an offer that finds nothing lead to: headings that begin alike, and each word with any ending.
+      # Gives an Array of Offer that find something; the offer itself when there is none.
+      def near(offer, block)
+        roots = Text::Tokens.of(offer.leaf.label).map { |word| Text::Variants.root(word) }
+        wanted = roots.reject { |root| root.size < SHORTEST_ROOT || Thesaurus::Reading::EMPTY.include?(root) }
+        found = wanted.flat_map { |root| [*@thesaurus.look_up(root, limit: 1, way: :begins), root] }.filter_map do |one|
+          one.is_a?(String) ? words("#{one}*", block).first : offer(heading(one.heading.label), block)
+        end
+        found.reject { |one| one.adds.zero? }.then { |some| some.empty? ? [offer] : some }
       end
 
       private

@@ -41,7 +41,8 @@ module Hobrin
         reading = Thesaurus::Reading.new(@thesaurus)
         parts = element.phrases.flat_map { |phrase| reading.call(phrase.text) }
         offers = OfferTerms.new(@context)
-        parts.filter_map { |part| offers.part(part, block) }.uniq(&:leaf)
+        found = parts.filter_map { |part| offers.part(part, block) }
+        found.flat_map { |offer| offer.adds.zero? ? offers.near(offer, block) : [offer] }.uniq(&:leaf)
       end
 
       def narrower(block)

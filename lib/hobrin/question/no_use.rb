@@ -22,26 +22,29 @@ module Hobrin
       MOST_WORDS = 8
       private_constant :REASONS, :MOST_WORDS
 
-      # text :: what is to be searched; thesaurus :: Thesaurus, since a name that it knows is of use.
+      # text :: what is to be searched; thesaurus :: Thesaurus, since a name that it knows is of use, unless it is one that
+      # nearly every paper says.
       # Gives an Array of Remark. A word is remarked on when all others around it are of no use either, or small, unless
       # it judges or joins: that one is of no use anywhere.
       def self.call(text, thesaurus)
-        return [] if thesaurus.named(text)
-
         words = Text::Tokens.of(text)
         return [sentence(text)] if words.size > MOST_WORDS
 
         poor = words.select { |word| REASONS.key?(word) }.uniq
         alone = (words - poor - Thesaurus::Reading::EMPTY).empty?
-        poor.select { |word| alone || REASONS.fetch(word) != REASONS.fetch("patients") }
+        return [] if thesaurus.named(text) && poor.none? { |word| everywhere?(word) && alone }
+
+        poor.select { |word| alone || !everywhere?(word) }
             .map { |word| Remark.new(words: word, reason: REASONS.fetch(word)) }
       end
+
+      def self.everywhere?(word) = REASONS.fetch(word) == REASONS.fetch("patients")
 
       def self.sentence(text)
         Remark.new(words: text, reason: "#{Text::Tokens.of(text).size} words in a row: no paper says it just so. " \
                                         "Name the thing in one to four words")
       end
-      private_class_method :sentence
+      private_class_method :everywhere?, :sentence
     end
   end
 end

@@ -10,7 +10,8 @@ module Hobrin
       USUAL = /\A(?:the\s)?(?:usual|standard|routine|normal|current|conventional)\s(?:care|practice|treatment|rounds?|nursing|nursing care|ward care|mattress|advice)\z|\A(?:nothing|none|placebo|sham|no\s.+|without\s.+|not\s.+)\z/i
       EITHER = /\s(?:and|or|plus|with or without)\s/i
       AGE_OR_SEX = /\A(?:older|elderly|young|aged|adult|adults|children|infants|babies|newborns|women|men|people|patients|girls|boys|female|male|adolescents|teenagers|over|under|and|\d+|years|old)(?:\s(?:older|elderly|young|aged|adults?|children|women|men|people|patients|over|under|and|\d+|years|old))*\z/i
-      private_constant :USUAL, :EITHER, :AGE_OR_SEX
+      NOBODY = /\A(?:people|patients|over|under|and|\s)+\z/i
+      private_constant :USUAL, :EITHER, :AGE_OR_SEX, :NOBODY
 
       # question :: Question; thesaurus :: Thesaurus
       def initialize(question, thesaurus)
@@ -53,7 +54,7 @@ module Hobrin
       end
 
       def people(element)
-        if element.phrases.all? { |phrase| AGE_OR_SEX.match?(phrase.text.strip) }
+        if element.phrases.all? { |phrase| AGE_OR_SEX.match?(phrase.text.strip) && !NOBODY.match?(phrase.text) }
           return advice("Age and sex are better said by a limit: few papers name them, indexing does.", :limit)
         end
 

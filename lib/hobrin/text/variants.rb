@@ -30,6 +30,9 @@ module Hobrin
         INFLECTOR.singularize(word).then { |one| one.size < word.size && word.start_with?(one) ? one : word }
       end
 
+      # A word without the ending of a verb or a plural: what names of the same thing begin with.
+      def self.root(word) = word.sub(/(?<=.{4})(?:ing|ed|es|s)\z/, "")
+
       # text :: folded words, as in Strategy::Words; no masks. Gives an Array of Variant, each other way once.
       #
       #   Variants.new("oedema").call.map(&:text) # => includes "edema"

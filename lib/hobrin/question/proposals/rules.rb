@@ -42,18 +42,21 @@ module Hobrin
 
         STOP = /[,?;:.]/
         REST = /[^,?;:.]+?/
+        # What is done or met with: no pronoun.
+        THING = /(?!(?:it|there|i|we|you)\b)#{REST}/
+        PLACE = /(?:icu|intensive\scare|hospitals?|nursing\shomes?|wards?|units?|emergency\sdepartments?|community)\b/
         AUX = /(?:do|does|did|can|could|will|would|should|may|might|is|are|was|were|has|have)/
         SO = /(?:(?:significantly|best|better|also|really|help|helps|to|effectively|reliably|safely|accurately)\s+)*/
         STEMS = %w[
           improv reduc prevent increas decreas lower shorten lessen affect influenc caus detect diagnos identif predict
           reliev eas rais promot delay worsen speed heal minimi treat manag control confirm avoid limit enhanc support
-          protect recover sav rule
+          protect recover sav rule check
         ].freeze
-        VERB = /#{SO}(?:(?:#{STEMS.join("|")})(?:e|es|s|ed|d|ing|y|ies|ying|se|ses|sing|ze|zes|zing)?|lead(?:s|ing)?\sto)(?:\s(?:up|out|down))?/
+        VERB = /#{SO}(?:(?:#{STEMS.join("|")})(?:e|es|s|ed|d|ing|y|ies|ying|se|ses|sing|ze|zes|zing)?|lead(?:s|ing)?\sto)(?:\s(?:up|out|down|for))?/
         OBJECT = /(?:(?:(?:more|the|a|higher|lower)\s+)*(?:risk|rate|incidence|chance|likelihood|number|frequency)\sof\s)?/
         VERSUS = /compared\s(?:with|to)|in\scomparison\s(?:with|to)|versus|vs|rather\sthan|instead\sof|as\sopposed\sto|than/
         SPAN = /(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\s(?:hour|day|night|week|month|year)s?/
-        private_constant :STOP, :REST, :AUX, :SO, :STEMS, :VERB, :OBJECT, :VERSUS, :SPAN
+        private_constant :STOP, :REST, :THING, :PLACE, :AUX, :SO, :STEMS, :VERB, :OBJECT, :VERSUS, :SPAN
 
         QUALITY = /effective|accurate|good|reliable|safe|useful|sensitive|beneficial|helpful|valid/
         NOUNS = /effects?|impact|influence|benefits?|role|sensitivity|specificity|accuracy|value|harms?|effectiveness/
@@ -70,6 +73,7 @@ module Hobrin
           /\b(?<cue>what\sis\sit\slike\sfor)\s(?<P>#{REST})\sto\s(?<I>#{REST})\s*(?=#{STOP}|\z)/,
           /\b(?<cue>#{TELLING}\sof)\s(?<P>#{REST})\s(?:of|on|about|with|towards?|regarding|when)\s(?<I>#{REST})\s*(?=#{STOP}|\z)/,
           # who, before the question proper
+          /\A(?<P>(?:#{PLAIN}\s){0,3}?#{PEOPLE}\b[^,?;:.]*)(?<cue>:)/,
           /\A(?<cue>in|among|amongst|for|with)\s(?<P>#{REST})\s*(?:,|(?=\s#{AUX}\b|\swhat\b|\show\b))/,
           # against what
           /\b(?<cue>as\s(?:well|good|accurately|reliably|safely|effective|safe)\sas)\s(?<C>#{REST})\s*(?=#{STOP}|\z|\s(?:at|for|in|among)\s)/,
@@ -81,19 +85,26 @@ module Hobrin
           # nurses who work night shifts
           /\A(?<cue>are|is|do)\s(?<P>(?:[\w'-]+\s){0,3}?#{PEOPLE})\s(?:who|that)\s(?<I>#{REST})\s(?:at|more|less)\s(?:(?:higher|greater|increased|lower)\s)?(?:risk|likely)\s(?:of|to\s(?:get|have|develop))\s(?<O>#{REST})\s*(?=#{STOP}|\z)/,
           /\b(?:proportion|percentage|share)\s(?<cue>of)\s(?<P>(?:[\w'-]+\s){0,3}?#{PEOPLE})\s(?:recover|regain|develop|get|have|report|suffer)\s(?<O>#{REST})\s*(?=#{STOP}|\z|\sin\s|\safter\s)/,
+          # stop patients falling
+          /\b(?<cue>stop|prevent|keep|help|get|encourage)\s(?<P>(?:#{PLAIN}\s){0,3}?#{PEOPLE}(?:\s(?:with|after|on)\s[\w-]+)?)\s(?:from\s|to\s)?(?<O>(?!with\b)\w{3,}#{REST}?)\s*(?=#{STOP}|\z)/,
           # who, at the end
-          /\s(?<cue>in|among|amongst|for|of|to)\s(?<P>(?:#{PLAIN}\s){0,3}?#{PEOPLE}\b[^,?;:.]*)/,
+          /\s(?<cue>in|among|amongst|for|of)\s(?<P>(?:#{PLAIN}\s){0,3}?#{PEOPLE}\b[^,?;:.]*)/,
+          /\s(?<cue>in|on)\s(?<P>(?:#{PLAIN}\s){0,2}?#{PLACE})\s*(?=#{STOP}|\z)/,
           # what, and to what end
+          /\b(?<cue>is\sit\s(?:safe|good|worth|worthwhile|useful|better|necessary)\sto\s(?:give|use|offer|do|put))\s(?<I>#{REST})\s*(?=#{STOP}|\z|\s(?:before|after|for|to|when)\s)/,
+          /\b(?<cue>(?:can|should|may|could|do)\s(?:i|we|you)\s(?:use|give|offer|do|try|put))\s(?<I>#{REST})\s*(?=#{STOP}|\z|\s(?:to|for)\s)/,
+          /\b(?<cue>which)\s(?<I>#{REST})\s(?:is|are|works?)\s(?:best|better|safest)\s(?:for|at|in|to)\s(?:#{VERB}\s)?(?<O>#{REST})\s*(?=#{STOP}|\z)/,
           /\b(?<cue>(?:#{NOUNS})\sof)\s(?<I>#{REST})\s(?:on|for|in)\s(?<O>#{REST})\s*(?=#{STOP}|\z)/,
           /\bhow\s(?:#{QUALITY})\s(?<cue>is|are)\s(?<I>#{REST})\s(?:for|at|in)\s(?:#{VERB}\s)?(?<O>#{REST})\s*(?=#{STOP}|\z)/,
           /\bhow\s(?:#{QUALITY})\s(?<cue>is|are)\s(?<I>#{REST})\s*(?=#{STOP}|\z)/,
           /\bhow\s(?<cue>likely|common|frequent)\s(?:is|are)\s(?<O>#{REST})\s*(?=#{STOP}|\z|\safter\s)/,
           /\b(?<cue>how\slong\sdoes)\s(?<O>#{REST})\s(?:last|take|go\son)/,
           /\A(?<cue>is|are)\s(?<I>#{REST})\s(?:associated\swith|linked\s(?:to|with)|a\scause\sof|a\srisk\sfor)\s#{OBJECT}(?<O>#{REST})\s*(?=#{STOP}|\z)/,
-          /\b(?<cue>is|are)\s(?<I>#{REST})\s(?:(?:(?:more|less|as|most|better|worse|cost-)\s?)*(?:#{QUALITY})|better|worse|superior|cost-?\s?effective|good\svalue)\b(?:[\s,]+(?:for|at|in)\s(?:#{VERB}\s)?(?<O>#{REST})\s*(?=#{STOP}|\z))?/,
+          /\b(?<cue>is|are)\s(?<I>#{THING})\s(?:worth\sit|(?:(?:more|less|as|most|better|worse|cost-)\s?)*(?:#{QUALITY})|better|worse|superior|cost-?\s?effective|good\svalue)\b(?:[\s,]+(?:for|at|in)\s(?:#{VERB}\s)?(?<O>#{REST})\s*(?=#{STOP}|\z))?/,
           /\b(?<cue>are|is)\s(?<I>#{REST})\s*,+\s*(?:at|for|in)\s(?:#{VERB}\s)?(?<O>#{REST})\s*(?=#{STOP}|\z)/,
           /\b(?<cue>which)\s(?<I>#{REST})\s(?<cueO>#{VERB})\s(?<O>#{REST})\s*(?=#{STOP}|\z)/,
-          /\b(?<cue>does|do|can|could|will|would|should|may|did)\s(?<I>#{REST})[\s,]+(?<cueO>#{VERB})\s#{OBJECT}(?<O>#{REST})\s*(?=#{STOP}|\z|\s(?:and|or)\s#{VERB}\s)/,
+          /\b(?<cue>does|do|can|could|will|would|should|may|did)\s(?<I>#{THING})[\s,]+(?<cueO>#{VERB})\s#{OBJECT}(?<O>#{REST})\s*(?=#{STOP}|\z|\s(?:and|or)\s#{VERB}\s)/,
+          /\b(?<cue>does|do|will|can|could|would|should)\s(?<I>#{THING})\s*,{3}/,
           /\b(?<cue>costs?\sof)\s(?<I>#{REST})\s*(?=#{STOP}|\z)/,
           /\b(?<cue>#{PROGNOSIS})\sof\s(?<O>#{REST})\s*(?=#{STOP}|\z)/,
           # a second end
