@@ -81,7 +81,8 @@ RSpec.describe "What Ask proposes" do
 
   # words to be searched => those of no use
   { "effect" => ["effect"], "best care" => %w[best care], "delirium" => [], "care" => ["care"], "intensive care" => [],
-    "improve sleep" => ["improve"], "patients with delirium" => [], "patients" => ["patients"], "effect of music" => ["effect"] }
+    "improve sleep" => ["improve"], "patients with delirium" => [],
+    "patients" => ["patients"], "effect of music" => ["effect"] }
     .each do |text, poor|
     it "flags in “#{text}” #{poor}" do
       expect(Hobrin::Question::NoUse.call(text, thesaurus).map(&:words)).to eq(poor)

@@ -181,6 +181,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     block("O").click_button("taken away")
     expect(block("O")).to have_css("[aria-pressed=true]", text: "taken away")
     expect(joined).to eq(((sets["P"] & sets["I"]) - sets["O"]).size)
+    expect(find(".dock-count")).to have_text("in both, not in O")
     block("O").click_button("left out")
     expect(block("O")).to have_css("[aria-pressed=true]", text: "left out")
     expect(joined).to eq((sets["P"] & sets["I"]).size)

@@ -14,9 +14,14 @@ module Hobrin
         def previews = @previews ||= Services::ReadNarrow.new(@context).call(standing)
 
         def label(step)
-          return question.element(step.source.key).name.then { |name| name[0].upcase + name[1..] } if step.block?
+          return block_label(step.source) if step.block?
 
           Narrowing::Wording.of(step.source.leaf)
+        end
+
+        def block_label(block)
+          name = question.element(block.key).name
+          block.joins == :not ? "Not: #{name}" : name[0].upcase + name[1..]
         end
 
         def letter(step) = question.element(step.source.key).letter

@@ -99,6 +99,15 @@ module Hobrin
           "#{limits_words}#{reading_words}"
         end
 
+        # Where the papers of the join are: "in both", "in all 3, not in O".
+        def where_words
+          by_join = columns.group_by { |column| column.block.joins }
+          joined = by_join.fetch(:and, []).size
+          taken = by_join.fetch(:not, []).map { |column| column.element.letter }
+          where = { 0 => "joined", 1 => "in this block", 2 => "in both" }.fetch(joined, "in all #{joined}")
+          [where, ("not in #{taken.join(", ")}" if taken.any?)].compact.join(", ")
+        end
+
         # "P and I 98, P and O 300", each pair of blocks that find papers.
         def pairs
           blocks, overlap, = self.overlap
