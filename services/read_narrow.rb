@@ -11,10 +11,10 @@ module Hobrin
         @context = context
       end
 
-      # standing :: ReadInquiry::Standing. Gives a Hash of limit name to Narrowing::Previews::Preview.
-      def call(standing)
+      # standing :: ReadInquiry::Standing; names :: of limits. Gives a Hash of limit name to Narrowing::Previews::Preview.
+      def call(standing, names = Narrowing::Previews::OFFERED)
         Narrowing::Previews.new(cascade: standing.cascade, limits: standing.inquiry.limits,
-                                evaluator: @context.evaluator, today: @context.today).call
+                                evaluator: @context.evaluator, today: @context.today).call(names)
       end
 
       # Of the papers that limits took away, those that say nothing the limit could go by.

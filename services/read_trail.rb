@@ -2,17 +2,52 @@
 
 module Hobrin
   module Services
-    # The trail of an inquiry, the last change first.
+    # The trail of an inquiry: its lines, what stood at any of them, and how two of them compare.
     class ReadTrail
-      def initialize(context)
-        @context = context
+      # line :: Store::Inquiries::TrailLine; inquiry :: the Inquiry as it was; papers :: what its search finds now
+      # lines :: Array of Brief::SearchLine, counted now; cql :: the whole search as CQL text
+      Point = Struct.new(:line, :inquiry, :papers, :lines, :cql, keyword_init: true) do
+        # Whether the library gives another number now than it gave then.
+        def moved? = papers.size != line.count_after
       end
 
-      # Gives an Array of Store::Inquiries::TrailLine. Raises GoneError.
+      # overlap :: Retrieval::Overlap of the two; circles :: Statistics::Circles or nil
+      # only_one, only_other :: Array of Record, the newest that only one of them finds
+      Comparison = Struct.new(:overlap, :circles, :only_one, :only_other, keyword_init: true)
+
+      MOST_READ = 5
+      private_constant :MOST_READ
+
+      def initialize(context)
+        @context = context
+        @evaluator = context.evaluator
+      end
+
+      # Gives an Array of Store::Inquiries::TrailLine, the last change first. Raises GoneError.
       def call(id)
         @context.inquiries.find(id)
         @context.inquiries.trail(id)
       end
+
+      # Gives a Point. Raises GoneError when there is no such line.
+      def at(id, number)
+        inquiry = @context.inquiries.state_at(id, number)
+        cascade = inquiry.cascade(@evaluator)
+        search = Brief::SearchLines.new(question: inquiry.question, cascade:, evaluator: @evaluator)
+        Point.new(line: @context.inquiries.line(id, number), inquiry:, papers: cascade.final, lines: search.call,
+                  cql: search.cql)
+      end
+
+      # one, other :: Points. Gives a Comparison.
+      def compare(one, other)
+        overlap = Retrieval::Overlap.of([one.papers, other.papers])
+        Comparison.new(overlap:, circles: Statistics::Circles.of(overlap.regions),
+                       only_one: newest(one.papers - other.papers), only_other: newest(other.papers - one.papers))
+      end
+
+      private
+
+      def newest(set) = @context.library.newest(set, limit: MOST_READ)
     end
   end
 end

@@ -74,6 +74,11 @@ module Hobrin
         TrailLine.new(**row)
       end
 
+      # Raises GoneError for a line that is not there.
+      def note(id, number, note)
+        raise GoneError, "line" if @db[:trail].where(inquiry_id: id, number:).update(note:).zero?
+      end
+
       # Lines of the trail after one and before another, in order.
       def lines_between(id, after, before)
         trail(id).select { |line| line.number > after && line.number < before }.reverse

@@ -16,6 +16,7 @@ module Hobrin
           data = JSON.parse(text, symbolize_names: true)
           Inquiry.new(question: question(data[:question]), blocks: data[:blocks].map { |block| self.block(block) },
                       limits: data[:limits].map { |limit| placed(limit) }, aim: Narrowing::Aim.new(**data[:aim]),
+                      **data.slice(:must_find, :dismissed),
                       decisions: data[:decisions].map { |decision| self.decision(decision) },
                       papers: data[:papers].map { |paper| self.paper(paper) }, conclusion: data[:conclusion],
                       plan: Brief::ChangePlan.new(**data[:plan]), next_term: data[:next_term])

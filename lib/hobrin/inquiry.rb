@@ -5,23 +5,27 @@ module Hobrin
   #
   # question :: Question; blocks :: Array of Strategy::Block, one for each element ever searched
   # limits :: Array of Narrowing::PlacedLimit in the person's order; aim :: Narrowing::Aim
+  # must_find :: ids of the papers that the person knows and wants to see found
+  # dismissed :: Array of the wordings of the what-ifs that the person does not want to see again
   # decisions :: Array of Sifting::Decision; papers :: Array of Appraisal::Paper
   # conclusion :: String; plan :: Brief::ChangePlan; next_term :: the id that the next term gets
   class Inquiry < Value
-    attributes :question, :blocks, :limits, :aim, :decisions, :papers, :conclusion, :plan, :next_term
+    attributes :question, :blocks, :limits, :aim, :must_find, :dismissed, :decisions, :papers, :conclusion, :plan,
+               :next_term
 
     STEPS = %i[ask word narrow sift weigh act].freeze
     LONGEST_CONCLUSION = 600
     private_constant :LONGEST_CONCLUSION
 
-    def initialize(question:, blocks: [], limits: [], aim: Narrowing::Aim.new, decisions: [], papers: [],
-                   conclusion: "", plan: Brief::ChangePlan.new, next_term: 1)
+    def initialize(question:, blocks: [], limits: [], aim: Narrowing::Aim.new, must_find: [], dismissed: [],
+                   decisions: [], papers: [], conclusion: "", plan: Brief::ChangePlan.new, next_term: 1)
       if conclusion.size > LONGEST_CONCLUSION
         raise InputError, { conclusion: "Keep the conclusion to #{LONGEST_CONCLUSION} characters: one sentence." }
       end
 
       @question = question
-      @blocks, @limits, @decisions, @papers = [blocks, limits, decisions, papers].map { |list| list.dup.freeze }
+      @blocks, @limits, @must_find, @dismissed, @decisions, @papers =
+        [blocks, limits, must_find, dismissed, decisions, papers].map { |list| list.dup.freeze }
       @aim = aim
       @conclusion = conclusion.strip.freeze
       @plan = plan
@@ -54,6 +58,22 @@ module Hobrin
       placed = Narrowing::PlacedLimit.new(leaf:)
       there = limits.any? { |limit| limit.name == leaf.name }
       with(limits: there ? limits.map { |limit| limit.name == leaf.name ? placed : limit } : [*limits, placed])
+    end
+
+    # The inquiry changed to a state that began as its own: blocks and how they are joined, and limits. Terms that are new
+    # there get ids of their own.
+    def with_state(state)
+      joined = { and: state.blocks, not: state.taken, out: state.waiting }
+      changed = joined.flat_map { |joins, blocks| blocks.map { |block| block.with(joins:) } }
+      changed.reduce(self) { |inquiry, block| inquiry.with_changed(block) }.with(limits: state.limits)
+    end
+
+    # The inquiry with a block whose new terms have ids that may be taken.
+    def with_changed(block)
+      known = block(block.key).terms.map(&:id)
+      fresh = next_term - 1
+      terms = block.terms.map { |term| known.include?(term.id) ? term : term.with(id: fresh += 1) }
+      with_block(block.with(terms:)).with(next_term: fresh + 1)
     end
 
     def decision(record_id) = decisions.find { |decision| decision.record_id == record_id }

@@ -6,12 +6,11 @@ require "axe-rspec"
 # What holds on every view: nothing foreign is asked for, nothing is in the way of a person who cannot see, hold
 # a mouse or open a wide window, and nothing that was written is lost.
 RSpec.describe "Every view", :sample, :browser do
-  views = ["/", *%w[ask word narrow narrow?opened=3 sift weigh act trail].map do |step|
-    "/inquiries/1/#{step}"
-  end, *%w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O
-           paper:10.5555/hobrin.trial-2026-new].map do |open|
-         "/inquiries/1/word?open=#{open}"
-       end, "/inquiries/1/ask?phrase=P:3", "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/77/ask"]
+  steps = %w[ask word narrow sift weigh act trail narrow?opened=3 ask?phrase=P:3 trail?line=20&with=31
+             narrow?show=limits&what_if=40]
+  opened = %w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O paper:10.5555/hobrin.trial-2026-new]
+  views = ["/", *[*steps, *opened.map { |open| "word?open=#{open}" }].map { |view| "/inquiries/1/#{view}" },
+           "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/2/narrow?show=way", "/inquiries/77/ask"]
 
   def resize(width, height)
     page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1,

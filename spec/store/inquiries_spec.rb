@@ -36,7 +36,7 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
     Hobrin::Services::StartInquiry.new(context).call("Does music help?")
     Hobrin::Services::DeleteInquiry.new(context).call(1)
     expect(context.inquiries.trail(1)).to eq([])
-    expect(context.inquiries.all.map { |saved| saved.inquiry.question.text }).to eq(["Does music help?"])
+    expect(context.inquiries.all.map(&:id)).to eq([2, 3, 4, 5, 6])
     expect { Hobrin::Services::DeleteInquiry.new(context).call(1) }.to raise_error(Hobrin::GoneError)
   end
 

@@ -56,7 +56,7 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
     expect(found.map(&:state).uniq.size).to eq(found.size)
     broader = context.library.thesaurus.heading("Delirium").broader.first
     expect(found.map(&:wording)).to include(
-      "with the broader heading #{broader} beside Delirium", "Delirium under any aspect",
+      "with the broader heading #{broader} beside Delirium in O", "Delirium under any aspect",
       "the specific study filter", "limit to 80 and over, too"
     )
   end

@@ -17,7 +17,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
   end
 
   it "refuses every change without the page's token" do
-    changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo blocks/P].map do |path|
+    changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo blocks/P what-ifs
+                 must-find trail].map do |path|
       "/inquiries/1/#{path}"
     end
     changes << "/inquiries"
@@ -67,6 +68,9 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["/inquiries/1/terms/4", { do: "move", to: "C", open: "term:4" }] => /Choose a block/,
       ["/inquiries/1/blocks/P", { joins: "glued" }] => /how this block is joined/,
       ["/inquiries/1/redo", {}] => /Nothing was undone/,
+      ["/inquiries/1/trail", { line: "3", note: "n" * 301, do: "note" }] => /to 300 characters/,
+      ["/inquiries/1/must-find", { known: "sleep" }] => /value="sleep".*Add a word, or give the DOI/m,
+      ["/inquiries/1/must-find", { known: "10.5555/nobody" }] => /No paper here has this DOI/,
       ["/inquiries/1/limits", { limit: "dates", from_year: "2O16", to_year: "2026" }] => /value="2O16".*such as 2016/m,
       ["/inquiries/1/limits", { limit: "dates", from_year: "2026", to_year: "2016" }] => /before 2026/,
       ["/inquiries/1/limits", { limit: "type", "values[]" => "rumour" }] => /rumour/,
@@ -130,6 +134,13 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["ask", { question: "x", edge: "P:999:start:1", unmark: "P:zz", leave: "P:", instead: "P:moon" }],
       ["ask", { question: "x", take: ["all", "P:-1"], stated: "age" }],
       ["undo", { seen: "-4" }],
+      ["what-ifs", { try: "0,x,99999999999999999999" }],
+      ["what-ifs", { try: "-1" }],
+      ["what-ifs", { dismiss: "moon" }],
+      ["must-find", { remove: "nope" }],
+      ["trail", { line: "999", do: "restore" }],
+      ["trail", { line: "-1" }],
+      ["trail", { line: "99999999999999999999", note: "x" }],
       ["terms/1", { block: "P", do: "dance" }],
       ["terms/x", { block: "P", do: "remove" }],
       ["limits/age", { do: "dance" }],
@@ -145,7 +156,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
     end
     ["word?open=term:99999999999999999999", "word?open=heading:Z:Delirium", "word?open=heading:P:%00", "word?open[]=x",
      "word?open=gain:Z", "word?open=papers:Z", "word?open=paper:nope", "word?known=%25%22*", "ask?phrase=P:x",
-     "since?seen=99999999999999999999", "offers?block=P&typed=a&way=sideways", "narrow?opened=99",
+     "since?seen=99999999999999999999", "offers?block=P&typed=a&way=sideways",
+     "trail?line=99", "trail?line=x&with=0", "log.exe", "narrow?opened=99", "narrow?show=moon&what_if=-1",
      "narrow?opened=x", "weigh?paper=nope", "offers?block=P&typed=%FF", "sift?paper[]=x"]
       .each { |path| expect([path, visit_page("/inquiries/1/#{path}").status]).to match([path, be_between(200, 499)]) }
     expect(%i[ask word narrow sift weigh act].map { |step| visit_page("/inquiries/1/#{step}").status }).to all(eq(200))

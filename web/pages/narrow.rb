@@ -52,6 +52,44 @@ module Hobrin
 
         def chosen?(name) = inquiry.limits.any? { |limit| limit.name == name }
 
+        MOST_OFFERED = 7
+        # Further limits that unfold below the usual ones.
+        FURTHER = { flag: "Only", sex: "Sex", species: "Species", language: "Language", place: "Place" }.freeze
+        MOST_PLACES = 12
+
+        def what_if_reader = @what_if_reader ||= Services::ReadWhatIfs.new(@context)
+        def all_what_ifs = @all_what_ifs ||= what_if_reader.call(inquiry)
+
+        # The ones that are shown: the nearest to the aim, or all.
+        def what_ifs = fields.text(:show) == "all" ? all_what_ifs : all_what_ifs.first(MOST_OFFERED)
+
+        # The what-if whose papers are open to view, or nil.
+        def looked_at = all_what_ifs.find { |one| one.number == fields.number(:what_if) }
+        def known = @known ||= what_if_reader.known(standing, all_what_ifs)
+        def way = @way ||= (what_if_reader.way(inquiry) if fields.text(:show) == "way")
+
+        # "lost by “Adults, 19 and over” and “2016 to 2026”"
+        def lost_by(known)
+          return "nothing is searched" if known.steps.empty?
+
+          "lost by #{known.steps.map { |step| "“#{short_label(step)}”" }.join(" and ")}"
+        end
+
+        def lost_words(offer)
+          return "" if inquiry.must_find.empty?
+
+          lost = offer.lost.size
+          lost.zero? ? "none lost" : "#{lost} of #{inquiry.must_find.size} lost"
+        end
+
+        # The previews of a further limit; of places only the commonest.
+        def further(name)
+          Services::ReadNarrow.new(@context).call(standing, [name]).fetch(name).sort_by { |one| -one.size }
+                              .first(name == :place ? MOST_PLACES : 40)
+        end
+
+        def further? = fields.text(:show) == "limits" || inquiry.limits.any? { |limit| FURTHER.key?(limit.name) }
+
         # The next sensible thing to do, by where the count stands.
         def advice
           on = inquiry.limits.count(&:on)

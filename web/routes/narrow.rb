@@ -3,7 +3,7 @@
 module Hobrin
   module Web
     module Routes
-      # Narrow: limits and the aim.
+      # Narrow: limits, the aim, what-ifs and must-find papers.
       module Narrow
         def self.registered(app)
           app.get("/inquiries/:id/narrow") { show :narrow }
@@ -22,17 +22,41 @@ module Hobrin
               Services::ChangeLimits.new(context, seen:).aim(inquiry_id, aim)
             end
           end
+
+          steering(app)
         end
 
+        def self.steering(app)
+          app.post("/inquiries/:id/what-ifs") do
+            change(:narrow) do
+              service = Services::TryWhatIfs.new(context, seen:)
+              next service.dismiss(inquiry_id, fields.number(:dismiss)) if fields.some_text(:dismiss)
+
+              service.call(inquiry_id, fields.text(:try).split(",").first(3).map do |one|
+                Integer(one, 10, exception: false)
+              end)
+            end
+          end
+
+          app.post("/inquiries/:id/must-find") do
+            change(:narrow) do
+              service = Services::ChangeMustFind.new(context, seen:)
+              paper = fields.some_text(:remove)
+              paper ? service.remove(inquiry_id, paper) : service.add(inquiry_id, fields.text(:known))
+            end
+          end
+        end
+        private_class_method :steering
+
         def self.leaf(fields)
-          name = fields.one_of(:limit, %i[type age dates]) or raise InputError, { limit: "There is no such limit." }
+          name = fields.one_of(:limit, Narrowing::Previews::ALL) or raise InputError, { limit: "There is no such limit." }
           return Strategy::Limit.new(name:, values: fields.list(:values)) unless name == :dates
 
           Strategy::Dates.years(from_year: fields.number(:from_year), to_year: fields.number(:to_year))
         end
 
         def self.change(service, id, fields)
-          name = fields.one_of(:name, %i[type age dates]) or raise GoneError, "limit"
+          name = fields.one_of(:name, Narrowing::Previews::ALL) or raise GoneError, "limit"
           case fields.text(:do)
           when "remove" then service.remove(id, name)
           when "switch" then service.switch(id, name)

@@ -14,6 +14,27 @@ module Hobrin
             Trail.since(Services::ReadInquiry.new(context), inquiry_id, seen)
           end
 
+          app.get("/inquiries/:id/log.:format") do
+            file = Services::ExportTrail.new(context).call(inquiry_id, params["format"])
+            content_type file.type, charset: "utf-8"
+            attachment file.name
+            file.body
+          end
+
+          changes(app)
+        end
+
+        def self.changes(app)
+          app.post("/inquiries/:id/trail") do
+            change(:trail) do
+              service = Services::ChangeTrail.new(context, seen:)
+              number = fields.number(:line)
+              raise GoneError, "line" unless number.is_a?(Integer) && number.between?(1, 2**31)
+
+              Trail.press(service, inquiry_id, number, fields)
+            end
+          end
+
           app.post("/inquiries/:id/undo") do
             change(:trail) { Trail.shown(Services::UndoChange.new(context, seen:).back(inquiry_id), "Undone") }
           end
@@ -22,6 +43,18 @@ module Hobrin
             change(:trail) { Trail.shown(Services::UndoChange.new(context, seen:).forth(inquiry_id), "Done again") }
           end
         end
+
+        # Restores a line, or notes on it.
+        def self.press(service, id, number, fields)
+          if fields.text(:do) == "restore"
+            service.restore(id, number)
+            { said: "Restored as it was after line #{number}." }
+          else
+            service.note(id, number, fields.text(:note))
+            { stay: { "line" => number.to_s } }
+          end
+        end
+        private_class_method :changes
 
         def self.since(service, id, seen)
           lines = seen ? service.elsewhere(id, seen, service.call(id).saved.version + 1) : []

@@ -84,7 +84,8 @@ module Hobrin
         def add(block, kind, leaf, wording)
           id = block.terms.map(&:id).max + 1
           changed = block.with(terms: [*block.terms, Strategy::Term.new(id:, leaf:)])
-          Move.new(direction: :widen, kind:, wording: "with #{wording}", state: @state.with_block(changed))
+          Move.new(direction: :widen, kind:, wording: "with #{wording} in #{block.key}",
+                   state: @state.with_block(changed))
         end
       end
     end

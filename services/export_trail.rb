@@ -1,0 +1,81 @@
+# frozen_string_literal: true
+
+require "csv"
+
+module Hobrin
+  module Services
+    # The trail as a search log: text to read, CSV for a table, JSON for a program.
+    class ExportTrail
+      # name :: of the file; type :: its media type; body :: its text
+      File = Struct.new(:name, :type, :body, keyword_init: true)
+
+      TYPES = { "txt" => "text/plain", "csv" => "text/csv", "json" => "application/json" }.freeze
+      COLUMNS = %i[number at who step change count_before count_after library_version note].freeze
+      # What a spreadsheet would run as a formula.
+      FORMULA = /\A[=+\-@\t\r]/
+      SAMPLE = "Made-up sample data: no paper, person or result in it is real."
+      private_constant :TYPES, :COLUMNS, :FORMULA, :SAMPLE
+
+      def initialize(context)
+        @context = context
+      end
+
+      # extension :: "txt", "csv" or "json". Raises GoneError for another one, or an unknown inquiry.
+      def call(id, extension)
+        type = TYPES.fetch(extension) { raise GoneError, "format" }
+        standing = ReadInquiry.new(@context).call(id)
+        lines = @context.inquiries.trail(id).reverse
+        File.new(name: "hobrin-#{id}-log.#{extension}", type:, body: body(extension, standing, lines))
+      end
+
+      private
+
+      def body(extension, standing, lines)
+        case extension
+        when "txt" then text(standing, lines)
+        when "csv" then csv(lines)
+        when "json" then json(standing, lines)
+        end
+      end
+
+      def sample? = @context.library.sample?
+
+      def text(standing, lines)
+        brief = ReadBrief.new(@context).call(standing)
+        [standing.question.text, *(SAMPLE if sample?), library_line, "",
+         "The search, line by line", *brief.lines.map { |line| search_line(line) }, "",
+         "The whole search as CQL", brief.cql, "",
+         "Every change", *lines.map { |line| trail_line(line) }].join("\n") << "\n"
+      end
+
+      def library_line
+        library = @context.library
+        "Library of #{library.size} papers, version #{library.version}; counted #{@context.today.iso8601}"
+      end
+
+      def search_line(line) = format("%3d  %-44s %8d  %s", line.number, line.name, line.count, line.rule)
+
+      def trail_line(line)
+        counts = format("%6d → %-6d", line.count_before, line.count_after)
+        [format("%4d  %s  %-6s", line.number, line.at, line.step), counts, line.change,
+         *line.note].reject(&:empty?).join("  ")
+      end
+
+      def csv(lines)
+        CSV.generate do |table|
+          table << [*COLUMNS, *("sample" if sample?)]
+          lines.each { |line| table << [*COLUMNS.map { |column| plain(line[column]) }, *(SAMPLE if sample?)] }
+        end
+      end
+
+      def plain(value) = value.to_s.match?(FORMULA) ? "'#{value}" : value
+
+      def json(standing, lines)
+        library = { version: @context.library.version, papers: @context.library.size }
+        trail = lines.map { |line| line.to_h.slice(*COLUMNS) }
+        JSON.pretty_generate({ question: standing.question.text, sample: sample?, library:, trail:,
+                               cql: ReadBrief.new(@context).call(standing).cql })
+      end
+    end
+  end
+end

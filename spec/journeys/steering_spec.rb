@@ -1,0 +1,109 @@
+# frozen_string_literal: true
+
+# Narrow as people steer by it: by what each change would do.
+RSpec.describe "Narrow by what-ifs", :sample, :browser do
+  def left = find(".dock-count b").text.gsub(/\D/, "").to_i
+  def inquiry(id = 1) = context.inquiries.find(id).inquiry
+
+  # Waits until the number of papers left is this one.
+  def expect_left(size)
+    expect(page).to have_css(".dock-count b", text: /\A#{size.to_s.chars.join("\\D?")}\z/)
+  end
+
+  it "goes from thousands of papers into the aim by what-ifs alone, and back by undo" do
+    Hobrin::Services::ChangeBlock.new(context).join(3, "O", :out)
+    add = Hobrin::Services::AddTerms.new(context)
+    ["older people", "inpatient*", "adult*"].each { |name| add.words(3, "P", name) }
+    visit "/inquiries/3/narrow"
+    start = left
+    expect(start).to be > 3_000
+    steps = 0
+    until inquiry(3).aim.standing(left) == :inside
+      row = find(".what-ifs tbody tr", match: :first)
+      promised = row.find("td:nth-child(2)").text.gsub(/\D/, "").to_i
+      row.click_button("Try")
+      expect_left(promised)
+      expect(steps += 1).to be <= 4
+    end
+    expect(find("#aim-title")).to have_text("inside your aim")
+    steps.times do
+      change = context.inquiries.history(3).undo
+      click_button "Undo"
+      expect(page).to have_css(".notice", text: "Undone: #{context.inquiries.line(3, change).change}")
+    end
+    expect_left(start)
+  end
+
+  it "reads what a change would bring and take before it is tried, and goes the way to the aim" do
+    visit "/inquiries/4/narrow"
+    find(".what-ifs tbody a", match: :first).click
+    expect(page).to have_css(".what-if-papers li")
+    offer = Hobrin::Services::ReadWhatIfs.new(context).call(inquiry(4)).first
+    titles = context.library.newest(offer.removed | offer.added, limit: 1_000).map(&:title)
+    expect(all(".what-if-papers li").map { |li| li.text.sub(/ \d{4}\z/, "") } - titles).to eq([])
+    click_link "The way to the aim"
+    expect(find(".way")).to have_text("Into the aim")
+    promised = find(".way b").text.gsub(/\D/, "").to_i
+    click_button "Go this way"
+    expect_left(promised)
+    expect(page).to have_no_link("The way to the aim")
+    first = find(".what-ifs tbody a", match: :first).text
+    find(".what-ifs [name=dismiss]", match: :first).click
+    expect(page).to have_no_css(".what-ifs tbody a", text: first, exact_text: true)
+    click_link "Further limits"
+    expect(page).to have_css("h3", text: "Language")
+    offered = find_button("Peer reviewed").find("b").text.gsub(/\D/, "").to_i
+    click_button "Peer reviewed"
+    expect_left(offered)
+  end
+
+  it "looks at a line of the trail, notes on it, compares it with another, and restores it" do
+    lines = context.inquiries.trail(1)
+    one, other = ["Added heading Delirium to O", "Limit Published"].map do |words|
+      lines.find { |line| line.change.start_with?(words) }
+    end
+    sets = [one, other].map do |line|
+      context.inquiries.state_at(1, line.number).cascade(context.evaluator).final
+    end
+    visit "/inquiries/1/trail"
+    click_link one.change
+    expect(find(".looked-at")).to have_text("#{sets.first.size} papers now")
+    fill_in "Note", with: "Before the words for delirium"
+    click_button "Note it"
+    expect(page).to have_css(".trail-note", text: "Before the words for delirium")
+    find_field("Compare with").find("option[value='#{other.number}']").select_option
+    click_button "Compare"
+    said = find(".comparison").text.delete("\u2009")
+    both = sets[0].overlap(sets[1])
+    expect(said).to include("#{sets[0].size - both} only after line #{one.number}", "#{both} both",
+                            "#{sets[1].size - both} only after line #{other.number}")
+    click_button "Restore this"
+    expect(page).to have_css(".notice", text: "Restored as it was after line #{one.number}")
+    expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1, one.number).with(next_term: 1))
+    click_button "Undo"
+    expect(page).to have_css(".notice", text: "Undone: Restored line #{one.number}")
+    expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1, lines.first.number).with(next_term: 1))
+  end
+
+  it "brings back a paper that must be found" do
+    standing = Hobrin::Services::ReadInquiry.new(context).call(1)
+    step = standing.cascade.steps.last
+    lost = context.library.newest(step.removed, limit: 1).first
+    visit "/inquiries/1/narrow"
+    fill_in "A paper that must be found", with: "zebra"
+    find(".known-form button").click
+    expect(page).to have_css(".problem", text: "No paper here")
+    expect(find_field("A paper that must be found").value).to eq("zebra")
+    fill_in "A paper that must be found", with: lost.doi
+    find(".known-form button").click
+    expect(find(".must-find")).to have_text("0 of 1 still in")
+    expect(find(".must-find")).to have_text(lost.title)
+    expect(find(".lost-by")).to have_text("Systematic review")
+    promised = left + find_button("Bring it back").find("b").text.delete("^0-9").to_i
+    click_button "Bring it back"
+    expect(find(".must-find")).to have_text("1 of 1 still in")
+    expect_left(promised)
+    click_button "Take off “#{lost.title}”"
+    expect(find(".must-find")).to have_no_text(lost.title)
+  end
+end
