@@ -10,7 +10,8 @@ RSpec.describe "Every view", :sample, :browser do
              narrow?show=limits&what_if=40]
   opened = %w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O paper:10.5555/hobrin.trial-2026-new]
   views = ["/", *[*steps, *opened.map { |open| "word?open=#{open}" }].map { |view| "/inquiries/1/#{view}" },
-           "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/2/narrow?show=way", "/inquiries/77/ask"]
+           "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/2/narrow?show=way", "/inquiries/4/narrow?show=check",
+           "/inquiries/77/ask"]
 
   def resize(width, height)
     page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1,

@@ -85,6 +85,22 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1, lines.first.number).with(next_term: 1))
   end
 
+  it "checks the search, and mends it press by press until nothing is left" do
+    add = Hobrin::Services::AddTerms.new(context)
+    ["con*", "effect", "delirum"].each { |typed| add.words(1, "O", typed) }
+    visit "/inquiries/1/narrow"
+    click_link "Check the search"
+    expect(find(".check")).to have_text("“con*” takes in")
+    click_button "Search “delirium”"
+    expect(find(".check")).to have_no_text("delirum")
+    2.times do |time|
+      find(".check").click_button("Cross it out", match: :first)
+      expect(page).to have_css(".check .quiet", text: "Cross it out", count: 1 - time)
+    end
+    expect(find(".check")).to have_text("Nothing to mend")
+    expect(inquiry.block("O").terms.count(&:crossed_out?)).to eq(2)
+  end
+
   it "brings back a paper that must be found" do
     standing = Hobrin::Services::ReadInquiry.new(context).call(1)
     step = standing.cascade.steps.last

@@ -18,7 +18,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
 
   it "refuses every change without the page's token" do
     changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo blocks/P what-ifs
-                 must-find trail].map do |path|
+                 must-find trail check].map do |path|
       "/inquiries/1/#{path}"
     end
     changes << "/inquiries"
@@ -138,6 +138,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["what-ifs", { try: "-1" }],
       ["what-ifs", { dismiss: "moon" }],
       ["must-find", { remove: "nope" }],
+      ["check", { finding: "999" }],
+      ["check", { finding: ["x"] }],
       ["trail", { line: "999", do: "restore" }],
       ["trail", { line: "-1" }],
       ["trail", { line: "99999999999999999999", note: "x" }],

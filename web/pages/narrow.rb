@@ -88,6 +88,14 @@ module Hobrin
                               .first(name == :place ? MOST_PLACES : 40)
         end
 
+        # What the check of the search found, by group, each with its number; nil while it is not open.
+        def findings
+          return unless fields.text(:show) == "check"
+
+          all = Services::MendSearch.new(@context).findings(inquiry)
+          @findings ||= all.each_with_index.group_by { |finding, _| finding.group }
+        end
+
         def further? = fields.text(:show) == "limits" || inquiry.limits.any? { |limit| FURTHER.key?(limit.name) }
 
         # The next sensible thing to do, by where the count stands.

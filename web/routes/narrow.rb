@@ -24,6 +24,7 @@ module Hobrin
           end
 
           steering(app)
+          mending(app)
         end
 
         def self.steering(app)
@@ -46,7 +47,16 @@ module Hobrin
             end
           end
         end
-        private_class_method :steering
+
+        def self.mending(app)
+          app.post("/inquiries/:id/check") do
+            change(:narrow) do
+              Services::MendSearch.new(context, seen:).call(inquiry_id, fields.number(:finding))
+              { stay: { "show" => "check" } }
+            end
+          end
+        end
+        private_class_method :steering, :mending
 
         def self.leaf(fields)
           name = fields.one_of(:limit, Narrowing::Previews::ALL) or raise InputError, { limit: "There is no such limit." }

@@ -1,0 +1,90 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Narrowing
+    class Check
+      # Headings that are missing, doubled, or searched too narrowly.
+      class OfHeadings < Part
+        MOST_ASPECTS = 3
+        private_constant :MOST_ASPECTS
+
+        def call
+          each_term(Strategy::Heading).flat_map { |block, term| of_term(block, term) } + missing + without_words
+        end
+
+        private
+
+        def of_term(block, term)
+          unless thesaurus.heading(term.label)
+            return [finding(:gone, crossed_out(block, term, "no heading any more"), name: term.label)]
+          end
+
+          [unused(block, term), covered(block, term), not_below(block, term), main(block, term),
+           aspects(block, term)].compact
+        end
+
+        def unused(block, term)
+          finding(:unused, crossed_out(block, term, "finds nothing"),
+                  name: term.label) if evaluator.call(term.leaf).empty?
+        end
+
+        def covered(block, term)
+          above = block.in_use.find { |other| other != term && covers?(other, term.leaf) } or return
+
+          finding(:covered, crossed_out(block, term, "inside #{above.label}"), name: term.label, above: above.label)
+        end
+
+        # Whether a term finds all that a heading can find.
+        def covers?(other, leaf)
+          return false unless other.heading? && other.label != leaf.label && other.leaf.narrower
+          return false if other.leaf.main || other.leaf.aspects.any?
+
+          thesaurus.with_narrower(other.label).include?(leaf.label)
+        end
+
+        def not_below(block, term)
+          return if term.leaf.narrower || !thesaurus.narrower?(term.label)
+
+          below = thesaurus.with_narrower(term.label).size - 1
+          finding(:not_below, changed(block, term, term.leaf.with(narrower: true)), name: term.label, below:)
+        end
+
+        def main(block, term)
+          finding(:main, changed(block, term, term.leaf.with(main: false)), name: term.label) if term.leaf.main
+        end
+
+        def aspects(block, term)
+          size = term.leaf.aspects.size
+          return unless size > MOST_ASPECTS
+
+          finding(:aspects, changed(block, term, term.leaf.with(aspects: [])), name: term.label, size:)
+        end
+
+        # Words that are the name of a heading that the block does not have.
+        def missing
+          each_term(Strategy::Words).filter_map do |block, term|
+            heading = thesaurus.named(term.leaf.text) unless term.leaf.masked?
+            next if heading.nil? || block.terms.any? { |other| holds?(other, heading) }
+
+            leaf = Strategy::Heading.new(label: heading.label, narrower: thesaurus.narrower?(heading.label))
+            finding(:missing, inquiry.with_leaf(block.key, leaf), name: term.label, heading: heading.label)
+          end
+        end
+
+        # Also one that was crossed out, or that stands for something broader or narrower: that was a choice.
+        def holds?(term, heading)
+          term.heading? && [thesaurus.with_narrower(term.label).include?(heading.label),
+                            thesaurus.with_narrower(heading.label).include?(term.label)].any?
+        end
+
+        def without_words
+          filled.select { |block| block.in_use.all?(&:heading?) }.map do |block|
+            name = Text::Tokens.line(block.in_use.first.label)
+            mended = inquiry.with_leaf(block.key, Strategy::Words.new(text: name))
+            finding(:without_words, mended, block: letter(block), name:)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,68 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Narrowing
+    class Check
+      # Words that find too much, too little, or are spelled one way only.
+      class OfWords < Part
+        WILD = 12
+        private_constant :WILD
+
+        def call = each_term(Strategy::Words).flat_map { |block, term| of_term(block, term) }
+
+        private
+
+        def of_term(block, term)
+          return [nothing(block, term)] if evaluator.call(term.leaf).empty?
+
+          [wild(block, term), no_use(block, term), titles(block, term), *other_ways(block, term)].compact
+        end
+
+        def nothing(block, term)
+          near = near_spelling(term.leaf)
+          return finding(:slip, changed(block, term, near), name: term.label, near: near.text) if near
+
+          finding(:nothing, crossed_out(block, term, "finds nothing"), name: term.label)
+        end
+
+        # A word of the thesaurus that is spelled nearly so and that papers have; nil for none.
+        def near_spelling(leaf)
+          return if leaf.masked? || leaf.phrase?
+
+          known = thesaurus.names.flat_map { |name| Text::Tokens.of(name) }.uniq
+          found = Text::Nearest.call(leaf.text, known).find { |word| evaluator.index.occurs?(word) }
+          found && leaf.with(text: found)
+        end
+
+        def wild(block, term)
+          size = Retrieval::TakenIn.of(term.leaf, evaluator).size
+          return if size <= WILD
+
+          finding(:wild, crossed_out(block, term, "takes in #{size} spellings"), name: term.label, size:)
+        end
+
+        def no_use(block, term)
+          remark = Question::NoUse.call(term.leaf.text.delete("*?"), thesaurus).first or return
+
+          finding(:no_use, crossed_out(block, term, "no use as a search word"), words: remark.words,
+                                                                                reason: remark.reason)
+        end
+
+        def titles(block, term)
+          return unless term.leaf.fields == [:title]
+
+          finding(:titles, changed(block, term, term.leaf.with(fields: Strategy::Words::TEXT)), name: term.label)
+        end
+
+        # Another spelling, or the other number, that brings papers.
+        def other_ways(block, term)
+          ways = Retrieval::OtherWays.new(evaluator).call(term, block)
+          ways.select { |way| way.adds.positive? && %i[spelling number].include?(way.kind) }.map do |way|
+            adds = "#{way.adds} #{way.adds == 1 ? "paper" : "papers"}"
+            finding(:other_way, inquiry.with_leaf(block.key, way.leaf), way: way.leaf.text, name: term.label, adds:)
+          end
+        end
+      end
+    end
+  end
+end
