@@ -86,6 +86,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     block("I").click_link("Papers")
     fill_in "A paper that you know", with: known.doi
     click_button "Find"
+    expect(page).to have_css("h2", text: "Papers for")
     find(".paper-list a", match: :first).click
     expect(page).to have_css(".paper-title", text: known.title)
     main, other = known.headings.partition(&:main)
@@ -162,7 +163,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     fill_in "words apart", with: "0"
     click_button "Search it so"
     expect(find("#card")).to have_css(".problem", text: "from 1 to 50")
-    choose "near each other, within"
+    expect([find_field("words apart").value, find_field("near each other, within")]).to match(["0", be_checked])
     fill_in "words apart", with: "5"
     click_button "Search it so"
     expect(row("sleep near randomised")).to have_text("within 5 words")

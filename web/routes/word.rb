@@ -31,7 +31,8 @@ module Hobrin
           app.post("/inquiries/:id/terms/:term") do
             change(:word) do
               Word.change(Services::ChangeTerm.new(context, seen:), inquiry_id, fields)
-              { stay: { "open" => fields.text(:open) } }
+              # A term that was put aside needs its card no more.
+              { stay: { "open" => %w[cross_out remove].include?(fields.text(:do)) ? "" : fields.text(:open) } }
             end
           end
 
