@@ -13,7 +13,12 @@ module Hobrin
 
       # overlap :: Retrieval::Overlap of the two; circles :: Statistics::Circles or nil
       # only_one, only_other :: Array of Record, the newest that only one of them finds
-      Comparison = Struct.new(:overlap, :circles, :only_one, :only_other, keyword_init: true)
+      # kept    :: Retrieval::Overlap of the kept papers that each finds; in_all :: Statistics::Interval around how many such
+      #            papers there are in all, nil while none is found by either
+      Comparison = Struct.new(:overlap, :circles, :only_one, :only_other, :kept, :in_all, keyword_init: true) do
+        # How many that would be kept both missed, by that estimate.
+        def missed = [in_all.estimate - (kept.sizes.sum - kept.all), 0].max
+      end
 
       MOST_READ = 5
       private_constant :MOST_READ
@@ -38,10 +43,12 @@ module Hobrin
                   cql: search.cql)
       end
 
-      # one, other :: Points. Gives a Comparison.
-      def compare(one, other)
+      # one, other :: Points; kept_ids :: of the papers that were kept. Gives a Comparison.
+      def compare(one, other, kept_ids)
         overlap = Retrieval::Overlap.of([one.papers, other.papers])
-        Comparison.new(overlap:, circles: Statistics::Circles.of(overlap.regions),
+        kept = @context.library.set(kept_ids).then { |set| Retrieval::Overlap.of([one.papers & set, other.papers & set]) }
+        in_all = Statistics::Chapman.call(*kept.sizes, kept.all) if kept.sizes.sum.positive?
+        Comparison.new(overlap:, kept:, in_all:, circles: Statistics::Circles.of(overlap.regions),
                        only_one: newest(one.papers - other.papers), only_other: newest(other.papers - one.papers))
       end
 

@@ -22,6 +22,15 @@ RSpec.describe Hobrin::Statistics do
                                         be_within(5e-5).of(0.3339)])
   end
 
+  # Source: the worked example of capture and recapture with 10 marked, 15 caught and 5 of them marked: 28 in all, 22 to 65
+  # (an encyclopaedia's page on the method, from memory).
+  it "gives the worked example of Chapman's estimate" do
+    interval = described_class::Chapman.call(10, 15, 5)
+    expect([interval.estimate.floor, *ends(interval).map(&:round)]).to eq([28, 22, 65])
+    expect(described_class::Chapman.call(4, 4, 4).estimate).to eq(4.0)
+    expect { described_class::Chapman.call(3, 5, 4) }.to raise_error(ArgumentError)
+  end
+
   # Source: the BCG vaccine trials (Colditz et al., JAMA 1994) in R's metadat; escalc(measure = "RR") of
   # metafor 3.8-1 gives these risk ratios and intervals. The last one is a table with an empty cell.
   it "gives the risk ratios that metafor gives" do

@@ -77,6 +77,8 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     both = sets[0].overlap(sets[1])
     expect(said).to include("#{sets[0].size - both} only after line #{one.number}", "#{both} both",
                             "#{sets[1].size - both} only after line #{other.number}")
+    kept = context.library.set(inquiry.kept_ids)
+    expect(said).to include("line #{one.number} finds #{sets[0].overlap(kept)}", "in all (95 % interval")
     click_button "Restore this"
     expect(page).to have_css(".notice", text: "Restored as it was after line #{one.number}")
     expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1, one.number).with(next_term: 1))

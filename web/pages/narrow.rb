@@ -53,6 +53,7 @@ module Hobrin
         def chosen?(name) = inquiry.limits.any? { |limit| limit.name == name }
 
         MOST_OFFERED = 7
+        MOST_OF_A_KIND = 2
         # Further limits that unfold below the usual ones.
         FURTHER = { flag: "Only", sex: "Sex", species: "Species", language: "Language", place: "Place" }.freeze
         MOST_PLACES = 12
@@ -60,8 +61,13 @@ module Hobrin
         def what_if_reader = @what_if_reader ||= Services::ReadWhatIfs.new(@context)
         def all_what_ifs = @all_what_ifs ||= what_if_reader.call(inquiry)
 
-        # The ones that are shown: the nearest to the aim, or all.
-        def what_ifs = fields.text(:show) == "all" ? all_what_ifs : all_what_ifs.first(MOST_OFFERED)
+        # The ones that are shown: all, or the nearest to the aim with no more than two of a kind, so that there is a choice.
+        def what_ifs
+          return all_what_ifs if fields.text(:show) == "all"
+
+          seen = Hash.new(0)
+          all_what_ifs.select { |one| (seen[one.what_if.move.kind] += 1) <= MOST_OF_A_KIND }.first(MOST_OFFERED)
+        end
 
         # The what-if whose papers are open to view, or nil.
         def looked_at = all_what_ifs.find { |one| one.number == fields.number(:what_if) }

@@ -12,7 +12,7 @@ module Hobrin
         # The points that are looked at: none, one, or two. Raises GoneError.
         def looked_at = @looked_at ||= point(:line)
         def other = @other ||= point(:with)
-        def comparison = @comparison ||= (reader.compare(looked_at, other) if looked_at && other)
+        def comparison = @comparison ||= (reader.compare(looked_at, other, inquiry.kept_ids) if looked_at && other)
 
         def note = errors[:note] ? fields.text(:note) : looked_at.line.note
 
