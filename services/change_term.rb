@@ -42,7 +42,7 @@ module Hobrin
         end
       end
 
-      # Moves a term to the end of another block. Raises InputError (:typed) when that one has it already.
+      # Moves a term to the end of another block. Raises InputError (:term) when that one has it already.
       def move_to(id, term_id, key)
         edit(id, term_id) do |inquiry, block, term, _|
           other = inquiry.question.element(key)

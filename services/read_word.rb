@@ -8,7 +8,7 @@ module Hobrin
       # block :: Strategy::Block; element :: Question::Element; figures :: Retrieval::BlockFigures
       # suggestions :: Array of OfferTerms::Offer, for a block without terms
       # narrower :: Hash of heading label to how many narrower headings it has, nil when it is no heading any more
-      # wild :: Hash of term id to how many different words a truncated term takes in
+      # wild :: Hash of term id to how many spellings a masked term takes in, for those where they are very many
       Column = Struct.new(:block, :element, :figures, :suggestions, :narrower, :wild, keyword_init: true)
 
       def initialize(context)
@@ -53,7 +53,8 @@ module Hobrin
 
       def wild(block)
         masked = block.terms.select { |term| term.leaf.is_a?(Strategy::Words) && term.leaf.masked? }
-        masked.to_h { |term| [term.id, Retrieval::TakenIn.of(term.leaf, @evaluator).size] }
+        taken = masked.to_h { |term| [term.id, Retrieval::TakenIn.of(term.leaf, @evaluator)] }
+        taken.select { |_, one| one.wild? }.transform_values(&:size)
       end
     end
   end

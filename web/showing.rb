@@ -81,6 +81,13 @@ module Hobrin
         show_alone :home, title: "Inquiries", overview: Services::ListInquiries.new(context).call, question:
       end
 
+      # Answers with a file to save. file :: anything with name, type and body
+      def download(file)
+        content_type file.type, charset: "utf-8"
+        attachment file.name
+        file.body
+      end
+
       # Goes to another page as a whole.
       def leave_for(address)
         redirect to(address), 303 unless htmx?

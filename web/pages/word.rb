@@ -8,15 +8,13 @@ module Hobrin
       class Word < Step
         ADVICE = { below: "More names in a block find more: other words for it, or a broader heading.",
                    inside: "A person can read these as they are.", above: "The next step thins them out." }.freeze
-        # A mask that takes in more different words than this is worth a look (common practice, no source).
-        WILD = 12
         WAYS = { ranked: "best first", contains: "labels that contain it", begins: "labels that begin with it" }.freeze
         KINDS = { spelling: "spelled so", number: "singular or plural", joined: "one word or two",
                   truncated: "any ending", also_called: "also called" }.freeze
         MOST_TAKEN_IN = 14
         ICONS = { Strategy::Heading => "bookmark", Strategy::Author => "person",
                   Strategy::Journal => "journal-text" }.freeze
-        private_constant :ADVICE, :WILD, :ICONS
+        private_constant :ADVICE, :ICONS
 
         def columns = @columns ||= Services::ReadWord.new(@context).call(inquiry)
 
@@ -66,9 +64,6 @@ module Hobrin
           note = Strategy::Wording.note(term.leaf, column.narrower[term.label])
           term.taking? ? "taken away · #{note}" : note
         end
-
-        # How many words a truncation takes in, when they are many; nil otherwise.
-        def wild(term, column) = column.wild[term.id].then { |words| words if words && words > WILD }
 
         # What a term finds that no other does, in words.
         def alone_words(term, figures)

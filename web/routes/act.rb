@@ -18,10 +18,7 @@ module Hobrin
           end
 
           app.get("/inquiries/:id/evidence.:format") do
-            file = Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
-            content_type file.type, charset: "utf-8"
-            attachment file.name
-            file.body
+            download Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
           end
         end
       end

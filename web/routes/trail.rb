@@ -15,10 +15,7 @@ module Hobrin
           end
 
           app.get("/inquiries/:id/log.:format") do
-            file = Services::ExportTrail.new(context).call(inquiry_id, params["format"])
-            content_type file.type, charset: "utf-8"
-            attachment file.name
-            file.body
+            download Services::ExportTrail.new(context).call(inquiry_id, params["format"])
           end
 
           changes(app)

@@ -11,7 +11,9 @@ module Hobrin
 
       # As many are looked at: enough to see what is going on.
       MOST = 80
-      private_constant :MOST
+      # A mask that takes in more different spellings than this is worth a look (common practice, no source).
+      WILD = 12
+      private_constant :MOST, :WILD
 
       # leaf :: Strategy::Words, with masks or without
       def self.of(leaf, evaluator)
@@ -31,6 +33,7 @@ module Hobrin
       private_class_method :combined
 
       def size = words.size + more
+      def wild? = size > WILD
     end
   end
 end

@@ -5,9 +5,6 @@ module Hobrin
     class Check
       # Words that find too much, too little, or are spelled one way only.
       class OfWords < Part
-        WILD = 12
-        private_constant :WILD
-
         def call = each_term(Strategy::Words).flat_map { |block, term| of_term(block, term) }
 
         private
@@ -35,10 +32,11 @@ module Hobrin
         end
 
         def wild(block, term)
-          size = Retrieval::TakenIn.of(term.leaf, evaluator).size
-          return if size <= WILD
+          taken = Retrieval::TakenIn.of(term.leaf, evaluator)
+          return unless taken.wild?
 
-          finding(:wild, crossed_out(block, term, "takes in #{size} spellings"), name: term.label, size:)
+          mended = crossed_out(block, term, "takes in #{taken.size} spellings")
+          finding(:wild, mended, name: term.label, size: taken.size)
         end
 
         def no_use(block, term)
