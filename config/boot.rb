@@ -53,10 +53,16 @@ module Hobrin
 
       # Their terms use no name of a library, so any vocabulary reads them; an aspect is taken as it stands.
       def study_filters
-        trees = YAML.safe_load_file(ROOT.join("config/study_filters.yml")).flat_map do |kind, widths|
-          widths.map { |width, filter| ["#{kind}/#{width}", Strategy::Cql.read(filter.fetch("terms"), FilterVocabulary)] }
-        end
-        Strategy::Filters.new(trees.to_h)
+        all = YAML.safe_load_file(ROOT.join("config/study_filters.yml"), symbolize_names: true)
+        Strategy::Filters.new(all.flat_map do |kind, widths|
+          widths.map { |width, data| published(Strategy::Filter.new(kind: kind.to_s, width: width.to_s), data) }
+        end)
+      end
+
+      def published(filter, data)
+        Strategy::PublishedFilter.new(filter:, tree: Strategy::Cql.read(data.fetch(:terms), FilterVocabulary),
+                                      sensitivity: data[:sensitivity], specificity: data[:specificity],
+                                      source: data.fetch(:source), note: data.fetch(:note))
       end
     end
 

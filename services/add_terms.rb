@@ -42,7 +42,7 @@ module Hobrin
       def author(id, key, name) = add(id, key, [said(:typed) { Strategy::Author.read(name) }])
 
       def journal(id, key, name)
-        add(id, key, [Strategy::Journal.new(name: said(:typed) { @context.vocabulary.journal(name) })])
+        add(id, key, [Strategy::Journal.named(said(:typed) { @context.vocabulary.journal(name) })])
       end
 
       # text :: see Strategy::PastedList. Gives the entries that could not be read, as [entry, why]; the others are added.

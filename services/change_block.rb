@@ -13,7 +13,7 @@ module Hobrin
       def join(id, key, joins)
         @change.call(id, step: :word, part: ->(inquiry) { inquiry.block(key).joins }) do |inquiry|
           element = inquiry.question.searched.find { |one| one.key == key } or raise GoneError, "block"
-          [inquiry.with_block(inquiry.block(key).with(joins:)), "#{element.letter} is #{Strategy::Block::JOINS.fetch(joins)}"]
+          [inquiry.with_block(inquiry.block(key).joined(joins)), "#{element.letter} is #{Strategy::Block::JOINS.fetch(joins)}"]
         end
       end
     end

@@ -78,7 +78,7 @@ module Hobrin
         return [] if line.size < SHORTEST_NAME
 
         names = @evaluator.index.values(:journal).select { |name| Text::Tokens.line(name).include?(line) }
-        names.first(MOST_JOURNALS).map { |name| offer(Strategy::Journal.new(name:), block) }
+        names.first(MOST_JOURNALS).map { |name| offer(Strategy::Journal.named(name), block) }
       end
 
       def offer(leaf, block, via: nil)

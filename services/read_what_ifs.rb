@@ -29,7 +29,7 @@ module Hobrin
       end
 
       # Every Moves::Move of an inquiry, in a fixed order.
-      def moves(inquiry) = moves_of(inquiry.state)
+      def moves(inquiry) = moves_of(inquiry.state, inquiry.question.kind)
 
       # Array of Offer that change anything and were not dismissed, the nearest to the aim first.
       def call(inquiry)
@@ -63,17 +63,19 @@ module Hobrin
       # Gives a Route or nil.
       def way(inquiry)
         way = Narrowing::WayToAim.new(evaluator: @evaluator, aim: inquiry.aim, must_find: must_find(inquiry),
-                                      makes: method(:moves_of)).call(inquiry.state) or return
+                                      makes: ->(state) { moves_of(state, inquiry.question.kind) }).call(inquiry.state) or return
         states = [inquiry.state, *way.moves.map(&:state)]
-        numbers = way.moves.zip(states).map { |move, state| moves_of(state).index { |one| one.state == move.state } }
+        numbers = way.moves.zip(states).map do |move, state|
+          moves_of(state, inquiry.question.kind).index { |one| one.state == move.state }
+        end
         Route.new(way:, numbers:)
       end
 
       private
 
-      def moves_of(state)
-        Narrowing::Moves.new(state, thesaurus: @context.thesaurus, today: @context.today,
-                                    filters: @context.filters).call
+      def moves_of(state, kind)
+        Narrowing::Moves.new(state, thesaurus: @context.thesaurus, today: @context.today, filters: @context.filters,
+                                    kind:).call
       end
 
       def what_ifs(inquiry)

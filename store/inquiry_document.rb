@@ -7,7 +7,8 @@ module Hobrin
       LEAVES = [Strategy::Words, Strategy::Near, Strategy::Heading, Strategy::Author, Strategy::Journal,
                 Strategy::Identifier, Strategy::Limit, Strategy::Dates, Strategy::Filter, Strategy::Everything,
                 Strategy::Line].to_h { |leaf| [leaf.name[/\w+\z/], leaf] }.freeze
-      private_constant :LEAVES
+      BRANCHES = { Strategy::AnyOf => "any", Strategy::AllOf => "all" }.freeze
+      private_constant :LEAVES, :BRANCHES
 
       class << self
         def dump(inquiry) = JSON.generate(plain(inquiry))
@@ -16,7 +17,8 @@ module Hobrin
           data = JSON.parse(text, symbolize_names: true)
           Inquiry.new(question: question(data[:question]), blocks: data[:blocks].map { |block| self.block(block) },
                       limits: data[:limits].map { |limit| placed(limit) }, aim: Narrowing::Aim.new(**data[:aim]),
-                      **data.slice(:must_find, :dismissed),
+                      lines: data[:lines].map { |line| Strategy::NamedLine.new(**line, tree: tree(line[:tree])) },
+                      **data.slice(:order, :let_in, :must_find, :dismissed),
                       decisions: data[:decisions].map { |decision| self.decision(decision) },
                       papers: data[:papers].map { |paper| self.paper(paper) }, conclusion: data[:conclusion],
                       plan: Brief::ChangePlan.new(**data[:plan]), next_term: data[:next_term])
@@ -30,6 +32,7 @@ module Hobrin
           when Array then value.map { |part| plain(part) }
           when Hash then value.transform_values { |part| plain(part) }
           when *LEAVES.values then { kind: LEAVES.key(value.class), **plain(value.to_h) }
+          when *BRANCHES.keys then { BRANCHES.fetch(value.class) => plain(value.parts) }
           when Question::Slot then { frame: value.frame, key: value.key }
           when Value then plain(value.to_h)
           else value
@@ -47,10 +50,22 @@ module Hobrin
 
         def block(data)
           terms = data[:terms].map { |term| Strategy::Term.new(**term, leaf: leaf(term[:leaf])) }
-          Strategy::Block.new(key: data[:key], terms:, joins: data[:joins].to_sym)
+          Strategy::Block.new(key: data[:key], terms:, joins: data[:joins].to_sym, was: data[:was].to_sym)
         end
 
-        def placed(data) = Narrowing::PlacedLimit.new(leaf: leaf(data[:leaf]), on: data[:on])
+        def placed(data) = Narrowing::PlacedLimit.new(leaf: limit(data[:leaf]), on: data[:on])
+
+        # A filter of one's own holds a tree.
+        def limit(data) = data.key?(:title) ? Strategy::OwnFilter.new(**data, tree: tree(data[:tree])) : leaf(data)
+
+        def tree(data)
+          case data
+          in { kind: } then leaf(data)
+          in { any: } then Strategy::AnyOf.of(any.map { |part| tree(part) })
+          in { all: } then Strategy::AllOf.of(all.map { |part| tree(part) })
+          in { kept:, taken: } then Strategy::Except.new(kept: tree(kept), taken: tree(taken))
+          end
+        end
 
         # Names come back as the Symbols they were.
         def leaf(data)

@@ -21,7 +21,9 @@ module Hobrin
         # So many of the what-ifs are done the plain way, and the time multiplied.
         PLAIN_WHAT_IFS = 5
         MUST_FIND = 6
-        private_constant :WHAT_IFS, :PLAIN_WHAT_IFS, :MUST_FIND
+        # Those that the plain way knows, too.
+        LIMITS = [*Strategy::Limit::NAMES, :dates].freeze
+        private_constant :WHAT_IFS, :PLAIN_WHAT_IFS, :MUST_FIND, :LIMITS
 
         def initialize(size, err:)
           @size = size
@@ -98,7 +100,7 @@ module Hobrin
         def previews
           limits = Work.limits
           cascade = Narrowing::Cascade.of(blocks: Work.blocks, limits:, evaluator:)
-          run = -> { Narrowing::Previews.new(cascade:, limits:, evaluator:, today: @context.today).call(Narrowing::Previews::ALL).values.flatten }
+          run = -> { Narrowing::Previews.new(cascade:, limits:, evaluator:, today: @context.today).call(LIMITS).values.flatten }
           values = run.call
           plain = Timing.once { values.each { |preview| @plain.call(masked(with(limits, preview.leaf))) } }
           Line.new(work: "previews of all unused limits", ms: Timing.median(&run), plain_ms: plain,

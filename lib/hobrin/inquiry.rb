@@ -4,28 +4,32 @@ module Hobrin
   # One clinical question and all that follows from it, as one value. A change gives a new inquiry.
   #
   # question :: Question; blocks :: Array of Strategy::Block, one for each element ever searched
-  # limits :: Array of Narrowing::PlacedLimit in the person's order; aim :: Narrowing::Aim
+  # order :: keys of the blocks in the order in which the person thins out; the others follow as in the frame
+  # limits :: Array of Narrowing::PlacedLimit in the person's order, the study filter among them
+  # let_in :: ids of papers that the person let in by hand, whatever the steps say; aim :: Narrowing::Aim
+  # lines :: Array of Strategy::NamedLine, in the order in which they were made
   # must_find :: ids of the papers that the person knows and wants to see found
   # dismissed :: Array of the wordings of the what-ifs that the person does not want to see again
   # decisions :: Array of Sifting::Decision; papers :: Array of Appraisal::Paper
   # conclusion :: String; plan :: Brief::ChangePlan; next_term :: the id that the next term gets
   class Inquiry < Value
-    attributes :question, :blocks, :limits, :aim, :must_find, :dismissed, :decisions, :papers, :conclusion, :plan,
-               :next_term
+    attributes :question, :blocks, :order, :limits, :let_in, :aim, :lines, :must_find, :dismissed, :decisions, :papers,
+               :conclusion, :plan, :next_term
 
     STEPS = %i[ask word narrow sift weigh act].freeze
     LONGEST_CONCLUSION = 600
     private_constant :LONGEST_CONCLUSION
 
-    def initialize(question:, blocks: [], limits: [], aim: Narrowing::Aim.new, must_find: [], dismissed: [],
-                   decisions: [], papers: [], conclusion: "", plan: Brief::ChangePlan.new, next_term: 1)
+    def initialize(question:, blocks: [], order: [], limits: [], let_in: [], aim: Narrowing::Aim.new, lines: [],
+                   must_find: [], dismissed: [], decisions: [], papers: [], conclusion: "",
+                   plan: Brief::ChangePlan.new, next_term: 1)
       if conclusion.size > LONGEST_CONCLUSION
         raise InputError, { conclusion: "Keep the conclusion to #{LONGEST_CONCLUSION} characters: one sentence." }
       end
 
       @question = question
-      @blocks, @limits, @must_find, @dismissed, @decisions, @papers =
-        [blocks, limits, must_find, dismissed, decisions, papers].map { |list| list.dup.freeze }
+      @blocks, @order, @limits, @let_in, @lines, @must_find, @dismissed, @decisions, @papers =
+        [blocks, order, limits, let_in, lines, must_find, dismissed, decisions, papers].map { |list| list.dup.freeze }
       @aim = aim
       @conclusion = conclusion.strip.freeze
       @plan = plan
@@ -36,6 +40,11 @@ module Hobrin
     # The blocks of the elements that are searched, in the order of the frame; an element without one
     # gets an empty block.
     def searched_blocks = question.searched.map { |element| block(element.key) }
+
+    # The same in the order in which the person thins out.
+    def ordered_blocks
+      searched_blocks.sort_by.with_index { |block, place| [order.index(block.key) || order.size, place] }
+    end
 
     def block(key) = blocks.find { |block| block.key == key } || Strategy::Block.new(key:)
 
@@ -92,9 +101,9 @@ module Hobrin
     def tree = state.tree
 
     # What its count depends on.
-    def state = Narrowing::State.of(searched_blocks, limits)
+    def state = Narrowing::State.of(searched_blocks, limits, let_in)
 
     # The cascade of the inquiry as it stands.
-    def cascade(evaluator) = Narrowing::Cascade.of(blocks: searched_blocks, limits:, evaluator:)
+    def cascade(evaluator) = Narrowing::Cascade.of(blocks: ordered_blocks, limits:, let_in:, evaluator:)
   end
 end

@@ -5,7 +5,7 @@ require "cql_ruby"
 
 RSpec.describe Hobrin::Strategy::Cql do
   let(:thesaurus) { Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings) }
-  let(:filters) { Hobrin::Strategy::Filters.new("treatment/balanced" => words("placebo")) }
+  let(:filters) { Hobrin::Strategy::Filters.new([a_filter("balanced", words("placebo"))]) }
   let(:vocabulary) do
     records = SampleHome.records
     Hobrin::Strategy::Vocabulary.new(thesaurus:, filters:, journals: records.map(&:journal).uniq,

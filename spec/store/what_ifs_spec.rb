@@ -4,7 +4,9 @@
 RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   let(:strategies) { RandomStrategies.new(77, context.library.thesaurus, records) }
   let(:evaluator) { context.evaluator }
-  let(:filters) { Hobrin::Strategy::Filters.new("treatment/balanced" => words("random*"), "treatment/specific" => words("randomized controlled trial")) }
+  let(:filters) do
+    Hobrin::Strategy::Filters.new([a_filter("balanced", words("random*")), a_filter("specific", words("randomized controlled trial"))])
+  end
 
   def state
     blocks = %w[P I O].map { |key| strategies.block(key) }
@@ -45,8 +47,8 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
     terms = leaves.map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:) }
     block = Hobrin::Strategy::Block.new(key: "O", terms:)
     place = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
-    filter = Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")
-    before = Hobrin::Narrowing::State.new(blocks: [block, block.with(key: "P")], limits: [place], filter:,
+    filter = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"))
+    before = Hobrin::Narrowing::State.new(blocks: [block, block.with(key: "P")], limits: [place, filter],
                                           waiting: [block.with(key: "I")])
     found = moves(before)
     expect(found.map(&:kind).uniq).to include(
@@ -57,7 +59,7 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
     broader = context.library.thesaurus.heading("Delirium").broader.first
     expect(found.map(&:wording)).to include(
       "with the broader heading #{broader} beside Delirium in O", "Delirium under any aspect",
-      "the specific study filter", "limit to 80 and over, too"
+      "the specific study filter for treatment", "limit to 80 and over, too"
     )
   end
 

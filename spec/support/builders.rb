@@ -8,6 +8,12 @@ module Builders
 
   def a_heading(label, **rest) = Hobrin::Thesaurus::Heading.new(label:, **rest)
 
+  # A study filter for treatment.
+  def a_filter(width, tree, **facts)
+    filter = Hobrin::Strategy::Filter.new(kind: "treatment", width:)
+    Hobrin::Strategy::PublishedFilter.new(filter:, tree:, sensitivity: nil, specificity: nil, source: "", note: "", **facts)
+  end
+
   def a_set(*numbers) = Hobrin::Records::RecordSet.of(numbers)
 
   def a_table(events, total, comparison_events, comparison_total)

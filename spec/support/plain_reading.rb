@@ -31,7 +31,7 @@ class PlainReading
     when Hobrin::Strategy::Limit then limit?(record, tree)
     when Hobrin::Strategy::Dates then date?(tree.name == :dates ? record.published : record.added, tree)
     when Hobrin::Strategy::Author then record.authors.any? { |author| author?(author, tree) }
-    when Hobrin::Strategy::Journal then record.journal == tree.name
+    when Hobrin::Strategy::Journal then tree.values.include?(record.journal)
     when Hobrin::Strategy::Identifier then [record.id, record.doi].compact.map(&:downcase).include?(tree.value)
     when Hobrin::Strategy::Everything then true
     end

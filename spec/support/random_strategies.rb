@@ -77,7 +77,7 @@ class RandomStrategies
     author = pick(record.authors)
     case @random.rand(5)
     when 0 then S::Author.read(pick([author.family, "#{author.family}, #{author.given}", "#{author.family[0, 4]}*"]))
-    when 1 then S::Journal.new(name: record.journal)
+    when 1 then S::Journal.named(record.journal)
     when 2 then S::Identifier.read(record.doi.upcase)
     when 3 then S::Everything.new
     else S::Limit.new(name: :language, values: %w[eng fra])

@@ -4,7 +4,7 @@ module Hobrin
   class Brief
     # One line of the search as it was run.
     #
-    # number :: from 1; kind :: :term, :block, :join or :limit; name :: in words
+    # number :: from 1; kind :: :term, :block, :join, :limit or :by_hand; name :: in words
     # rule   :: as CQL for a term or a limit, and by the numbers of earlier lines for what joins them
     # count  :: papers
     class SearchLine < Value

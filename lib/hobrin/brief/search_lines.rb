@@ -12,6 +12,7 @@ module Hobrin
         @blocks = steps.select(&:on).map(&:source)
         @limits = limits.select(&:on)
         @joined = cascade.joined.size
+        @cascade = cascade
         @lines = []
       end
 
@@ -20,12 +21,13 @@ module Hobrin
         ends = @blocks.to_h { |block| [block_lines(block), block.joins] }
         add(:join, "All blocks", join_rule(ends), @joined) if ends.size > 1
         @limits.each { |step| limit_line(step) }
+        let_in_line if @lines.any? && @cascade.ids_let_in.any?
         @lines.freeze
       end
 
       # The whole search as one CQL text; "" when nothing is searched.
       def cql
-        tree = Narrowing::State.of(@blocks, @limits.map(&:source)).tree
+        tree = Narrowing::State.of(@blocks, @limits.map(&:source), @cascade.ids_let_in).tree
         tree ? Strategy::Cql.write(tree) : ""
       end
 
@@ -54,6 +56,12 @@ module Hobrin
         leaf = step.source.leaf
         name = "#{Narrowing::Wording::NAMES.fetch(leaf.name)}: #{Narrowing::Wording.of(leaf)}"
         add(:limit, name, "#{@lines.size} and #{Strategy::Cql.write(leaf)}", step.size)
+      end
+
+      def let_in_line
+        trees = Narrowing::State.new(blocks: [], let_in: @cascade.ids_let_in).let_in_trees
+        add(:by_hand, "Let in by hand", "#{@lines.size} or #{Strategy::Cql.write(Strategy::AnyOf.of(trees))}",
+            @cascade.final.size)
       end
 
       def add(kind, name, rule, count)

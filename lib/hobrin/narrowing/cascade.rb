@@ -3,15 +3,16 @@
 module Hobrin
   module Narrowing
     # How the papers thin out: block by block, then the blocks that are taken away, then limit by limit, in the person's
-    # order. The removals add up to the difference of the two ends. A limit that is off and a block that is left out let
-    # all through; an empty block is no step.
+    # order; at the end the papers that the person let in by hand. The removals add up to the difference of the two ends
+    # of the steps. A limit that is off and a block that is left out let all through; an empty block is no step.
     #
-    # steps :: Array of Step; joined :: the RecordSet of all blocks together; final :: after all limits
+    # steps :: Array of Step; joined :: the RecordSet of all blocks together
+    # ids_let_in :: as the inquiry has them; let_in :: the RecordSet of those papers; final :: after all
     #
     #   cascade = Cascade.of(blocks:, limits:, evaluator:)
     #   cascade.steps.map(&:size) # => [220, 48, 40, 31]
     class Cascade < Value
-      attributes :steps, :joined, :final
+      attributes :steps, :joined, :ids_let_in, :let_in, :final
 
       # source  :: the Strategy::Block or PlacedLimit that this step stands for
       # set     :: the RecordSet left after it; removed :: the RecordSet that it took away
@@ -21,14 +22,20 @@ module Hobrin
       end
 
       class << self
-        # blocks :: Array of Strategy::Block, each joined as it says; limits :: Array of PlacedLimit; evaluator :: an Evaluator
-        def of(blocks:, limits:, evaluator:)
+        # blocks :: Array of Strategy::Block, each joined as it says; limits :: Array of PlacedLimit
+        # let_in :: ids of papers; evaluator :: an Evaluator
+        def of(blocks:, limits:, evaluator:, let_in: [])
           steps = walk(stages(blocks.select(&:tree), limits, evaluator))
-          new(steps:, joined: steps.select(&:block?).last&.set || Records::RecordSet.empty,
-              final: steps.last&.set || Records::RecordSet.empty)
+          by_hand = steps.empty? ? Records::RecordSet.empty : by_hand(let_in, evaluator)
+          new(steps:, joined: steps.select(&:block?).last&.set || Records::RecordSet.empty, ids_let_in: let_in,
+              let_in: by_hand, final: (steps.last&.set || Records::RecordSet.empty) | by_hand)
         end
 
         private
+
+        def by_hand(ids, evaluator)
+          Records::RecordSet.union(ids.map { |id| evaluator.call(Strategy::Identifier.read(id)) })
+        end
 
         # Each with what it does to the papers left before it; none when no block is joined.
         def stages(blocks, limits, evaluator)

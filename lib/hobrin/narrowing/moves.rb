@@ -7,11 +7,12 @@ module Hobrin
       # direction :: :widen or :narrow; kind :: such as :main_off; wording :: in words; state :: the State after it
       Move = Struct.new(:direction, :kind, :wording, :state, keyword_init: true)
 
-      # state :: State; thesaurus :: Thesaurus; today :: Date; filters :: Strategy::Filters
-      def initialize(state, thesaurus:, today:, filters: Strategy::Filters::NONE)
+      # state :: State; thesaurus :: Thesaurus; today :: Date
+      # filters :: Strategy::Filters; kind :: key of the kind of question that they are offered for, or nil
+      def initialize(state, thesaurus:, today:, filters: Strategy::Filters::NONE, kind: nil)
         @state = state
         @makers = [OfHeadings.new(state, thesaurus), OfWords.new(state), OfBlocks.new(state),
-                   OfLimits.new(state, today), OfFilter.new(state, filters)]
+                   OfLimits.new(state, today), OfFilter.new(state, filters, kind)]
       end
 
       # Gives an Array of Move, no two leading to the same state, none to the state as it is.

@@ -2,9 +2,9 @@
 
 module Hobrin
   module Narrowing
-    # A limit at its place in the person's order, on or for now off.
+    # A limit, or the study filter, at its place in the person's order, on or for now off. There is one of each name.
     #
-    # leaf :: Strategy::Limit or Strategy::Dates
+    # leaf :: Strategy::Limit, Dates, Journal, Filter or OwnFilter
     class PlacedLimit < Value
       attributes :leaf, :on
 

@@ -7,20 +7,27 @@ module Hobrin
     class Previews
       # leaf :: the limit as it would then be; wording :: the added value in words
       # size :: papers then; change :: difference to now, negative when papers go
-      Preview = Struct.new(:leaf, :wording, :size, :change, keyword_init: true)
+      # lost :: how many of the must-find papers that are in now would go
+      Preview = Struct.new(:leaf, :wording, :size, :change, :lost, keyword_init: true)
 
-      SPANS = [5, 10].freeze
+      YEARS = [5, 10].freeze
+      # Taken up by its source in so many days, in words.
+      DAYS = { 31 => "Last month", 92 => "Last three months", 366 => "Last year" }.freeze
+      MOST_JOURNALS = 8
       # Those that the Narrow step shows, and all there are.
       OFFERED = %i[type age dates].freeze
-      ALL = [*Strategy::Limit::NAMES, :dates].freeze
-      private_constant :SPANS
+      ALL = [*Strategy::Limit::NAMES, *Strategy::Dates::NAMES, :journal].freeze
+      private_constant :YEARS, :DAYS, :MOST_JOURNALS
 
       # cascade :: the Cascade as it is now; limits :: its PlacedLimits; today :: Date
-      def initialize(cascade:, limits:, evaluator:, today:)
+      # must_find :: RecordSet of the papers that the person knows
+      def initialize(cascade:, limits:, evaluator:, today:, must_find: Records::RecordSet.empty)
         @cascade = cascade
         @on = limits.select(&:on).to_h { |limit| [limit.name, limit.leaf] }
         @evaluator = evaluator
         @today = today
+        @must_find = must_find & cascade.final
+        @bases = {}
       end
 
       # names :: of limits. Hash of each to its Previews; a value that no paper of the set has is left out.
@@ -28,12 +35,26 @@ module Hobrin
         names.to_h { |name| [name, of(name)] }
       end
 
+      # What one leaf would leave in the place of what is on under its name. Gives a Preview.
+      def preview(leaf, wording = Wording.of(leaf))
+        passed = @evaluator.call(leaf)
+        base = base(leaf.name)
+        outside = @cascade.let_in - base
+        size = base.overlap(passed) + outside.size + (@cascade.let_in & base).then { |set| set.size - set.overlap(passed) }
+        lost = @must_find.empty? ? 0 : ((@must_find - passed) - @cascade.let_in).size
+        Preview.new(leaf:, wording:, size:, change: size - @cascade.final.size, lost:)
+      end
+
       private
+
+      def base(name) = @bases[name] ||= @cascade.without(name, @evaluator)
 
       def of(name)
         case name
         when :dates then dates
+        when :added then added
         when :age then ages
+        when :journal then journals
         else values(name)
         end
       end
@@ -60,16 +81,24 @@ module Hobrin
         end
       end
 
+      # The ones with the most papers.
+      def journals
+        on = @on[:journal]&.values || []
+        common = Retrieval::Common.call(base(:journal), :journal, @evaluator, limit: MOST_JOURNALS + on.size)
+        (common.map(&:first) - on).first(MOST_JOURNALS).map do |name|
+          preview(Strategy::Journal.new(values: [*on, name]), name)
+        end
+      end
+
       def dates
-        SPANS.map { |years| Strategy::Dates.years(from_year: @today.year - years, to_year: @today.year) }
+        YEARS.map { |years| Strategy::Dates.years(from_year: @today.year - years, to_year: @today.year) }
              .reject { |leaf| @on[:dates] == leaf }
              .map { |leaf| preview(leaf, "Last #{@today.year - leaf.from_year} years") }
       end
 
-      def preview(leaf, wording = Wording.of(leaf))
-        base = (@bases ||= {})[leaf.name] ||= @cascade.without(leaf.name, @evaluator)
-        size = base.overlap(@evaluator.call(leaf))
-        Preview.new(leaf:, wording:, size:, change: size - @cascade.final.size)
+      def added
+        DAYS.map { |days, words| [Strategy::Dates.new(name: :added, from: (@today - days).iso8601), words] }
+            .reject { |leaf, _| @on[:added] == leaf }.map { |leaf, words| preview(leaf, words) }
       end
     end
   end

@@ -7,35 +7,38 @@ module Hobrin
     #
     # blocks  :: Array of Strategy::Block; taken :: blocks that are taken away from those (NOT)
     # waiting :: blocks with terms that are not in the join
-    # limits  :: Array of PlacedLimit; filter :: Strategy::Filter or nil
+    # limits  :: Array of PlacedLimit, the study filter among them; let_in :: ids of papers let in by hand at the end
     class State < Value
-      attributes :blocks, :taken, :waiting, :limits, :filter
+      attributes :blocks, :taken, :waiting, :limits, :let_in
 
       # blocks :: Array of Strategy::Block, each joined as it says
-      def self.of(blocks, limits)
+      def self.of(blocks, limits, let_in = [])
         joins = blocks.group_by(&:joins)
-        new(blocks: joins.fetch(:and, []), taken: joins.fetch(:not, []), waiting: joins.fetch(:out, []), limits:)
+        new(blocks: joins.fetch(:and, []), taken: joins.fetch(:not, []), waiting: joins.fetch(:out, []),
+            limits:, let_in:)
       end
 
-      def initialize(blocks:, taken: [], waiting: [], limits: [], filter: nil)
+      def initialize(blocks:, taken: [], waiting: [], limits: [], let_in: [])
         @blocks, @taken, @waiting = [blocks, taken, waiting].map { |some| some.select(&:tree).freeze }
         @limits = limits.dup.freeze
-        @filter = filter
+        @let_in = let_in.dup.freeze
         freeze
       end
 
-      # The trees whose intersection is the result.
-      def trees = [*blocks.map(&:tree), *limits.select(&:on).map(&:leaf), filter].compact
+      # The trees that a paper must pass.
+      def trees = [*blocks.map(&:tree), *limits.select(&:on).map(&:leaf)]
 
-      # The trees that are taken away from it.
+      # The trees that are taken away from them, and those that are let in whatever the others say.
       def taken_trees = taken.map(&:tree)
+      def let_in_trees = let_in.map { |id| Strategy::Identifier.read(id) }
 
       # The whole as one tree, nil when nothing is searched.
       def tree
         return if blocks.empty?
 
         found = Strategy::AllOf.of(trees)
-        taken.empty? ? found : Strategy::Except.new(kept: found, taken: Strategy::AnyOf.of(taken_trees))
+        found = Strategy::Except.new(kept: found, taken: Strategy::AnyOf.of(taken_trees)) if taken.any?
+        Strategy::AnyOf.of([found, *let_in_trees])
       end
 
       def limit(name) = limits.find { |limit| limit.name == name && limit.on }

@@ -43,7 +43,8 @@ module Hobrin
         return Records::RecordSet.empty if state.blocks.empty?
 
         found = Records::RecordSet.intersection(state.trees.map { |tree| kept(tree) })
-        state.taken_trees.reduce(found) { |left, tree| left - kept(tree) }
+        found = state.taken_trees.reduce(found) { |left, tree| left - kept(tree) }
+        found.join(state.let_in_trees.map { |tree| kept(tree) })
       end
 
       def kept(tree) = @sets[tree] ||= @evaluator.call(tree)

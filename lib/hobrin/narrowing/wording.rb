@@ -5,13 +5,22 @@ module Hobrin
     # A limit in the words of the page and the brief.
     module Wording
       NAMES = { type: "Study type", age: "Age group", dates: "Published", added: "Added to its source",
-                language: "Language", sex: "Sex", species: "Species", flag: "Only", place: "Place" }.freeze
+                language: "Language", sex: "Sex", species: "Species", flag: "Only", place: "Place",
+                journal: "Journal", filter: "Study filter" }.freeze
 
-      # leaf :: Strategy::Limit or Strategy::Dates. Gives a String without its name: "2016 to 2026".
+      # leaf :: what a PlacedLimit holds. Gives a String without its name: "2016 to 2026".
       #
       #   Wording.of(Strategy::Limit.new(name: :age, values: Records::AgeGroups::ADULTS)) # => "Adults, 19 and over"
       def self.of(leaf)
-        return dates(leaf) if leaf.is_a?(Strategy::Dates)
+        case leaf
+        when Strategy::Dates then dates(leaf)
+        when Strategy::Filter then "#{leaf.kind.capitalize}, #{leaf.width}"
+        when Strategy::OwnFilter then leaf.title
+        else values(leaf)
+        end
+      end
+
+      def self.values(leaf)
         return "Adults, 19 and over" if leaf.name == :age && leaf.values == Records::AgeGroups::ADULTS
 
         values = leaf.name == :language ? leaf.values.map { |code| Records::Languages.name(code) } : leaf.values
@@ -26,7 +35,7 @@ module Hobrin
 
         leaf.from == leaf.to ? leaf.from : "#{leaf.from} to #{leaf.to}"
       end
-      private_class_method :dates
+      private_class_method :values, :dates
     end
   end
 end

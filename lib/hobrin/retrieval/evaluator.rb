@@ -27,6 +27,7 @@ module Hobrin
         when Strategy::AllOf then Records::RecordSet.intersection(tree.parts.map { |part| call(part) })
         when Strategy::Except then call(tree.kept) - call(tree.taken)
         when Strategy::Filter then call(filters.tree(tree))
+        when Strategy::OwnFilter then call(tree.tree)
         else @cache.fetch(tree) { leaf(tree) }
         end
       end
@@ -53,7 +54,7 @@ module Hobrin
       def facet(leaf)
         case leaf
         when Strategy::Limit then index.facet(leaf.name, leaf.values)
-        when Strategy::Journal then index.facet(:journal, [leaf.name])
+        when Strategy::Journal then index.facet(:journal, leaf.values)
         when Strategy::Dates then index.facet(leaf.name, index.values(leaf.name).select { |date| leaf.cover?(date) })
         else raise ArgumentError, "no such leaf: #{leaf.class}"
         end

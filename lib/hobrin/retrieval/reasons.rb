@@ -39,6 +39,7 @@ module Hobrin
         when Strategy::Joining then tree.parts.flat_map { |part| leaves(part) }
         when Strategy::Except then leaves(tree.kept)
         when Strategy::Filter then leaves(@evaluator.filters.tree(tree))
+        when Strategy::OwnFilter then leaves(tree.tree)
         else [tree]
         end
       end

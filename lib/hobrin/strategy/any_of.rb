@@ -16,12 +16,12 @@ module Hobrin
           case part
           when Words then [:words, part.text]
           when Near then [:near, part.left, part.right, part.distance, part.ordered]
-          when Limit then [:limit, part.name]
+          when Limit, Journal then [:limit, part.name]
           end
         end
 
         def both(one, two)
-          one.is_a?(Limit) ? one.with(values: one.values | two.values) : one.with(fields: one.fields | two.fields)
+          one.is_a?(Words) || one.is_a?(Near) ? one.with(fields: one.fields | two.fields) : one.with(values: one.values | two.values)
         end
       end
     end

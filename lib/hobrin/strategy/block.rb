@@ -6,15 +6,16 @@ module Hobrin
     #
     # key   :: the element's key; terms :: Array of Term, in the person's order
     # joins :: how it stands to the other blocks: :and, :not (taken away from them), or :out (left out of the join)
+    # was   :: how it stood before it was left out, :and or :not
     class Block < Value
-      attributes :key, :terms, :joins
+      attributes :key, :terms, :joins, :was
 
       JOINS = { and: "joined", not: "taken away", out: "left out" }.freeze
       MOST_TERMS = 200
       private_constant :MOST_TERMS
 
       # Raises InputError (:typed) past two hundred terms, (:joins) for an unknown way to join.
-      def initialize(key:, terms: [], joins: :and)
+      def initialize(key:, terms: [], joins: :and, was: :and)
         raise InputError, { typed: "A block holds #{MOST_TERMS} terms at most." } if terms.size > MOST_TERMS
 
         @key = key.dup.freeze
@@ -22,8 +23,13 @@ module Hobrin
 
         @terms = terms.dup.freeze
         @joins = joins
+        @was = joins == :out ? was : joins
         freeze
       end
+
+      # The block joined in another way; switched off (left out), or on again as it was.
+      def joined(way) = with(joins: way, was: joins == :out ? was : joins)
+      def switched = joined(joins == :out ? was : :out)
 
       def in_use = terms.select(&:in_use?)
       def taking = terms.select(&:taking?)

@@ -4,10 +4,14 @@ module Hobrin
   module Strategy
     # A published study filter by kind of question and width; `Filters` says which terms it stands for.
     #
-    # kind :: such as "treatment"; width :: "sensitive", "balanced" or "specific"
+    # kind :: such as "treatment"; width :: one of WIDTHS
     class Filter < Node
       attributes :kind, :width
 
+      # From wide to narrow.
+      WIDTHS = %w[sensitive balanced specific].freeze
+
+      def name = :filter
       def label = "#{kind}/#{width}"
     end
   end

@@ -2,11 +2,19 @@
 
 module Hobrin
   module Strategy
-    # A journal by its whole name, as the library has it.
+    # Journals by their whole names, as the library has them; several mean either. A term of a block, or a limit.
     class Journal < Node
-      attributes :name
+      attributes :values
 
-      def label = name
+      def self.named(name) = new(values: [name])
+
+      def initialize(values:)
+        @values = values.uniq.sort.freeze
+        freeze
+      end
+
+      def name = :journal
+      def label = values.join(" or ")
     end
   end
 end

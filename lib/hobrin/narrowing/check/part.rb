@@ -31,7 +31,7 @@ module Hobrin
           Finding.new(kind:, group: text.group, says:, why:, press:, mended:)
         end
 
-        def left_out(block) = inquiry.with_block(block.with(joins: :out))
+        def left_out(block) = inquiry.with_block(block.joined(:out))
 
         def crossed_out(block, term, reason)
           inquiry.with_block(block.replace(term.id) { |one| one.with(crossed_out: reason) })

@@ -3,30 +3,35 @@
 module Hobrin
   module Narrowing
     class Moves
-      # The study filter in another of its widths.
+      # The study filter in another of its widths, or put on.
       class OfFilter
-        # From narrow to wide.
-        WIDTHS = %w[specific balanced sensitive].freeze
-        private_constant :WIDTHS
-
-        def initialize(state, filters)
+        # kind :: of the question, whose filters are offered while none is on; nil for none
+        def initialize(state, filters, kind)
           @state = state
           @filters = filters
+          @kind = kind
         end
 
-        # Gives an Array of Move.
+        # Gives an Array of Move. A filter and a limit to study types do the same work: none is offered beside one.
         def call
-          now = @state.filter or return []
-          others = (WIDTHS - [now.width]).map { |width| now.with(width:) }
-          others.select { |filter| @filters.names.include?(filter.label) }.map { |filter| move(now, filter) }
+          now = @state.limit(:filter)&.leaf
+          return others(now) if now.is_a?(Strategy::Filter)
+
+          now || @state.limit(:type) ? [] : offered(@kind).map { |filter| move(filter, :narrow) }
         end
 
         private
 
-        def move(now, filter)
-          wider = WIDTHS.index(filter.width) > WIDTHS.index(now.width)
-          Move.new(direction: wider ? :widen : :narrow, kind: :filter, wording: "the #{filter.width} study filter",
-                   state: @state.with(filter:))
+        def offered(kind) = @filters.of_kind(kind).map(&:filter)
+
+        def others(now)
+          wide = ->(filter) { Strategy::Filter::WIDTHS.index(filter.width) }
+          (offered(now.kind) - [now]).map { |filter| move(filter, wide[filter] < wide[now] ? :widen : :narrow) }
+        end
+
+        def move(filter, direction)
+          Move.new(direction:, kind: :filter, wording: "the #{filter.width} study filter for #{filter.kind}",
+                   state: @state.with_limit(:filter, filter))
         end
       end
     end

@@ -20,7 +20,7 @@ module Hobrin
 
         def taken_off
           @state.limits.select(&:on).map do |limit|
-            Move.new(direction: :widen, kind: :limit_off, wording: "without the limit #{wording(limit.leaf)}",
+            Move.new(direction: :widen, kind: :limit_off, wording: "without #{"the limit " unless limit.name == :filter}#{wording(limit.leaf)}",
                      state: @state.with_limit(limit.name, nil))
           end
         end

@@ -102,7 +102,7 @@ module Hobrin
         def journals(clause)
           any = relation(clause, %w[= any]) == "any"
           names = any ? several(clause, @vocabulary.journals) : [clause.term.plain]
-          AnyOf.of(names.map { |name| Journal.new(name: @vocabulary.journal(name)) })
+          Journal.new(values: names.map { |name| @vocabulary.journal(name) })
         end
 
         def each_of(clause, &)

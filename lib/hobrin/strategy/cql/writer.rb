@@ -44,9 +44,10 @@ module Hobrin
             case leaf
             when Heading then heading(leaf)
             when Author then "dc.creator = #{quoted(author(leaf))}"
-            when Journal then "hobrin.journal = #{quoted(leaf.name)}"
+            when Journal then either(leaf.values.map { |name| "hobrin.journal = #{quoted(name)}" })
             when Identifier then "dc.identifier = #{quoted(leaf.value)}"
             when Filter then "hobrin.filter = #{quoted(leaf.label)}"
+            when OwnFilter then call(leaf.tree)
             when Line then "cql.resultSetId = #{quoted(leaf.name)}"
             when Everything then "cql.allRecords = 1"
             else raise ArgumentError, "cannot write #{leaf.class}"
