@@ -42,9 +42,9 @@ module Hobrin
 
       # The databases opened, and all that services need. Raises StateError when home cannot be written.
       def context(home: self.home, who: ENV.fetch("HOBRIN_USER", "this desk"), clock: Time)
+        inquiries = Store::Database.open(home.join("inquiries.sqlite3"), kind: :inquiries)
         Services::Context.new(
-          filters: study_filters,
-          inquiries: Store::Inquiries.new(Store::Database.open(home.join("inquiries.sqlite3"), kind: :inquiries)),
+          filters: study_filters, inquiries: Store::Inquiries.new(inquiries), own_filters: Store::OwnFilters.new(inquiries),
           library: Store::Library.new(Store::Database.open(home.join("library.sqlite3"), kind: :library)), who:, clock:
         )
       end

@@ -2,7 +2,7 @@
 
 module Hobrin
   module Services
-    # Puts limits on, takes them off, switches and moves them, and sets the aim.
+    # Puts limits on, the study filter among them, takes them off, switches and moves them, and sets the aim.
     class ChangeLimits
       # seen :: see ChangeInquiry; step :: where the person is
       def initialize(context, seen: nil, step: :narrow)
@@ -10,7 +10,7 @@ module Hobrin
         @step = step
       end
 
-      # leaf :: Strategy::Limit or Strategy::Dates
+      # leaf :: what a PlacedLimit holds
       def put(id, leaf)
         part = ->(inquiry) { inquiry.limits.find { |limit| limit.name == leaf.name } }
         call(id, "Limit #{wording(leaf)}", part) { |inquiry| inquiry.with_limit(leaf) }
@@ -23,6 +23,13 @@ module Hobrin
       def switch(id, name)
         edit(id, name, "Switched limit") do |limits, limit|
           limits.map { |other| other == limit ? limit.with(on: !limit.on) : other }
+        end
+      end
+
+      # Every limit at once: off, each still at its place.
+      def all_off(id)
+        @change.call(id, step: @step, part: :limits.to_proc) do |inquiry|
+          [inquiry.with(limits: inquiry.limits.map { |limit| limit.with(on: false) }), "Switched all limits off"]
         end
       end
 

@@ -4,11 +4,12 @@ module Hobrin
   module Services
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
-      attr_reader :inquiries, :library, :who, :filters
+      attr_reader :inquiries, :own_filters, :library, :who, :filters
 
       # clock :: anything with `now`, such as Time; filters :: Strategy::Filters
-      def initialize(inquiries:, library:, who:, clock:, filters: Strategy::Filters::NONE)
+      def initialize(inquiries:, own_filters:, library:, who:, clock:, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
+        @own_filters = own_filters
         @library = library
         @who = who
         @clock = clock

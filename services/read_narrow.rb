@@ -2,40 +2,84 @@
 
 module Hobrin
   module Services
-    # What the Narrow step shows beyond the cascade: what each unused limit would leave.
+    # What the Narrow step shows beyond the cascade: what each unused limit would leave, and what each step took away.
     class ReadNarrow
       # step :: the step of the cascade; papers :: that it took away for saying nothing; not_indexed :: of those
       Silence = Struct.new(:step, :papers, :not_indexed, keyword_init: true)
+      # words :: as the question says it; preview :: Narrowing::Previews::Preview
+      Stated = Struct.new(:words, :preview, keyword_init: true)
 
       def initialize(context)
         @context = context
       end
 
       # standing :: ReadInquiry::Standing; names :: of limits. Gives a Hash of limit name to Narrowing::Previews::Preview.
-      def call(standing, names = Narrowing::Previews::OFFERED)
-        Narrowing::Previews.new(cascade: standing.cascade, limits: standing.inquiry.limits,
-                                evaluator: @context.evaluator, today: @context.today).call(names)
+      def call(standing, names = Narrowing::Previews::OFFERED) = previews(standing).call(names)
+
+      def previews(standing)
+        @previews ||= Narrowing::Previews.new(cascade: standing.cascade, limits: standing.inquiry.limits, evaluator:,
+                                              today: @context.today, must_find: must_find(standing.inquiry))
       end
+
+      # Limits that the question says itself and that are not on: Array of Stated.
+      def stated(standing)
+        inquiry = standing.inquiry
+        found = Narrowing::StatedLimits.new(@context.today).call(inquiry.question.text)
+        found.reject { |one| inquiry.limits.any? { |limit| limit.name == one.leaf.name } }
+             .map { |one| Stated.new(words: one.words, preview: previews(standing).preview(one.leaf)) }
+      end
+
+      # Gives a Narrowing::PerYear.
+      def per_year(standing) = Narrowing::PerYear.of(standing.cascade, evaluator)
 
       # Of the papers that limits took away, those that say nothing the limit could go by.
       # Gives an Array of Silence, one for each limit with any.
       def silences(standing)
         standing.cascade.steps.select { |step| !step.block? && step.on }.filter_map do |step|
-          silent = step.removed & index.unstated(step.source.name)
-          Silence.new(step:, papers: silent.size, not_indexed: silent.overlap(index.not_indexed)) unless silent.empty?
+          silent = step.removed & evaluator.index.unstated(step.source.name)
+          next if silent.empty?
+
+          Silence.new(step:, papers: silent.size, not_indexed: silent.overlap(evaluator.index.not_indexed))
         end
       end
 
-      # The newest papers that one step of the cascade took away, and how many there are.
-      # place :: of the step, from 0. Raises GoneError when there is no such step.
-      def taken_away(standing, place, limit: 8)
+      # Papers that one step of the cascade took away, and how many there are: [Array of Record, Integer].
+      # place :: of the step, from 0; order :: :newest or :strongest. Raises GoneError when there is no such step.
+      def taken_away(standing, place, order: :newest, limit: 8)
         step = standing.cascade.steps[place] or raise GoneError, "step"
-        [@context.library.newest(step.removed, limit:), step.removed.size]
+        return [@context.library.newest(step.removed, limit:), step.removed.size] if order == :newest
+
+        [strongest(step.removed, standing.question.kind, limit), step.removed.size]
+      end
+
+      # The papers that were let in by hand, in the order in which they were.
+      def let_in(standing) = @context.library.records_by_id(standing.inquiry.let_in)
+
+      # How the search does by what is known of it so far. Gives a Narrowing::Rates.
+      def rates(standing)
+        inquiry = standing.inquiry
+        verdicts = inquiry.decisions.group_by(&:verdict).transform_values { |some| @context.library.set(some.map(&:record_id)) }
+        kept, dropped = %i[keep drop].map { |verdict| verdicts[verdict]&.overlap(standing.cascade.final) || 0 }
+        known = must_find(inquiry)
+        Narrowing::Rates.new(known: known.size, found: known.overlap(standing.cascade.final), kept:, dropped:)
       end
 
       private
 
-      def index = @context.evaluator.index
+      def evaluator = @context.evaluator
+      def must_find(inquiry) = (@must_find ||= {})[inquiry.must_find] ||= @context.library.set(inquiry.must_find)
+
+      # Along the study types from the strongest for the kind of question; of each the newest first.
+      def strongest(set, kind, limit)
+        sets = evaluator.index.sets(:type)
+        Appraisal::Level.types(kind).reduce([]) do |found, type|
+          break found if found.size >= limit
+
+          these = sets[type] ? set & sets[type] : Records::RecordSet.empty
+          set -= these
+          found + @context.library.newest(these, limit: limit - found.size)
+        end.then { |found| found.size < limit ? found + @context.library.newest(set, limit: limit - found.size) : found }
+      end
     end
   end
 end

@@ -16,6 +16,9 @@ module Hobrin
       # moves :: Array of Moves::Move, one after the other; numbers :: of each among the moves at its turn
       Route = Struct.new(:way, :numbers, keyword_init: true)
 
+      # moves :: Array of two Moves::Move; numbers :: as in Route; size :: papers after them
+      Pair = Struct.new(:moves, :numbers, :size, keyword_init: true)
+
       # record :: Records::Record; found :: whether the search finds it; steps :: Array of the Cascade::Steps that do not let it through
       # rescue :: the Offer that brings it back with the fewest other papers, or nil
       Known = Struct.new(:record, :found, :steps, :rescue, keyword_init: true)
@@ -63,15 +66,28 @@ module Hobrin
       # Gives a Route or nil.
       def way(inquiry)
         way = Narrowing::WayToAim.new(evaluator: @evaluator, aim: inquiry.aim, must_find: must_find(inquiry),
-                                      makes: ->(state) { moves_of(state, inquiry.question.kind) }).call(inquiry.state) or return
-        states = [inquiry.state, *way.moves.map(&:state)]
-        numbers = way.moves.zip(states).map do |move, state|
-          moves_of(state, inquiry.question.kind).index { |one| one.state == move.state }
-        end
-        Route.new(way:, numbers:)
+                                      makes: makes(inquiry)).call(inquiry.state) or return
+        Route.new(way:, numbers: numbers(inquiry, way.moves))
+      end
+
+      # The two changes that bring a must-find paper back when no single one does. record_id :: of the paper.
+      # Gives a Pair, or nil.
+      def pair(inquiry, record_id)
+        number = @context.library.number(record_id) or return
+        found = Narrowing::Rescue.new(evaluator: @evaluator, makes: makes(inquiry)).call(inquiry.state, number) or return
+        Pair.new(moves: found.moves, numbers: numbers(inquiry, found.moves), size: found.size)
       end
 
       private
+
+      def makes(inquiry) = ->(state) { moves_of(state, inquiry.question.kind) }
+
+      # The number of each change among those at its turn.
+      def numbers(inquiry, moves)
+        moves.zip([inquiry.state, *moves.map(&:state)]).map do |move, state|
+          makes(inquiry).call(state).index { |one| one.state == move.state }
+        end
+      end
 
       def moves_of(state, kind)
         Narrowing::Moves.new(state, thesaurus: @context.thesaurus, today: @context.today, filters: @context.filters,

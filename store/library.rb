@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "securerandom"
 require "sequel"
 
 module Hobrin
@@ -21,8 +22,16 @@ module Hobrin
 
       def inspect = "#<#{self.class}>"
 
-      # Changes whenever records or headings do.
+      # Changes whenever records or headings do. No two libraries share one: it begins with a mark that each gets when it
+      # is made, so that a library built anew is not taken for the one before it.
       def version = meta("version") || "0"
+
+      # The records that were here at an earlier version, as a RecordSet; nil for a version of another library.
+      # What their headings were then is not known any more.
+      def at(version)
+        highest = version == "0" ? 0 : @db[:versions].where(version:).get(:highest)
+        highest && Records::RecordSet.of((1..highest).to_a) & index.everything
+      end
 
       def sample? = meta("sample") == "yes"
 
@@ -101,9 +110,16 @@ module Hobrin
       def changing
         @db.transaction(mode: :immediate) do
           result = yield
-          meta_write("version", (version.to_i + 1).to_s)
+          meta_write("version", following(version))
+          @db[:versions].insert(version:, highest: @db[:records].max(:number) || 0)
           result
         end
+      end
+
+      # "3fa29c.4" after "3fa29c.3"
+      def following(version)
+        mark, number = version.split(".")
+        number ? "#{mark}.#{number.to_i + 1}" : "#{SecureRandom.hex(3)}.1"
       end
 
       def at_version(name)

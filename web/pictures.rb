@@ -44,6 +44,18 @@ module Hobrin
         picture("aim-scale", "0 -3 100 26", shapes.join)
       end
 
+      # How many papers each year has, as bars from the first year to the last; those of the span stand out.
+      # counts :: Hash of year to papers; span :: [first year, last year]
+      def year_bars(counts, span)
+        most = [counts.values.max, 1].max
+        bars = counts.each_with_index.map do |(year, papers), place|
+          height = papers.zero? ? 0 : [(40.0 * papers / most).round(1), 1.5].max
+          %(<rect class="year#{" within" if year.between?(*span)}" data-year="#{year}" data-papers="#{papers}" ) +
+            %(x="#{place * 10}" y="#{(40 - height).round(1)}" width="8" height="#{height}"><title>#{year}: #{papers}</title></rect>)
+        end
+        picture("year-bars", "0 0 #{(counts.size * 10) - 2} 40", bars.join)
+      end
+
       private
 
       # A drawing that fills its place; its numbers stand beside it in text.

@@ -16,6 +16,10 @@ module Hobrin
         def open = desk.open
         def decision = open && inquiry.decision(open.id)
 
+        # Whether the open paper is here because it was let in by hand; whether the search is to find it always.
+        def let_in? = inquiry.let_in.include?(open.id)
+        def must_find? = inquiry.must_find.include?(open.id)
+
         def verdict(record) = inquiry.decision(record.id)&.verdict
 
         def tally = @tally ||= desk.records.map { |record| verdict(record) }.tally

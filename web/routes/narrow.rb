@@ -3,47 +3,73 @@
 module Hobrin
   module Web
     module Routes
-      # Narrow: limits, the aim, what-ifs and must-find papers.
+      # Narrow: limits and the study filter, the aim, what-ifs, must-find papers and papers let in by hand.
       module Narrow
+        # What stays open after a change, by its parameter.
+        OPEN = %w[opened order].freeze
+        private_constant :OPEN
+
         def self.registered(app)
           app.get("/inquiries/:id/narrow") { show :narrow }
 
+          limiting(app)
+          steering(app)
+          papers(app)
+          mending(app)
+        end
+
+        def self.limiting(app)
           app.post("/inquiries/:id/limits") do
-            change(:narrow) { Services::ChangeLimits.new(context, seen:).put(inquiry_id, Narrow.leaf(fields)) }
+            change(:narrow) { Narrow.put(Services::ChangeLimits.new(context, seen:), inquiry_id, fields, context.vocabulary) }
           end
 
           app.post("/inquiries/:id/limits/:name") do
             change(:narrow) { Narrow.change(Services::ChangeLimits.new(context, seen:), inquiry_id, fields) }
           end
 
-          app.post("/inquiries/:id/aim") do
+          app.post("/inquiries/:id/filter") do
             change(:narrow) do
-              aim = Narrowing::Aim.new(from: fields.number(:aim_from), to: fields.number(:aim_to))
-              Services::ChangeLimits.new(context, seen:).aim(inquiry_id, aim)
+              Narrow.filter(Services::ChangeFilter.new(context, seen:), inquiry_id, fields)
+              { stay: { "show" => "filters", "kind" => fields.text(:kind) } }
             end
           end
-
-          steering(app)
-          mending(app)
         end
 
         def self.steering(app)
+          app.post("/inquiries/:id/aim") do
+            change(:narrow) do
+              from, to = Narrowing::Aim::USUAL[fields.text(:usual)] || [fields.number(:aim_from), fields.number(:aim_to)]
+              Services::ChangeLimits.new(context, seen:).aim(inquiry_id, Narrowing::Aim.new(from:, to:))
+            end
+          end
+
           app.post("/inquiries/:id/what-ifs") do
             change(:narrow) do
               service = Services::TryWhatIfs.new(context, seen:)
               next service.dismiss(inquiry_id, fields.number(:dismiss)) if fields.some_text(:dismiss)
 
-              service.call(inquiry_id, fields.text(:try).split(",").first(3).map do |one|
-                Integer(one, 10, exception: false)
-              end)
+              numbers = fields.text(:try).split(",").first(3).map { |one| Integer(one, 10, exception: false) }
+              service.call(inquiry_id, numbers)
             end
           end
+        end
 
+        def self.papers(app)
           app.post("/inquiries/:id/must-find") do
             change(:narrow) do
               service = Services::ChangeMustFind.new(context, seen:)
               paper = fields.some_text(:remove)
               paper ? service.remove(inquiry_id, paper) : service.add(inquiry_id, fields.text(:known))
+              Narrow.open(fields)
+            end
+          end
+
+          app.post("/inquiries/:id/let-in") do
+            change(:narrow) do
+              service = Services::LetIn.new(context, seen:)
+              back = fields.some_text(:take_back)
+              back ? service.take_back(inquiry_id, back) : service.call(inquiry_id, fields.text(:paper))
+              Narrow.open(fields)
             end
           end
         end
@@ -56,17 +82,54 @@ module Hobrin
             end
           end
         end
-        private_class_method :steering, :mending
+        private_class_method :limiting, :steering, :papers, :mending
 
-        def self.leaf(fields)
-          name = fields.one_of(:limit, Narrowing::Previews::ALL) or raise InputError, { limit: "There is no such limit." }
-          return Strategy::Limit.new(name:, values: fields.list(:values)) unless name == :dates
+        # What is done next: the page that the form was on, a step opened on it, or Sift with its paper.
+        def self.open(fields)
+          return { next: :sift, paper: fields.text(:reading) } if fields.some_text(:reading)
 
-          Strategy::Dates.years(from_year: fields.number(:from_year), to_year: fields.number(:to_year))
+          { stay: OPEN.to_h { |name| [name, fields.text(name)] } }
+        end
+
+        def self.put(service, id, fields, vocabulary)
+          fields.text(:all) == "off" ? service.all_off(id) : service.put(id, leaf(fields, vocabulary))
+        end
+
+        def self.leaf(fields, vocabulary)
+          name = fields.one_of(:limit, [*Narrowing::Previews::ALL, :filter])
+          case name
+          when :dates then Strategy::Dates.years(from_year: fields.number(:from_year), to_year: fields.number(:to_year))
+          when :added then since(fields.text(:since).strip)
+          when :journal then journals(fields, vocabulary)
+          when :filter then vocabulary.filter(fields.text(:filter))
+          when nil then raise InputError, { limit: "There is no such limit." }
+          else Strategy::Limit.new(name:, values: fields.list(:values))
+          end
+        end
+
+        def self.since(date)
+          Strategy::Dates.new(name: :added, from: date)
+        rescue InputError => e
+          raise InputError, { since: e.errors.values.first }
+        end
+
+        def self.journals(fields, vocabulary)
+          names = [*fields.list(:values), *fields.some_text(:journal)]
+          raise InputError, { journal: "Write the name of a journal." } if names.empty?
+
+          Strategy::Journal.new(values: names.map { |name| vocabulary.journal(name) })
+        end
+
+        def self.filter(service, id, fields)
+          if fields.some_text(:put) then service.published(id, fields.text(:put))
+          elsif fields.some_text(:put_own) then service.kept(id, fields.text(:put_own))
+          elsif fields.some_text(:forget) then service.forget(fields.text(:forget))
+          else service.write(id, fields.text(:title), fields.text(:terms))
+          end
         end
 
         def self.change(service, id, fields)
-          name = fields.one_of(:name, Narrowing::Previews::ALL) or raise GoneError, "limit"
+          name = fields.one_of(:name, [*Narrowing::Previews::ALL, :filter]) or raise GoneError, "limit"
           case fields.text(:do)
           when "remove" then service.remove(id, name)
           when "switch" then service.switch(id, name)

@@ -37,7 +37,17 @@ module Hobrin
           end
 
           app.post("/inquiries/:id/blocks/:key") do
-            change(:word) { Services::ChangeBlock.new(context, seen:).join(inquiry_id, fields.text(:key), Word.joins(fields)) }
+            step = fields.one_of(:from, %i[narrow]) || :word
+            change(step) { Word.place(Services::ChangeBlock.new(context, seen:, step:), inquiry_id, fields) }
+          end
+        end
+
+        # How a block is joined, or, on the cascade, switched and moved.
+        def self.place(service, id, fields)
+          case fields.text(:do)
+          when "switch" then service.switch(id, fields.text(:key))
+          when "up" then service.move_up(id, fields.text(:key))
+          else service.join(id, fields.text(:key), joins(fields))
           end
         end
 

@@ -15,6 +15,14 @@ Sequel.migration do
       String :touched_at, null: false
     end
 
+    # Study filters that people here wrote, offered in every inquiry. A search that has one keeps its terms itself.
+    create_table(:own_filters) do
+      String :title, primary_key: true
+      # As CQL.
+      String :terms, text: true, null: false
+      String :at, null: false
+    end
+
     create_table(:trail) do
       primary_key :id
       foreign_key :inquiry_id, :inquiries, null: false, on_delete: :cascade

@@ -42,6 +42,12 @@ Sequel.migration do
         PRIMARY KEY (name, value, part)) WITHOUT ROWID
     SQL
 
+    # The highest record number at each version, so that a search can be counted as it was then.
+    create_table(:versions) do
+      String :version, primary_key: true
+      Integer :highest, null: false
+    end
+
     # How far the import of a file got, by a digest of what is in it.
     create_table(:imports) do
       String :digest, primary_key: true
@@ -49,5 +55,5 @@ Sequel.migration do
     end
   end
 
-  down { %i[imports facets authors text_words texts records meta].each { |table| drop_table(table) } }
+  down { %i[imports versions facets authors text_words texts records meta].each { |table| drop_table(table) } }
 end

@@ -43,6 +43,14 @@ module Hobrin
         new(number: (number + graded).clamp(1, 5), why: "OCEBM 2011")
       end
 
+      # The study types of the library from the strongest for a kind of question to the weakest; those that the table does
+      # not place come last, in the order of Design::ALL. kind :: a Question::Kind key or nil
+      def self.types(kind)
+        table = TABLE.fetch(kind, TREATMENT)
+        designs = Design::ALL.sort_by.with_index { |design, place| [table.fetch(design.key, table.size), place] }
+        designs.flat_map(&:types)
+      end
+
       def self.none(why) = new(number: nil, why:)
       private_class_method :none
 

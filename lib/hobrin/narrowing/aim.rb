@@ -2,11 +2,14 @@
 
 module Hobrin
   module Narrowing
-    # How many papers a person can read: a band. 20 to 40 at the bedside (common practice, no source).
+    # How many papers a person can read: a band. 20 to 40 at the bedside, some hundreds for a thorough review (common
+    # practice, no source).
     class Aim < Value
       attributes :from, :to
 
       MOST = 10_000
+      # What an aim is for, and its two ends.
+      USUAL = { "At the bedside" => [20, 40], "Thorough review" => [300, 1_500] }.freeze
 
       # Raises InputError (:aim) when an end is no whole number of papers or they are the wrong way round.
       def initialize(from: 20, to: 40)

@@ -9,7 +9,7 @@ module Hobrin
         FEW = 4
         private_constant :FEW
 
-        def call = [*language, *full_text, *silent, *contrary]
+        def call = [*language, *full_text, *both, *silent, *contrary]
 
         private
 
@@ -30,6 +30,11 @@ module Hobrin
         def full_text
           limits = on.select { |one| one.name == :flag && one.leaf.values.include?("free full text") }
           limits.map { |limit| finding(:full_text, switched_off(limit)) }
+        end
+
+        def both
+          types = on.find { |one| one.name == :type }
+          types && on.any? { |one| one.name == :filter } ? [finding(:both, switched_off(types))] : []
         end
 
         # A limit that takes away more papers for saying nothing than for saying something else. Of age Narrow itself tells.

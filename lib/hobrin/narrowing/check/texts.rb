@@ -58,6 +58,9 @@ module Hobrin
                       "Switch it off"],
           silent: [:limits, "%{quiet} of the %{removed} papers that “%{name}” took away say nothing of it",
                    "Most of them are only not indexed yet.", "Switch it off"],
+          both: [:limits, "A study filter and a limit to study types are both on",
+                 "They do the same work twice, and lose papers whose types were never written down.",
+                 "Switch the study types off"],
           contrary: [:limits, "The question says %{question}, the limit %{name}",
                      "The two have nothing in common.", "Limit as the question says"]
         }.transform_values { |row| Text.new(*row).freeze }.freeze
