@@ -11,7 +11,7 @@ SHIPPED = {
     arrow-right arrow-up book bookmark check2 chevron-down eye journal-text pencil plus-lg printer question-lg quote
     slash-circle tag toggle-off toggle-on trash x-lg download clock-history arrow-clockwise arrow-counterclockwise
     arrow-down arrow-left arrow-left-right check2-all dash-circle diagram-2 exclamation-triangle lightbulb list-ul
-    person plus-circle search chevron-right
+    person plus-circle search chevron-right arrow-repeat
   ].map { |name| "icons/#{name}.svg" }, "LICENSE"],
   "@fontsource/atkinson-hyperlegible" => [*%w[400-normal 400-italic 700-normal].map do |face|
     "files/atkinson-hyperlegible-latin-#{face}.woff2"

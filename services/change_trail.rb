@@ -13,11 +13,11 @@ module Hobrin
         @change = ChangeInquiry.new(context, seen:)
       end
 
-      # Makes the inquiry what it was after one line. Raises GoneError when there is no such line.
+      # Makes the inquiry what it was after one line; named lines stay. Raises GoneError when there is no such line.
       def restore(id, number)
         restored = @context.inquiries.state_at(id, number)
         @change.call(id, step: @context.inquiries.find(id).step, part: :itself.to_proc) do |now|
-          [restored.with(next_term: [restored.next_term, now.next_term].max), "Restored line #{number}"]
+          [restored.with(lines: now.lines, next_term: [restored.next_term, now.next_term].max), "Restored line #{number}"]
         end
       end
 

@@ -45,6 +45,7 @@ module Hobrin
         [standing.question.text, *(SAMPLE if sample?), library_line, "",
          "The search, line by line", *brief.lines.map { |line| search_line(line) }, "",
          "The whole search as CQL", brief.cql, "",
+         "By the items of PRISMA-S (2021)", *report(standing, brief).map { |item| report_line(item) }, "",
          "Every change", *lines.map { |line| trail_line(line) }].join("\n") << "\n"
       end
 
@@ -52,6 +53,10 @@ module Hobrin
         library = @context.library
         "Library of #{library.size} papers, version #{library.version}; counted #{@context.today.iso8601}"
       end
+
+      def report(standing, brief) = ReadReport.new(@context).call(standing, brief.lines, brief.cql)
+
+      def report_line(item) = format("%3d  %-30s %s", item.number, item.name, item.text)
 
       def search_line(line) = format("%3d  %-44s %8d  %s", line.number, line.name, line.count, line.rule)
 
@@ -72,9 +77,11 @@ module Hobrin
 
       def json(standing, lines)
         library = { version: @context.library.version, papers: @context.library.size }
-        trail = lines.map { |line| line.to_h.slice(*COLUMNS) }
-        JSON.pretty_generate({ question: standing.question.text, sample: sample?, library:, trail:,
-                               cql: ReadBrief.new(@context).call(standing).cql })
+        brief = ReadBrief.new(@context).call(standing)
+        JSON.pretty_generate({ question: standing.question.text, sample: sample?, library:, cql: brief.cql,
+                               lines: brief.lines.map(&:to_h), trail: lines.map { |line| line.to_h.slice(*COLUMNS) },
+                               named_lines: standing.inquiry.lines.map { |line| { name: line.name, rule: line.rule } },
+                               prisma_s: report(standing, brief).map(&:to_h) })
       end
     end
   end

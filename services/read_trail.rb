@@ -4,23 +4,27 @@ module Hobrin
   module Services
     # The trail of an inquiry: its lines, what stood at any of them, and how two of them compare.
     class ReadTrail
-      # line :: Store::Inquiries::TrailLine; inquiry :: the Inquiry as it was; papers :: what its search finds now
+      # name :: number of the line, or the name that it was given; says :: the change, or what it is made of
+      # line :: Store::Inquiries::TrailLine, nil for a named one; papers :: what its search finds now
       # lines :: Array of Brief::SearchLine, counted now; cql :: the whole search as CQL text
-      Point = Struct.new(:line, :inquiry, :papers, :lines, :cql, keyword_init: true) do
+      Point = Struct.new(:name, :says, :line, :papers, :lines, :cql, keyword_init: true) do
         # Whether the library gives another number now than it gave then.
-        def moved? = papers.size != line.count_after
+        def moved? = !line.nil? && papers.size != line.count_after
       end
+
+      # line :: Strategy::NamedLine; size :: papers that it finds now
+      Named = Struct.new(:line, :size, keyword_init: true)
 
       # overlap :: Retrieval::Overlap of the two; circles :: Statistics::Circles or nil
       # only_one, only_other :: Array of Record, the newest that only one of them finds
       # kept    :: Retrieval::Overlap of the kept papers that each finds; in_all :: Statistics::Interval around how many such
-      #            papers there are in all, nil while none is found by either
+      #            papers there are in all, nil while both find the same ones: of what both missed that says nothing
       Comparison = Struct.new(:overlap, :circles, :only_one, :only_other, :kept, :in_all, keyword_init: true) do
         # How many that would be kept both missed, by that estimate.
         def missed = [in_all.estimate - (kept.sizes.sum - kept.all), 0].max
       end
 
-      MOST_READ = 5
+      MOST_READ = 12
       private_constant :MOST_READ
 
       def initialize(context)
@@ -34,20 +38,33 @@ module Hobrin
         @context.inquiries.trail(id)
       end
 
+      # The named lines, each counted now: Array of Named.
+      def named(id, inquiry)
+        lines = TrailLines.new(@context, id, inquiry)
+        inquiry.lines.map { |line| Named.new(line:, size: @evaluator.count(lines.resolve(line.tree))) }
+      end
+
+      # What a named line finds. Gives a Point. Raises GoneError.
+      def at_name(id, inquiry, name)
+        line = inquiry.lines.find { |one| one.name == name } or raise GoneError, "line"
+        tree = TrailLines.new(@context, id, inquiry).resolve(line.tree)
+        Point.new(name:, says: line.rule, papers: @evaluator.call(tree), lines: [], cql: Strategy::Cql.write(tree))
+      end
+
       # Gives a Point. Raises GoneError when there is no such line.
       def at(id, number)
         inquiry = @context.inquiries.state_at(id, number)
         cascade = inquiry.cascade(@evaluator)
         search = Brief::SearchLines.new(question: inquiry.question, cascade:, evaluator: @evaluator)
-        Point.new(line: @context.inquiries.line(id, number), inquiry:, papers: cascade.final, lines: search.call,
-                  cql: search.cql)
+        line = @context.inquiries.line(id, number)
+        Point.new(name: number.to_s, says: line.change, line:, papers: cascade.final, lines: search.call, cql: search.cql)
       end
 
       # one, other :: Points; kept_ids :: of the papers that were kept. Gives a Comparison.
       def compare(one, other, kept_ids)
         overlap = Retrieval::Overlap.of([one.papers, other.papers])
         kept = @context.library.set(kept_ids).then { |set| Retrieval::Overlap.of([one.papers & set, other.papers & set]) }
-        in_all = Statistics::Chapman.call(*kept.sizes, kept.all) if kept.sizes.sum.positive?
+        in_all = Statistics::Chapman.call(*kept.sizes, kept.all) if kept.sizes.any? { |size| size > kept.all }
         Comparison.new(overlap:, kept:, in_all:, circles: Statistics::Circles.of(overlap.regions),
                        only_one: newest(one.papers - other.papers), only_other: newest(other.papers - one.papers))
       end

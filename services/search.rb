@@ -42,9 +42,7 @@ module Hobrin
       def lines(inquiry_id)
         return Strategy::Lines.new({}) unless inquiry_id
 
-        numbers = ReadTrail.new(@context).call(inquiry_id).map(&:number)
-        trees = numbers.to_h { |number| [number.to_s, @context.inquiries.state_at(inquiry_id, number).tree] }
-        Strategy::Lines.new(trees.compact)
+        TrailLines.new(@context, inquiry_id, @context.inquiries.find(inquiry_id).inquiry)
       end
     end
   end

@@ -32,6 +32,17 @@ module Hobrin
             end
           end
 
+          app.post("/inquiries/:id/lines") do
+            change(:trail) { Trail.lines(Services::ChangeLines.new(context, seen:), inquiry_id, fields) }
+          end
+
+          app.post("/inquiries/:id/again") do
+            change(:trail) do
+              Services::RunAgain.new(context).write(inquiry_id)
+              { stay: { "again" => "yes" } }
+            end
+          end
+
           app.post("/inquiries/:id/undo") do
             change(:trail) { Trail.shown(Services::UndoChange.new(context, seen:).back(inquiry_id), "Undone") }
           end
@@ -52,6 +63,17 @@ module Hobrin
           end
         end
         private_class_method :changes
+
+        # Makes a line, or takes one off; the ones that were looked at stay open.
+        def self.lines(service, id, fields)
+          if fields.some_text(:remove)
+            service.remove(id, fields.text(:remove))
+            { said: "Took off “#{fields.text(:remove)}”." }
+          else
+            service.make(id, fields.text(:name), fields.text(:notation))
+            { stay: { "line" => fields.text(:name).strip.downcase }, said: "Named." }
+          end
+        end
 
         def self.since(service, id, seen)
           lines = seen ? service.elsewhere(id, seen, service.call(id).saved.version + 1) : []

@@ -23,6 +23,16 @@ module Hobrin
         end
       end
 
+      # The names of the lines that a tree refers to.
+      def self.names(tree)
+        case tree
+        when Line then [tree.name]
+        when Joining then tree.parts.flat_map { |part| names(part) }.uniq
+        when Except then names(tree.kept) | names(tree.taken)
+        else []
+        end
+      end
+
       private
 
       def named(name, seen)

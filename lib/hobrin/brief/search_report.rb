@@ -1,0 +1,106 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Brief
+    # What a search log says for each item of PRISMA-S, the reporting guideline for literature searches: Rethlefsen et al.,
+    # Syst Rev 2021;10:39 (numbers and names of the items from memory). A log of one source fills what one source can; of
+    # the others it says that they were not done here, so that nobody takes silence for a yes.
+    class SearchReport
+      # number, name :: of the item; filled :: whether the search itself fills it; text :: one sentence or more
+      Item = Struct.new(:number, :name, :filled, :text, keyword_init: true)
+
+      # library   :: { name:, papers:, version:, sample: }
+      # lines     :: Array of SearchLine; cql :: the whole search
+      # limits    :: Array of PlacedLimit that are on; filter :: Strategy::PublishedFilter or OwnFilter that is on, or nil
+      # must_find :: papers that the search was held against; found :: of those; let_in :: papers let in by hand
+      # begun, counted :: Date; runs :: Array of Date on which it was run again
+      # findings  :: what the check of the search still finds; total :: papers found
+      # doubles   :: of them, records that are the same paper once more
+      Facts = Struct.new(:library, :lines, :cql, :limits, :filter, :must_find, :found, :let_in, :begun, :counted, :runs,
+                         :findings, :total, :doubles, keyword_init: true)
+
+      NAMES = ["Database name", "Multi-database searching", "Study registries", "Online resources and browsing",
+               "Citation searching", "Contacts", "Other methods", "Full search strategies", "Limits and restrictions",
+               "Search filters", "Prior work", "Updates", "Dates of searches", "Peer review", "Total records",
+               "Deduplication"].freeze
+      # The items that are done outside one source, each with what is not known of it here.
+      ELSEWHERE = { 3 => "No study registry was searched here.", 4 => "No site was browsed here.",
+                    5 => "References were not followed here.", 6 => "Nobody was written to from here.",
+                    11 => "No earlier search was taken over here." }.freeze
+      private_constant :ELSEWHERE
+
+      def initialize(facts)
+        @facts = facts
+      end
+
+      # Gives an Array of the sixteen Items, in order.
+      def call
+        NAMES.each.with_index(1).map do |name, number|
+          text = ELSEWHERE[number] || said(number)
+          Item.new(number:, name:, filled: !ELSEWHERE.key?(number), text:)
+        end
+      end
+
+      private
+
+      attr_reader :facts
+
+      def said(number)
+        case number
+        when 1 then "#{facts.library[:name]}: #{facts.library[:papers]} papers, version #{facts.library[:version]}#{", made-up sample data" if facts.library[:sample]}."
+        when 2 then "One source was searched."
+        when 7 then other_methods
+        when 8 then "#{facts.lines.size} lines, each with its count, and the whole as CQL: #{facts.cql}"
+        when 9 then limits
+        when 10 then filter
+        else process(number)
+        end
+      end
+
+      def process(number)
+        case number
+        when 12 then updates
+        when 13 then "Begun #{facts.begun.iso8601}, counted #{facts.counted.iso8601}."
+        when 14 then peer_review
+        when 15 then "#{facts.total} papers."
+        when 16 then "By DOI, or by title, year, first author and first page: #{facts.doubles} of the #{facts.total} are the same paper once more."
+        end
+      end
+
+      def other_methods
+        known = facts.must_find.zero? ? "No known papers were named" : "#{facts.found} of #{facts.must_find} papers known beforehand are found"
+        "#{known}; #{facts.let_in.zero? ? "none was" : "#{facts.let_in} let in by hand, which a search alone does not find, were"} added."
+      end
+
+      def limits
+        return "No limit." if facts.limits.empty?
+
+        "In this order: #{facts.limits.map { |limit| "#{Narrowing::Wording::NAMES.fetch(limit.name)}: #{Narrowing::Wording.of(limit.leaf)}" }.join("; ")}."
+      end
+
+      def filter
+        case facts.filter
+        when nil then "No study filter."
+        when Strategy::OwnFilter then "“#{facts.filter.title}”, one of our own: #{Strategy::Cql.write(facts.filter.tree)}"
+        else published(facts.filter)
+        end
+      end
+
+      def published(one)
+        figures = { "sensitivity" => one.sensitivity, "specificity" => one.specificity }.compact
+        said = figures.map { |name, percent| "#{name} #{percent} % as published" }
+        [Narrowing::Wording.of(one.filter), one.source, *said, one.note.delete_suffix("."),
+         Strategy::Cql.write(one.tree)].reject(&:empty?).join(". ")
+      end
+
+      def updates
+        facts.runs.empty? ? "Not run again yet." : "Run again on #{facts.runs.map(&:iso8601).join(", ")}."
+      end
+
+      def peer_review
+        check = facts.findings.zero? ? "finds nothing to mend" : "still finds #{facts.findings} to look at"
+        "Checked against the elements of the PRESS guideline (2015) by Hobrin, which #{check}; a colleague has not signed it here."
+      end
+    end
+  end
+end

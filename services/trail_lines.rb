@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # What the lines of one inquiry stand for: the numbers of its trail, and the names that were given to lines.
+    class TrailLines
+      # inquiry :: the Inquiry, whose named lines count
+      def initialize(context, id, inquiry)
+        @context = context
+        @id = id
+        @named = inquiry.lines.to_h { |line| [line.name, line.tree] }
+      end
+
+      # The tree with every line in it replaced by what it stands for. Raises InputError (:line).
+      def resolve(tree) = Strategy::Lines.new(trees(Strategy::Lines.names(tree))).resolve(tree)
+
+      private
+
+      # Only the lines that are asked for are read, but all are known, so that a wrong name gets a hint.
+      def trees(names, found = {})
+        names.each do |name|
+          next if found.key?(name)
+
+          found[name] = @named[name] || state(name) or raise InputError, { line: missing(name) }
+          trees(Strategy::Lines.names(found[name]), found)
+        end
+        found
+      end
+
+      def state(name)
+        number = Integer(name, 10, exception: false)
+        @context.inquiries.state_at(@id, number).tree if number&.between?(1, 2**31)
+      rescue GoneError
+        nil
+      end
+
+      def missing(name)
+        known = [*@named.keys, *(1..@context.inquiries.trail_size(@id)).map(&:to_s)]
+        return "Nothing was searched yet at line #{name}." if known.include?(name)
+
+        "There is no line “#{name}”.#{Text::Nearest.hint(name, known)}"
+      end
+    end
+  end
+end
