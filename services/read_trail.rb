@@ -38,6 +38,9 @@ module Hobrin
         @context.inquiries.trail(id)
       end
 
+      # lines :: Array of TrailLine, the last first. Whether the library is another one than when that was counted.
+      def library_moved?(lines) = lines.first.library_version != @context.library.version
+
       # The named lines, each counted now: Array of Named.
       def named(id, inquiry)
         lines = TrailLines.new(@context, id, inquiry)

@@ -31,7 +31,7 @@ module Hobrin
           case value
           when Array then value.map { |part| plain(part) }
           when Hash then value.transform_values { |part| plain(part) }
-          when *LEAVES.values then { kind: LEAVES.key(value.class), **plain(value.to_h) }
+          when *LEAVES.values then { node: LEAVES.key(value.class), **plain(value.to_h) }
           when *BRANCHES.keys then { BRANCHES.fetch(value.class) => plain(value.parts) }
           when Question::Slot then { frame: value.frame, key: value.key }
           when Value then plain(value.to_h)
@@ -60,7 +60,7 @@ module Hobrin
 
         def tree(data)
           case data
-          in { kind: } then leaf(data)
+          in { node: } then leaf(data)
           in { any: } then Strategy::AnyOf.of(any.map { |part| tree(part) })
           in { all: } then Strategy::AllOf.of(all.map { |part| tree(part) })
           in { kept:, taken: } then Strategy::Except.new(kept: tree(kept), taken: tree(taken))
@@ -69,8 +69,8 @@ module Hobrin
 
         # Names come back as the Symbols they were.
         def leaf(data)
-          kind = LEAVES.fetch(data[:kind])
-          given = data.except(:kind)
+          kind = LEAVES.fetch(data[:node])
+          given = data.except(:node)
           given[:name] = given[:name].to_sym if [Strategy::Limit, Strategy::Dates].include?(kind)
           given[:fields] = given[:fields].map(&:to_sym) if given.key?(:fields)
           kind.new(**given)

@@ -7,7 +7,8 @@ require "axe-rspec"
 # a mouse or open a wide window, and nothing that was written is lost.
 RSpec.describe "Every view", :sample, :browser do
   steps = %w[ask word narrow sift weigh act trail narrow?opened=3 ask?phrase=P:3 trail?line=20&with=31
-             narrow?show=limits&what_if=40]
+             narrow?show=limits&what_if=40 narrow?show=filters&kind=diagnosis narrow?opened=1&order=strongest&more=yes
+             trail?again=yes]
   opened = %w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O paper:10.5555/hobrin.trial-2026-new]
   views = ["/", *[*steps, *opened.map { |open| "word?open=#{open}" }].map { |view| "/inquiries/1/#{view}" },
            "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/2/narrow?show=way", "/inquiries/4/narrow?show=check",

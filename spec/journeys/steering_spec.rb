@@ -87,6 +87,107 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1, lines.first.number).with(next_term: 1))
   end
 
+  it "moves and switches steps, and ends with the same papers in any order" do
+    visit "/inquiries/1/narrow"
+    start = left
+    names = -> { all(".cascade-step .step-label b").map(&:text) }
+    find_button("Move Sleep or delirium up").click
+    expect(page).to have_css(".cascade-step:nth-child(2)", text: "Sleep or delirium")
+    find_button("Move 2016 to 2026 up").click
+    expect(page).to have_css(".cascade-step:nth-child(4)", text: "2016 to 2026")
+    expect_left(start)
+    expect(names.call.first(5)).to match([/\AAdults in/, /\ASleep/, /\AEarplugs/, "2016 to 2026", "Adults, 19 and over"])
+    find_button("Switch Earplugs and an eye mask at night off").click
+    expect(page).to have_css(".cascade-step.off", text: "Earplugs")
+    expect(left).to be > start
+    find_button("Switch Earplugs and an eye mask at night on").click
+    expect_left(start)
+    click_button "All limits off"
+    expect_left(context.library.set(inquiry.let_in).size + Hobrin::Services::ReadInquiry.new(context).call(1).cascade.joined.size)
+    expect(page).to have_css(".cascade-step.off", count: 3)
+  end
+
+  it "sets the years by the handles, puts a study filter on, and lets in one paper that a step took away" do
+    visit "/inquiries/1/narrow"
+    handle = find("[data-handle=from]")
+    handle.send_keys(:arrow_right, :arrow_right)
+    expect(find_field("from").value).to eq("2018")
+    promised = find("[data-within]").text[/\d+/].to_i
+    find(".years button", text: "Put on", match: :first).click
+    expect_left(promised)
+    click_link "their terms, other kinds, your own"
+    find(".filters summary", text: "Balanced").click
+    expect(find(".filter-terms", match: :first)).to have_text("placebo")
+    row = find(".filters tr", text: "Balanced", match: :first)
+    promised = row.find("td", match: :first).text.to_i
+    row.click_button("Put on the balanced filter")
+    expect_left(promised)
+    expect(page).to have_css(".cascade-step", text: "Treatment, balanced")
+    expect(page).to have_css(".filters .unstated", text: "Here a limit to study types is on")
+    fill_in "Its name", with: "Mine"
+    fill_in "Its terms, as CQL", with: "risk* and"
+    click_button "Keep it and put it on"
+    expect(page).to have_css(".problem", text: "expected")
+    expect(find_field("Its name").value).to eq("Mine")
+    find(".cascade-step", text: "2018 to 2026").find("a").click
+    find(".orders a", text: "strongest design first").click
+    title = find(".taken-away li span", match: :first).text[/.+(?= \d{4})/]
+    find(".taken-away li", match: :first).find_button("Let in", match: :first).click
+    expect_left(promised + 1)
+    expect(find(".let-in")).to have_text(title)
+    expect(page).to have_css("#taken-title")
+    visit "/inquiries/1/sift?paper=#{inquiry.let_in.first}"
+    expect(page).to have_css(".by-hand", text: "let in by hand")
+    click_button "The search must always find this one"
+    expect(page).to have_css(".by-hand", text: "must-find")
+    visit "/inquiries/1/narrow"
+    expect(find(".must-find")).to have_text("1 of 1 still in").and have_text("Sensitivity to your must-find papers: 1 of 1")
+    expect(find(".must-find")).to have_text(/precision \d+ %/)
+  end
+
+  it "subtracts one line from another and joins them, by pointing and by writing" do
+    visit "/inquiries/1/trail?line=20&with=28"
+    sets = [20, 28].map { |number| context.inquiries.state_at(1, number).cascade(context.evaluator).final }
+    fill_in "New line", with: "only-20"
+    click_button "Only 20"
+    expect(find(".looked-at h3")).to have_text("Line only-20: 20 not 28")
+    expect(find(".looked-at")).to have_text("#{(sets[0] - sets[1]).size} papers now")
+    fill_in "Name", with: "all"
+    fill_in "is", with: "only-20 or 28 nr 3"
+    click_button "Make this line"
+    expect(page).to have_css(".problem", text: "Write lines like this")
+    expect(find_field("is").value).to eq("only-20 or 28 nr 3")
+    fill_in "is", with: "only-20 or 28"
+    click_button "Make this line"
+    expect(find(".looked-at")).to have_text("#{(sets[0] | sets[1]).size} papers now")
+    find_field("Compare with").find("option[value='only-20']").select_option
+    click_button "Compare"
+    expect(find(".comparison").text).to include("0 only after line only-20")
+    expect(page).to have_no_css(".problem")
+  end
+
+  it "saves the log, and after an import runs it again: the new papers and the lines that moved" do
+    visit "/inquiries/1/trail"
+    log = page.evaluate_async_script("fetch('/inquiries/1/log.json').then((answer) => answer.json()).then(arguments[0])")
+    newest = context.library.newest(context.evaluator.call(inquiry.tree), limit: 1).first
+    twin = newest.with(id: "again-1", doi: "10.5555/again-1", title: "Earplugs, looked at again")
+    Hobrin::Services::ImportRecords.new(context).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call([twin])))
+    before = log["trail"].last["count_after"]
+    again = Hobrin::Services::Search.new(context).call(log["cql"])
+    visit "/inquiries/1/trail"
+    expect(page).to have_text("The library has changed since the last line was counted")
+    click_link "Run again"
+    expect(find(".looked-at")).to have_text("#{again.size} papers now, #{before} at line #{log["trail"].last["number"]}")
+    expect(find(".new-papers")).to have_text("Earplugs, looked at again")
+    find("summary", text: "Lines of the search whose counts moved").click
+    rows = all(".moved tbody tr").map { |row| row.all("th, td").map { |cell| cell.text.delete("^0-9").to_i } }
+    expect(rows).to all(satisfy { |row| row.last > row[-2] })
+    click_button "Write it to the trail"
+    expect(page).to have_css(".trail-change", text: "Run again: #{again.size} papers, 1 of them new")
+    click_link "Earplugs, looked at again"
+    expect(page).to have_css("#paper-title", text: "Earplugs, looked at again")
+  end
+
   it "checks the search, and mends it press by press until nothing is left" do
     add = Hobrin::Services::AddTerms.new(context)
     ["con*", "effect", "delirum"].each { |typed| add.words(1, "O", typed) }

@@ -42,6 +42,7 @@ RSpec.describe Hobrin::Narrowing::Check, :sample do
     other_way: ->(good) { with_only(good, "I", words("earplug"), heading("Ear Protective Devices", main: true)) },
     language: ->(good) { good.with_limit(limit(:language, "eng")).with_limit(limit(:species, "humans")) },
     full_text: ->(good) { good.with_limit(limit(:flag, "free full text")) },
+    both: ->(good) { good.with_limit(Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")) },
     silent: ->(good) { good.with(limits: []).with_limit(limit(:sex, "female", "male")) },
     contrary: ->(good) { good.with(limits: []).with_limit(limit(:age, "newborn")) }
   }

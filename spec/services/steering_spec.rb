@@ -50,6 +50,39 @@ RSpec.describe "Steering", :sample do
     expect { limits.remove(1, :age) }.to raise_error(Hobrin::GoneError)
   end
 
+  it "moves and switches blocks in the cascade, and takes one that was taken away in again as such" do
+    blocks = Hobrin::Services::ChangeBlock.new(context, step: :narrow)
+    before = standing.cascade
+    blocks.move_up(1, "O")
+    expect(standing.cascade.steps.first(3).map { |step| step.source.key }).to eq(%w[P O I])
+    expect(standing.cascade.final).to eq(before.final)
+    2.times { blocks.move_up(1, "O") }
+    expect(standing.cascade.steps.first.source.key).to eq("O")
+    blocks.join(1, "I", :not)
+    taken = standing.cascade
+    blocks.switch(1, "I")
+    expect(standing.cascade.final.size).to be > taken.final.size
+    blocks.switch(1, "I")
+    expect([inquiry.block("I").joins, standing.cascade.final]).to eq([:not, taken.final])
+    expect { blocks.switch(1, "Z") }.to raise_error(Hobrin::GoneError)
+  end
+
+  it "opens a step newest or strongest first" do
+    reader = Hobrin::Services::ReadNarrow.new(context)
+    place = standing.cascade.steps.index { |step| step.source.respond_to?(:name) && step.source.name == :age }
+    newest, total = reader.taken_away(standing, place, limit: 100)
+    expect([newest.size, newest.map(&:published)]).to eq([total, newest.map(&:published).sort.reverse])
+    strongest, = reader.taken_away(standing, place, order: :strongest, limit: 100)
+    expect(strongest.map(&:id).sort).to eq(newest.map(&:id).sort)
+    levels = strongest.filter_map do |record|
+      design = Hobrin::Appraisal::Design.proposed(record)
+      design && Hobrin::Appraisal::Level.of(kind: "treatment", design:).number
+    end
+    expect(levels.size).to be > 10
+    expect(levels).to eq(levels.sort)
+    expect(reader.taken_away(standing, place, order: :strongest, limit: 5).first).to eq(strongest.first(5))
+  end
+
   it "says of each limit which papers it took for saying nothing" do
     silent = Hobrin::Services::ReadNarrow.new(context).silences(standing).to_h { |one| [one.step.source.name, one] }
     removed = silent.fetch(:age).step.removed.to_a

@@ -19,6 +19,31 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample do
     expect(found.size).to eq(trail.last.count_after)
     text = export.call(1, "txt").body
     expect(text).to include("Made-up sample data", data["cql"], *trail.map(&:change))
+    expect(text).to include(*data["prisma_s"].map { |item| item["text"] })
     expect { export.call(1, "exe") }.to raise_error(Hobrin::GoneError)
+  end
+
+  # Source: PRISMA-S, Rethlefsen et al., Syst Rev 2021;10:39; numbers and names of the items from memory. What fills each
+  # of those that one source can fill; the others are done elsewhere, and the log says so.
+  it "fills the items of PRISMA-S that a search of one source can" do
+    Hobrin::Services::ChangeMustFind.new(context).add(1, "10.5555/hobrin.trial-2026-new")
+    Hobrin::Services::LetIn.new(context).call(1, "10.5555/hobrin.trial-2026-new")
+    Hobrin::Services::ChangeFilter.new(context).published(1, "treatment/sensitive")
+    total = Hobrin::Services::ReadInquiry.new(context).call(1).final
+    items = JSON.parse(export.call(1, "json").body)["prisma_s"]
+    filled = {
+      "Database name" => "12000 papers", "Multi-database searching" => "One source",
+      "Other methods" => "1 of 1 papers known beforehand are found; 1 let in by hand",
+      "Full search strategies" => "dc.subject =/hobrin.narrower \"Intensive Care Units\"",
+      "Limits and restrictions" => "Age group: Adults, 19 and over; Published: 2016 to 2026; Study type:",
+      "Search filters" => "Treatment, sensitive. Haynes et al., BMJ 2005;330:1179. sensitivity 99 % as published",
+      "Updates" => "Not run again", "Dates of searches" => "counted 2026-11-23", "Peer review" => "1 to look at",
+      "Total records" => "#{total} papers", "Deduplication" => "of the #{total}"
+    }
+    expect(items.map { |item| item["number"] }).to eq((1..16).to_a)
+    expect(items.select { |item| item["filled"] }.map { |item| item["name"] }).to eq(filled.keys)
+    filled.each { |name, words| expect(items.find { |item| item["name"] == name }["text"]).to include(words) }
+    elsewhere = ["Study registries", "Online resources and browsing", "Citation searching", "Contacts", "Prior work"]
+    expect(items.reject { |item| item["filled"] }.map { |item| item["name"] }).to eq(elsewhere)
   end
 end

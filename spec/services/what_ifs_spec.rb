@@ -41,6 +41,43 @@ RSpec.describe "Steering by what-ifs", :sample do
     end
   end
 
+  it "keeps a paper that was let in by hand through later changes, until it is taken back" do
+    paper = context.library.newest(standing.cascade.steps.last.removed, limit: 1).first
+    service = Hobrin::Services::LetIn.new(context)
+    expect { service.call(1, paper.id) }.to change { standing.final }.by(1)
+    expect(Hobrin::Services::ReadBrief.new(context).call(standing).lines.last).to have_attributes(kind: :by_hand, count: 38)
+    limits = Hobrin::Services::ChangeLimits.new(context)
+    limits.put(1, Hobrin::Strategy::Dates.years(from_year: 1990, to_year: 1991))
+    expect(context.library.ids(standing.cascade.final)).to eq([paper.id])
+    offer = reader.call(inquiry).find { |one| one.wording.start_with?("without the limit Published") }
+    trying.call(1, [offer.number])
+    expect([standing.final, standing.cascade.let_in.size]).to eq([offer.size, 1])
+    limits.all_off(1)
+    expect([standing.final, inquiry.limits.map(&:on)]).to eq([89, [false, false]])
+    service.take_back(1, paper.id)
+    expect([inquiry.let_in, context.inquiries.trail(1).first.change]).to match([[], /\ANo longer let in by hand: “/])
+    expect { service.call(1, "nope") }.to raise_error(Hobrin::GoneError)
+  end
+
+  it "keeps a filter of one's own for other inquiries, and in a search even when it is forgotten" do
+    filter = Hobrin::Services::ChangeFilter.new(context)
+    filter.write(1, "Controls", 'dc.type = "controlled trial" or control*')
+    expected = standing.final
+    rows = Hobrin::Services::ReadFilters.new(context)
+    expect(rows.own(standing).map { |row| [row.leaf.title, row.preview] }).to eq([["Controls", nil]])
+    other = rows.own(standing(2)).first
+    filter.kept(2, "Controls")
+    expect(standing(2).final).to eq(other.preview.size)
+    filter.forget("Controls")
+    expect([standing.final, rows.own(standing)]).to eq([expected, []])
+    expect(Hobrin::Services::ReadBrief.new(context).call(standing).cql).to include('hobrin.text = "control*"').or include("control*")
+    { ["", "risk*"] => :title, ["Mine", ""] => :terms, ["Mine", "risk* and"] => :terms,
+      ["Mine", "cql.resultSetId = 3"] => :terms }.each do |(title, terms), field|
+      expect { filter.write(1, title, terms) }.to raise_error(Hobrin::InputError) { |e| expect(e.errors.keys).to eq([field]) }
+    end
+    expect { filter.kept(1, "Controls") }.to raise_error(Hobrin::GoneError)
+  end
+
   it "says which step lost a paper that must be found, and what brings it back" do
     known = Hobrin::Services::ChangeMustFind.new(context)
     lost = context.library.newest(standing.cascade.joined - standing.cascade.final, limit: 200)
@@ -55,6 +92,11 @@ RSpec.describe "Steering by what-ifs", :sample do
       expect(one.steps.map(&:source)).to eq(lacking)
       expect(one.rescue.nil?).to be(lacking.size > 1)
     end
+    twice = missing.find { |one| one.steps.size == 2 }.record
+    pair = reader.pair(inquiry, twice.id)
+    trying.call(1, pair.numbers)
+    expect([standing.final, context.library.ids(standing.cascade.final).include?(twice.id)]).to eq([pair.size, true])
+    Hobrin::Services::UndoChange.new(context).back(1)
     one = missing.find(&:rescue)
     trying.call(1, [one.rescue.number])
     expect(reader.known(standing, reader.call(inquiry)).find { |other| other.record == one.record }.found).to be(true)

@@ -46,7 +46,7 @@ module Hobrin
         def again = @again ||= (Services::RunAgain.new(@context).call(id) if fields.text(:again) == "yes")
 
         # Whether the library is another one than when the last line was counted.
-        def library_moved? = lines.first.library_version != @context.library.version
+        def library_moved? = reader.library_moved?(lines)
 
         private
 

@@ -22,9 +22,11 @@
   // The one that is moved takes the other along when they would cross.
   const move = (form, side) => {
     const all = parts(form);
-    const [from, to] = all.handles;
-    if (Number(from.value) > Number(to.value)) (side === "from" ? to : from).value = (side === "from" ? from : to).value;
-    all.typed.forEach((field, place) => { field.value = all.handles[place].value; });
+    const [mine, other] = side === "from" ? [0, 1] : [1, 0];
+    const crossed = Number(all.handles[0].value) > Number(all.handles[1].value);
+    if (crossed) all.handles[other].value = all.handles[mine].value;
+    // What was typed on the side that did not move stays: it may lie beyond the picture.
+    (crossed ? [mine, other] : [mine]).forEach((place) => { all.typed[place].value = all.handles[place].value; });
     tell(all);
   };
 
