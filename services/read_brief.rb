@@ -28,8 +28,9 @@ module Hobrin
       private
 
       def flow(standing)
-        Brief::Flow.of(joined: standing.cascade.joined.size, found_ids: @context.library.ids(standing.cascade.final),
-                       decisions: standing.inquiry.decisions)
+        cascade = standing.cascade
+        Brief::Flow.of(joined: cascade.joined.size, left: cascade.steps.last&.size || 0,
+                       found_ids: @context.library.ids(cascade.final), decisions: standing.inquiry.decisions)
       end
     end
   end

@@ -32,7 +32,7 @@ module Hobrin
       end
 
       # Every Moves::Move of an inquiry, in a fixed order.
-      def moves(inquiry) = moves_of(inquiry.state, inquiry.question.kind)
+      def moves(inquiry) = makes(inquiry).call(inquiry.state)
 
       # Array of Offer that change anything and were not dismissed, the nearest to the aim first.
       def call(inquiry)
@@ -80,18 +80,20 @@ module Hobrin
 
       private
 
-      def makes(inquiry) = ->(state) { moves_of(state, inquiry.question.kind) }
+      # From a State to its Moves, in the names and for the kind of an inquiry.
+      def makes(inquiry)
+        letters = inquiry.question.elements.to_h { |element| [element.key, element.letter] }
+        lambda do |state|
+          Narrowing::Moves.new(state, thesaurus: @context.thesaurus, today: @context.today, filters: @context.filters,
+                                      kind: inquiry.question.kind, letters:).call
+        end
+      end
 
       # The number of each change among those at its turn.
       def numbers(inquiry, moves)
         moves.zip([inquiry.state, *moves.map(&:state)]).map do |move, state|
           makes(inquiry).call(state).index { |one| one.state == move.state }
         end
-      end
-
-      def moves_of(state, kind)
-        Narrowing::Moves.new(state, thesaurus: @context.thesaurus, today: @context.today, filters: @context.filters,
-                                    kind:).call
       end
 
       def what_ifs(inquiry)

@@ -4,13 +4,13 @@ RSpec.describe Hobrin::Brief do
   def decision(id, verdict, reason = nil) = Hobrin::Sifting::Decision.new(record_id: id, verdict:, reason:)
 
   it "accounts for every paper on its way, and for kept ones that the search lost" do
-    flow = described_class::Flow.of(joined: 9, found_ids: %w[a b c d e], decisions: [
+    flow = described_class::Flow.of(joined: 9, left: 4, found_ids: %w[a b c d e], decisions: [
                                       decision("a", :keep), decision("b", :drop, "A double"), decision("c", :drop,
                                                                                                        "Other people"),
                                       decision("d", :unsure), decision("gone", :keep), decision("also gone", :drop,
                                                                                                 "No study")
                                     ])
-    expect(flow.to_h).to eq(joined: 9, limited: 4, found: 5, dropped: { "A double" => 1, "Other people" => 1 },
+    expect(flow.to_h).to eq(joined: 9, limited: 5, by_hand: 1, found: 5, dropped: { "A double" => 1, "Other people" => 1 },
                             unsure: 1, unread: 1,
                             kept: 1, kept_outside: 1)
     expect(flow.dropped_total + flow.unsure + flow.unread + flow.kept).to eq(flow.found)

@@ -46,6 +46,8 @@ RSpec.describe "Steering by what-ifs", :sample do
     service = Hobrin::Services::LetIn.new(context)
     expect { service.call(1, paper.id) }.to change { standing.final }.by(1)
     expect(Hobrin::Services::ReadBrief.new(context).call(standing).lines.last).to have_attributes(kind: :by_hand, count: 38)
+    flow = Hobrin::Services::ReadBrief.new(context).call(standing).flow
+    expect([flow.joined, flow.limited, flow.by_hand, flow.found]).to eq([89, 52, 1, 38])
     limits = Hobrin::Services::ChangeLimits.new(context)
     limits.put(1, Hobrin::Strategy::Dates.years(from_year: 1990, to_year: 1991))
     expect(context.library.ids(standing.cascade.final)).to eq([paper.id])

@@ -143,7 +143,9 @@ module Hobrin
 
         # What a further value means, where its name does not say it.
         def meaning(preview)
-          preview.leaf.name == :age ? Records::AgeGroups::MEANINGS[preview.wording.downcase] : nil
+          return unless preview.leaf.name == :age
+
+          Records::AgeGroups::MEANINGS[preview.wording.downcase] unless preview.wording.match?(/\d/)
         end
 
         # Limits that the question says and that wait to be put on.

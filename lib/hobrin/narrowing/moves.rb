@@ -9,9 +9,11 @@ module Hobrin
 
       # state :: State; thesaurus :: Thesaurus; today :: Date
       # filters :: Strategy::Filters; kind :: key of the kind of question that they are offered for, or nil
-      def initialize(state, thesaurus:, today:, filters: Strategy::Filters::NONE, kind: nil)
+      # letters :: Hash of a block's key to the letter that it goes by; one that is not there goes by its key
+      def initialize(state, thesaurus:, today:, filters: Strategy::Filters::NONE, kind: nil, letters: {})
         @state = state
-        @makers = [OfHeadings.new(state, thesaurus), OfWords.new(state), OfBlocks.new(state),
+        names = Hash.new { |_, key| key }.merge(letters)
+        @makers = [OfHeadings.new(state, thesaurus, names), OfWords.new(state, names), OfBlocks.new(state, names),
                    OfLimits.new(state, today), OfFilter.new(state, filters, kind)]
       end
 

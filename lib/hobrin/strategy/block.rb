@@ -7,7 +7,7 @@ module Hobrin
     # key   :: the element's key; terms :: Array of Term, in the person's order
     # joins :: how it stands to the other blocks: :and, :not (taken away from them), or :out (left out of the join)
     # was   :: how it stood before it was left out, :and or :not
-    class Block < Value
+    class Block < Node
       attributes :key, :terms, :joins, :was
 
       JOINS = { and: "joined", not: "taken away", out: "left out" }.freeze
@@ -24,6 +24,7 @@ module Hobrin
         @terms = terms.dup.freeze
         @joins = joins
         @was = joins == :out ? was : joins
+        @tree = tree_of_terms
         freeze
       end
 
@@ -38,13 +39,9 @@ module Hobrin
       # Whether a leaf stands in this block already, in use or crossed out.
       def holds?(leaf) = terms.any? { |term| term.leaf == leaf }
 
-      # The OR of the terms in use, without what others take away; nil when none is in use.
-      def tree
-        return if in_use.empty?
-
-        found = AnyOf.of(in_use.map(&:leaf))
-        taking.empty? ? found : Except.new(kept: found, taken: AnyOf.of(taking.map(&:leaf)))
-      end
+      # The OR of the terms in use, without what others take away; nil when none is in use. Worked out once, since every
+      # what-if asks for that of the blocks that it leaves alone.
+      attr_reader :tree
 
       # The block with one term moved up or down among the others, by as many places; as it is at the ends.
       def moved(id, by)
@@ -57,6 +54,15 @@ module Hobrin
 
       # The block with one term replaced by what the block gives; removed when it gives nil.
       def replace(id) = with(terms: terms.filter_map { |term| term.id == id ? yield(term) : term })
+
+      private
+
+      def tree_of_terms
+        return if in_use.empty?
+
+        found = AnyOf.of(in_use.map(&:leaf))
+        taking.empty? ? found : Except.new(kept: found, taken: AnyOf.of(taking.map(&:leaf)))
+      end
     end
   end
 end

@@ -2,7 +2,7 @@
 
 module Hobrin
   module Strategy
-    # Any part of a tree. Trees are looked up in caches all the time, so each works out its hash once.
+    # Any part of a tree, and what blocks are made of. They are looked up in caches all the time, so each works out its hash once.
     class Node < Value
       attr_reader :hash
 

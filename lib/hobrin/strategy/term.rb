@@ -6,7 +6,7 @@ module Hobrin
     #
     # leaf :: Words, Near, Heading, Author or Journal; crossed_out :: nil while in use, else the reason it stays in sight
     # but out of the search ("" when none was given); away :: whether what it finds is taken away (NOT)
-    class Term < Value
+    class Term < Node
       attributes :id, :leaf, :crossed_out, :away
 
       LEAVES = [Words, Near, Heading, Author, Journal].freeze

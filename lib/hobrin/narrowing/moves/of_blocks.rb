@@ -3,23 +3,33 @@
 module Hobrin
   module Narrowing
     class Moves
-      # A block left out of the join, or one that waits put into it.
+      # A block left out of the join or no longer taken away, or one that waits put into the join.
       class OfBlocks
-        def initialize(state)
+        # letters :: Hash of a block's key to how it is named
+        def initialize(state, letters)
           @state = state
+          @letters = letters
         end
 
         # Gives an Array of Move.
         def call
-          out = @state.blocks.map do |block|
-            [:widen, :block_off, "without #{block.key}", @state.blocks - [block], [*@state.waiting, block]]
-          end
-          into = @state.waiting.map do |block|
-            [:narrow, :block_on, "with #{block.key} as well", [*@state.blocks, block], @state.waiting - [block]]
-          end
-          (out + into).map do |direction, kind, wording, blocks, waiting|
-            Move.new(direction:, kind:, wording:, state: @state.with(blocks:, waiting:))
-          end
+          [*@state.blocks.map { |block| out(block, "without #{name(block)}", blocks: @state.blocks - [block]) },
+           *@state.taken.map { |block| out(block, "without taking #{name(block)} away", taken: @state.taken - [block]) },
+           *@state.waiting.map { |block| into(block) }]
+        end
+
+        private
+
+        def name(block) = @letters[block.key]
+
+        def out(block, wording, **left)
+          Move.new(direction: :widen, kind: :block_off, wording:,
+                   state: @state.with(**left, waiting: [*@state.waiting, block]))
+        end
+
+        def into(block)
+          Move.new(direction: :narrow, kind: :block_on, wording: "with #{name(block)} as well",
+                   state: @state.with(blocks: [*@state.blocks, block], waiting: @state.waiting - [block]))
         end
       end
     end

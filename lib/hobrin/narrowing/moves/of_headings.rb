@@ -5,8 +5,10 @@ module Hobrin
     class Moves
       # Changes of one heading, and what lies around it in the thesaurus.
       class OfHeadings
-        def initialize(state, thesaurus)
+        # letters :: Hash of a block's key to how it is named
+        def initialize(state, thesaurus, letters)
           @state = state
+          @letters = letters
           @thesaurus = thesaurus
         end
 
@@ -84,7 +86,7 @@ module Hobrin
         def add(block, kind, leaf, wording)
           id = block.terms.map(&:id).max + 1
           changed = block.with(terms: [*block.terms, Strategy::Term.new(id:, leaf:)])
-          Move.new(direction: :widen, kind:, wording: "with #{wording} in #{block.key}",
+          Move.new(direction: :widen, kind:, wording: "with #{wording} in #{@letters[block.key]}",
                    state: @state.with_block(changed))
         end
       end

@@ -9,8 +9,10 @@ module Hobrin
                    fields: [Strategy::Words::TEXT, "anywhere in the text"] }.freeze
         private_constant :PLACES
 
-        def initialize(state)
+        # letters :: Hash of a block's key to how it is named
+        def initialize(state, letters)
           @state = state
+          @letters = letters
         end
 
         # Gives an Array of Move.
@@ -41,7 +43,7 @@ module Hobrin
         # All words of the block at once: one word in the title means little where five others look everywhere.
         def all(block)
           terms = block.terms.map { |term| in_titles?(term) ? looking(term, [:title]) : term }
-          move(:narrow, :titles_only, "all words of #{block.key} in titles only", block.with(terms:))
+          move(:narrow, :titles_only, "all words of #{@letters[block.key]} in titles only", block.with(terms:))
         end
 
         def in_titles?(term) = term.in_use? && term.leaf.is_a?(Strategy::Words) && term.leaf.fields.include?(:title)
