@@ -4,6 +4,9 @@ module Hobrin
   module Services
     # The study filter of an inquiry: a published one, or one of one's own, which is kept for other inquiries too.
     class ChangeFilter
+      HINT = "Write its terms as CQL, such as dc.type = \"cohort study\" or risk*."
+      private_constant :HINT
+
       # seen :: see ChangeInquiry
       def initialize(context, seen: nil)
         @context = context
@@ -32,7 +35,7 @@ module Hobrin
       private
 
       def own(title, terms)
-        raise InputError, { terms: "Write its terms as CQL, such as dc.type = \"cohort study\" or risk*." } if terms.strip.empty?
+        raise InputError, { terms: HINT } if terms.strip.empty?
 
         Strategy::OwnFilter.new(title:, tree: read(terms))
       end

@@ -12,16 +12,17 @@ module Hobrin
 
       # leaf :: what a PlacedLimit holds
       def put(id, leaf)
-        part = ->(inquiry) { inquiry.limits.find { |limit| limit.name == leaf.name } }
+        part = ->(inquiry) { inquiry.limits.find { |limit| limit.slot == leaf.slot } }
         call(id, "Limit #{wording(leaf)}", part) { |inquiry| inquiry.with_limit(leaf) }
       end
 
-      def remove(id, name)
-        edit(id, name, "Took off limit") { |limits, limit| limits - [limit] }
+      # slot :: of the limit. Raises GoneError when none is there.
+      def remove(id, slot)
+        edit(id, slot, "Took off limit") { |limits, limit| limits - [limit] }
       end
 
-      def switch(id, name)
-        edit(id, name, "Switched limit") do |limits, limit|
+      def switch(id, slot)
+        edit(id, slot, "Switched limit") do |limits, limit|
           limits.map { |other| other == limit ? limit.with(on: !limit.on) : other }
         end
       end
@@ -34,8 +35,8 @@ module Hobrin
       end
 
       # Moves a limit one place up; the first one stays.
-      def move_up(id, name)
-        edit(id, name, "Moved up limit") do |limits, limit|
+      def move_up(id, slot)
+        edit(id, slot, "Moved up limit") do |limits, limit|
           place = limits.index(limit)
           place.zero? ? limits : limits.dup.tap { |list| list.insert(place - 1, list.delete_at(place)) }
         end
@@ -45,9 +46,9 @@ module Hobrin
 
       private
 
-      def edit(id, name, verb)
+      def edit(id, slot, verb)
         @change.call(id, step: @step, part: :limits.to_proc) do |inquiry|
-          limit = inquiry.limits.find { |placed| placed.name == name } or raise GoneError, "limit"
+          limit = inquiry.limits.find { |placed| placed.slot.to_s == slot.to_s } or raise GoneError, "limit"
           [inquiry.with(limits: yield(inquiry.limits, limit)), "#{verb} #{wording(limit.leaf)}"]
         end
       end

@@ -41,7 +41,8 @@ module Hobrin
       private
 
       def refuse(inquiry, line)
-        raise InputError, { name: "There is a line “#{line.name}” already." } if inquiry.lines.any? { |one| one.name == line.name }
+        taken = inquiry.lines.any? { |one| one.name == line.name }
+        raise InputError, { name: "There is a line “#{line.name}” already." } if taken
         raise InputError, { name: "#{MOST} named lines are the most." } if inquiry.lines.size >= MOST
       end
 

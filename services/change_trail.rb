@@ -17,7 +17,8 @@ module Hobrin
       def restore(id, number)
         restored = @context.inquiries.state_at(id, number)
         @change.call(id, step: @context.inquiries.find(id).step, part: :itself.to_proc) do |now|
-          [restored.with(lines: now.lines, next_term: [restored.next_term, now.next_term].max), "Restored line #{number}"]
+          next_term = [restored.next_term, now.next_term].max
+          [restored.with(lines: now.lines, next_term:), "Restored line #{number}"]
         end
       end
 

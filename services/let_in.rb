@@ -16,8 +16,7 @@ module Hobrin
       # record_id :: of a paper of the library. Raises GoneError; InputError (:let_in) past two hundred.
       def call(id, record_id)
         edit(id, record_id, "Let in by hand") do |ids|
-          raise InputError, { let_in: "#{MOST} papers by hand are enough: widen the search instead." } if ids.size >= MOST
-
+          refuse if ids.size >= MOST
           ids | [record_id]
         end
       end
@@ -25,6 +24,8 @@ module Hobrin
       def take_back(id, record_id) = edit(id, record_id, "No longer let in by hand") { |ids| ids - [record_id] }
 
       private
+
+      def refuse = raise(InputError, { let_in: "#{MOST} papers by hand are enough: widen the search instead." })
 
       def edit(id, record_id, verb)
         record = @context.library.record(record_id) or raise GoneError, "paper"

@@ -58,8 +58,10 @@ module Hobrin
       # How the search does by what is known of it so far. Gives a Narrowing::Rates.
       def rates(standing)
         inquiry = standing.inquiry
-        verdicts = inquiry.decisions.group_by(&:verdict).transform_values { |some| @context.library.set(some.map(&:record_id)) }
-        kept, dropped = %i[keep drop].map { |verdict| verdicts[verdict]&.overlap(standing.cascade.final) || 0 }
+        kept, dropped = %i[keep drop].map do |verdict|
+          ids = inquiry.decisions.select { |decision| decision.verdict == verdict }.map(&:record_id)
+          @context.library.set(ids).overlap(standing.cascade.final)
+        end
         known = must_find(inquiry)
         Narrowing::Rates.new(known: known.size, found: known.overlap(standing.cascade.final), kept:, dropped:)
       end
@@ -71,14 +73,14 @@ module Hobrin
 
       # Along the study types from the strongest for the kind of question; of each the newest first.
       def strongest(set, kind, limit)
-        sets = evaluator.index.sets(:type)
-        Appraisal::Level.types(kind).reduce([]) do |found, type|
+        of_types = Appraisal::Level.types(kind).filter_map { |type| evaluator.index.sets(:type)[type] }
+        [*of_types, set].reduce([]) do |found, papers|
           break found if found.size >= limit
 
-          these = sets[type] ? set & sets[type] : Records::RecordSet.empty
+          these = papers & set
           set -= these
           found + @context.library.newest(these, limit: limit - found.size)
-        end.then { |found| found.size < limit ? found + @context.library.newest(set, limit: limit - found.size) : found }
+        end
       end
     end
   end

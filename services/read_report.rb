@@ -14,10 +14,8 @@ module Hobrin
       # standing :: ReadInquiry::Standing; lines :: Array of Brief::SearchLine; cql :: the whole search
       # Gives an Array of Brief::SearchReport::Item.
       def call(standing, lines, cql)
-        Brief::SearchReport.new(Brief::SearchReport::Facts.new(
-                                  **asked(standing.inquiry), **found(standing), **dated(standing.saved.id), lines:, cql:,
-                                  library: library
-                                )).call
+        facts = { **asked(standing.inquiry), **found(standing), **dated(standing.saved.id) }
+        Brief::SearchReport.new(Brief::SearchReport::Facts.new(lines:, cql:, library:, **facts)).call
       end
 
       private

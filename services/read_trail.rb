@@ -60,7 +60,8 @@ module Hobrin
         cascade = inquiry.cascade(@evaluator)
         search = Brief::SearchLines.new(question: inquiry.question, cascade:, evaluator: @evaluator)
         line = @context.inquiries.line(id, number)
-        Point.new(name: number.to_s, says: line.change, line:, papers: cascade.final, lines: search.call, cql: search.cql)
+        Point.new(name: number.to_s, says: line.change, line:, papers: cascade.final, lines: search.call,
+                  cql: search.cql)
       end
 
       # one, other :: Points; kept_ids :: of the papers that were kept. Gives a Comparison.

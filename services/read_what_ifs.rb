@@ -74,7 +74,8 @@ module Hobrin
       # Gives a Pair, or nil.
       def pair(inquiry, record_id)
         number = @context.library.number(record_id) or return
-        found = Narrowing::Rescue.new(evaluator: @evaluator, makes: makes(inquiry)).call(inquiry.state, number) or return
+        rescue_of = Narrowing::Rescue.new(evaluator: @evaluator, makes: makes(inquiry))
+        found = rescue_of.call(inquiry.state, number) or return
         Pair.new(moves: found.moves, numbers: numbers(inquiry, found.moves), size: found.size)
       end
 

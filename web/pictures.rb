@@ -50,8 +50,9 @@ module Hobrin
         most = [counts.values.max, 1].max
         bars = counts.each_with_index.map do |(year, papers), place|
           height = papers.zero? ? 0 : [(40.0 * papers / most).round(1), 1.5].max
+          place_and_size = %(x="#{place * 10}" y="#{(40 - height).round(1)}" width="8" height="#{height}")
           %(<rect class="year#{" within" if year.between?(*span)}" data-year="#{year}" data-papers="#{papers}" ) +
-            %(x="#{place * 10}" y="#{(40 - height).round(1)}" width="8" height="#{height}"><title>#{year}: #{papers}</title></rect>)
+            %(#{place_and_size}><title>#{year}: #{papers}</title></rect>)
         end
         picture("year-bars", "0 0 #{(counts.size * 10) - 2} 40", bars.join)
       end

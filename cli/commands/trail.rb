@@ -42,8 +42,8 @@ module Hobrin
         end
 
         def facts(outcome)
-          { base: outcome.base.number, **outcome.to_h.slice(:before, :now, :fresh, :known), new: outcome.records.map(&:id),
-            lines: outcome.lines.map(&:to_h), trail: outcome.trail.map(&:to_h) }
+          { base: outcome.base.number, **outcome.to_h.slice(:before, :now, :fresh, :known),
+            new: outcome.records.map(&:id), lines: outcome.lines.map(&:to_h), trail: outcome.trail.map(&:to_h) }
         end
       end
     end

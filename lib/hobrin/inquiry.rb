@@ -65,8 +65,8 @@ module Hobrin
     # The inquiry with a limit put on: at its own place when that limit is there already, else last.
     def with_limit(leaf)
       placed = Narrowing::PlacedLimit.new(leaf:)
-      there = limits.any? { |limit| limit.name == leaf.name }
-      with(limits: there ? limits.map { |limit| limit.name == leaf.name ? placed : limit } : [*limits, placed])
+      there = limits.any? { |limit| limit.slot == leaf.slot }
+      with(limits: there ? limits.map { |limit| limit.slot == leaf.slot ? placed : limit } : [*limits, placed])
     end
 
     # The inquiry changed to a state that began as its own: blocks and how they are joined, and limits. Terms that are new

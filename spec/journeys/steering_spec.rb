@@ -96,14 +96,15 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     find_button("Move 2016 to 2026 up").click
     expect(page).to have_css(".cascade-step:nth-child(4)", text: "2016 to 2026")
     expect_left(start)
-    expect(names.call.first(5)).to match([/\AAdults in/, /\ASleep/, /\AEarplugs/, "2016 to 2026", "Adults, 19 and over"])
+    expect(names.call.first(5))
+      .to match([/\AAdults in/, /\ASleep/, /\AEarplugs/, "2016 to 2026", "Adults, 19 and over"])
     find_button("Switch Earplugs and an eye mask at night off").click
     expect(page).to have_css(".cascade-step.off", text: "Earplugs")
     expect(left).to be > start
     find_button("Switch Earplugs and an eye mask at night on").click
     expect_left(start)
     click_button "All limits off"
-    expect_left(context.library.set(inquiry.let_in).size + Hobrin::Services::ReadInquiry.new(context).call(1).cascade.joined.size)
+    expect_left(Hobrin::Services::ReadInquiry.new(context).call(1).cascade.joined.size)
     expect(page).to have_css(".cascade-step.off", count: 3)
   end
 
@@ -168,7 +169,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
 
   it "saves the log, and after an import runs it again: the new papers and the lines that moved" do
     visit "/inquiries/1/trail"
-    log = page.evaluate_async_script("fetch('/inquiries/1/log.json').then((answer) => answer.json()).then(arguments[0])")
+    log = page.evaluate_async_script("fetch('/inquiries/1/log.json').then((log) => log.json()).then(arguments[0])")
     newest = context.library.newest(context.evaluator.call(inquiry.tree), limit: 1).first
     twin = newest.with(id: "again-1", doi: "10.5555/again-1", title: "Earplugs, looked at again")
     Hobrin::Services::ImportRecords.new(context).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call([twin])))
@@ -177,7 +178,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     visit "/inquiries/1/trail"
     expect(page).to have_text("The library has changed since the last line was counted")
     click_link "Run again"
-    expect(find(".looked-at")).to have_text("#{again.size} papers now, #{before} at line #{log["trail"].last["number"]}")
+    expect(find(".looked-at")).to have_text("#{again.size} papers now, #{before} at line #{log["trail"].size}")
     expect(find(".new-papers")).to have_text("Earplugs, looked at again")
     find("summary", text: "Lines of the search whose counts moved").click
     rows = all(".moved tbody tr").map { |row| row.all("th, td").map { |cell| cell.text.delete("^0-9").to_i } }

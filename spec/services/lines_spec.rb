@@ -27,8 +27,8 @@ RSpec.describe "Lines of a search", :sample do
   it "says what is wrong with a line, and lets none go that another is made of" do
     lines.make(1, "broad", "28")
     lines.make(1, "less", "broad not 30")
-    { ["broad", "20"] => :name, ["and", "20"] => :name, ["x", "20 not 999"] => :notation, ["x", "brod"] => :notation,
-      ["x", "1"] => :notation, ["x", "20 near 21"] => :notation }.each do |(name, notation), field|
+    { %w[broad 20] => :name, %w[and 20] => :name, ["x", "20 not 999"] => :notation, %w[x brod] => :notation,
+      %w[x 1] => :notation, ["x", "20 near 21"] => :notation }.each do |(name, notation), field|
       expect { lines.make(1, name, notation) }.to raise_error(Hobrin::InputError) { |e| expect(e.errors.keys).to eq([field]) }
     end
     expect { lines.make(1, "x", "brod") }.to raise_error(Hobrin::InputError, /broad/)
@@ -57,7 +57,7 @@ RSpec.describe "Lines of a search", :sample do
     expect([outcome.known, outcome.before, outcome.now, outcome.fresh, outcome.reindexed]).to eq([true, 37, 38, 1, 0])
     expect(outcome.records.map(&:id)).to eq(["new-1"])
     brief = Hobrin::Services::ReadBrief.new(context).call(Hobrin::Services::ReadInquiry.new(context).call(1))
-    moved = before.lines.zip(brief.lines).select { |old, new| old.count != new.count }
+    moved = before.lines.zip(brief.lines).reject { |old, new| old.count == new.count }
     expect(outcome.lines.map { |line| [line.before, line.now] }).to eq(moved.map { |old, new| [old.count, new.count] })
     expect(outcome.trail.map(&:before)).to all(be_positive)
     again.write(1)

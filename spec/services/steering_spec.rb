@@ -50,6 +50,21 @@ RSpec.describe "Steering", :sample do
     expect { limits.remove(1, :age) }.to raise_error(Hobrin::GoneError)
   end
 
+  it "takes two flags to mean both, and two study types to mean either" do
+    flag = ->(name) { Hobrin::Strategy::Limit.new(name: :flag, values: [name]) }
+    both = ["peer reviewed", "nurse author"].map { |name| flag[name].tap { |leaf| limits.put(1, leaf) } }
+    sets = both.map { |leaf| context.evaluator.call(leaf) }
+    expected = sets.reduce(standing.cascade.joined) { |left, set| left & set }
+    %i[age dates type].each { |slot| limits.switch(1, slot) }
+    expect([standing.cascade.final, inquiry.limits.map(&:slot).last(2)])
+      .to eq([expected, %i[flag-peer-reviewed flag-nurse-author]])
+    limits.remove(1, "flag-peer-reviewed")
+    expect(standing.cascade.final).to eq(standing.cascade.joined & sets.last)
+    offered = Hobrin::Services::ReadNarrow.new(context).call(standing, [:flag]).fetch(:flag)
+    expect(offered.map { |one| one.leaf.values }).to include(["peer reviewed"])
+    expect(offered.map { |one| one.leaf.values }).not_to include(["nurse author"])
+  end
+
   it "moves and switches blocks in the cascade, and takes one that was taken away in again as such" do
     blocks = Hobrin::Services::ChangeBlock.new(context, step: :narrow)
     before = standing.cascade

@@ -73,12 +73,12 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
 
   it "brings a paper back by the two changes that let in the fewest others" do
     makes = lambda do |state|
-      Hobrin::Narrowing::Moves.new(state, thesaurus: context.library.thesaurus, today:).call.select { |move| move.direction == :widen }
+      moves = Hobrin::Narrowing::Moves.new(state, thesaurus: context.library.thesaurus, today:).call
+      moves.select { |move| move.direction == :widen }
     end
     limits = [Hobrin::Strategy::Limit.new(name: :age, values: ["newborn"]), Hobrin::Strategy::Dates.years(from_year: 2018)]
-    state = limits.reduce(Hobrin::Narrowing::State.new(blocks: [Hobrin::Strategy::Block.new(key: "P", terms: [
-      Hobrin::Strategy::Term.new(id: 1, leaf: words("sleep*"))
-    ])])) { |now, leaf| now.with_limit(leaf.name, leaf) }
+    sleep = Hobrin::Strategy::Block.new(key: "P", terms: [Hobrin::Strategy::Term.new(id: 1, leaf: words("sleep*"))])
+    state = limits.reduce(Hobrin::Narrowing::State.new(blocks: [sleep])) { |now, leaf| now.with_limit(leaf.slot, leaf) }
     lost = plain.call(words("sleep*")).find { |number| limits.none? { |leaf| plain.match?(records[number - 1], leaf) } }
     found = Hobrin::Narrowing::Rescue.new(evaluator:, makes:).call(state, lost)
     every = makes[state].flat_map { |first| makes[first.state].map { |second| second.state.tree } }.uniq
@@ -91,11 +91,12 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
   end
 
   it "sees of some records what the whole finds of them" do
-    half = a_set(*(1..records.size / 2))
+    half = a_set(*(1..(records.size / 2)))
     as_of = Hobrin::Retrieval::AsOf.new(evaluator, half)
     40.times do
       one = inquiry
-      expect(one.cascade(as_of).final.to_a).to eq((one.tree ? plain.call(one.tree) : []).select { |number| half.include?(number) })
+      found = one.tree ? plain.call(one.tree) : []
+      expect(one.cascade(as_of).final.to_a).to eq(found & half.to_a)
     end
   end
 

@@ -5,7 +5,8 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   let(:strategies) { RandomStrategies.new(77, context.library.thesaurus, records) }
   let(:evaluator) { context.evaluator }
   let(:filters) do
-    Hobrin::Strategy::Filters.new([a_filter("balanced", words("random*")), a_filter("specific", words("randomized controlled trial"))])
+    Hobrin::Strategy::Filters.new([a_filter("balanced", words("random*")),
+                                   a_filter("specific", words("randomized controlled trial"))])
   end
 
   def state
@@ -47,7 +48,8 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
     terms = leaves.map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:) }
     block = Hobrin::Strategy::Block.new(key: "O", terms:)
     place = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
-    filter = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"))
+    balanced = Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")
+    filter = Hobrin::Narrowing::PlacedLimit.new(leaf: balanced)
     before = Hobrin::Narrowing::State.new(blocks: [block, block.with(key: "P")], limits: [place, filter],
                                           waiting: [block.with(key: "I")])
     found = moves(before)

@@ -11,7 +11,8 @@ module Builders
   # A study filter for treatment.
   def a_filter(width, tree, **facts)
     filter = Hobrin::Strategy::Filter.new(kind: "treatment", width:)
-    Hobrin::Strategy::PublishedFilter.new(filter:, tree:, sensitivity: nil, specificity: nil, source: "", note: "", **facts)
+    nothing = { sensitivity: nil, specificity: nil, source: "", note: "" }
+    Hobrin::Strategy::PublishedFilter.new(filter:, tree:, **nothing, **facts)
   end
 
   def a_set(*numbers) = Hobrin::Records::RecordSet.of(numbers)

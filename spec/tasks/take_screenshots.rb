@@ -10,7 +10,8 @@ FOLDER = Hobrin::Boot::ROOT.join("docs/screenshots")
 VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/word",
           "word-card" => "/inquiries/1/word?open=term:14", "word-overlap" => "/inquiries/1/word?open=overlap",
           "ask-spider" => "/inquiries/5/ask", "narrow" => "/inquiries/1/narrow",
-          "narrow-filters" => "/inquiries/2/narrow?show=filters", "trail-compare" => "/inquiries/1/trail?line=20&with=28",
+          "narrow-filters" => "/inquiries/2/narrow?show=filters",
+          "trail-compare" => "/inquiries/1/trail?line=20&with=28",
           "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.trial-2021", "weigh" => "/inquiries/1/weigh",
           "act" => "/inquiries/1/act", "trail" => "/inquiries/1/trail" }.freeze
 

@@ -60,9 +60,12 @@ Dir.mktmpdir do |folder|
   timed(session, "Narrow: a what-if tried, and undone", ".what-ifs [name=try]", "[data-way=undo]")
   timed(session, "Narrow: a block moved up in the cascade, twice", "form[action$='/blocks/I'] [value=up]",
         "form[action$='/blocks/P'] [value=up]")
-  timed(session, "Narrow: the papers that a step took away, opened and closed", ".cascade-step:nth-child(4) .step-removed a", "[data-close-card]")
-  timed(session, "Narrow: study filters with what each would leave, opened and closed", "a[href$='show=filters']", "[data-close-card]")
+  timed(session, "Narrow: the papers that a step took away, opened and closed",
+        ".cascade-step:nth-child(4) .step-removed a", "[data-close-card]")
+  timed(session, "Narrow: study filters with what each would leave, opened and closed", "a[href$='show=filters']",
+        "[data-close-card]")
   session.visit("/inquiries/1/narrow?show=limits")
-  timed(session, "Narrow: all further limits shown, one put on and undone", ".put-in .limit-group .choice", "[data-way=undo]")
+  timed(session, "Narrow: all further limits shown, one put on and undone", ".put-in .limit-group .choice",
+        "[data-way=undo]")
   session.quit
 end

@@ -3,20 +3,28 @@
 module Hobrin
   module Web
     module Pages
-      # The Narrow step.
+      # The Narrow step: the cascade, and beside it what could be put on (`limits`, `filters`), what would change (`what_ifs`)
+      # and the papers that must be found (`must_find`). What is open on it is named by `opened`, `what_if`, `two` and `show`.
       class Narrow < Step
         MOST_NAMED = 3
         SILENT = { age: "state no age", type: "state no study type", dates: "state no year", sex: "state no sex",
-                   species: "do not say whether people or animals", language: "state no language", place: "state no place",
-                   added: "do not say when they were added" }.freeze
-        private_constant :MOST_NAMED, :SILENT
+                   species: "do not say whether people or animals", language: "state no language",
+                   place: "state no place", added: "do not say when they were added" }.freeze
+        FEW_OPENED = 8
+        MOST_OPENED = 40
+        private_constant :MOST_NAMED, :SILENT, :FEW_OPENED, :MOST_OPENED
 
         def steps = standing.cascade.steps
         def largest = steps.map(&:size).max || 1
         def reader = @reader ||= Services::ReadNarrow.new(@context)
+        def limits = @limits ||= LimitChoices.new(self, reader)
+        def filters = @filters ||= FilterChoices.new(self, Services::ReadFilters.new(@context))
+        def what_ifs = @what_ifs ||= WhatIfRows.new(self, Services::ReadWhatIfs.new(@context))
+        def must_find = @must_find ||= MustFindRows.new(self, Services::ReadWhatIfs.new(@context))
+        def showing?(part) = fields.text(:show) == part
 
         # Where the tools of a step send what they do.
-        def step_path(step) = path(step.block? ? "blocks/#{step.source.key}" : "limits/#{step.source.name}")
+        def step_path(step) = path(step.block? ? "blocks/#{step.source.key}" : "limits/#{step.source.slot}")
 
         # Whether a step has one of its kind above it.
         def movable?(place)
@@ -24,17 +32,7 @@ module Hobrin
           above && kind_of(above) == kind_of(steps[place])
         end
 
-        def label(step)
-          return block_label(step.source) if step.block?
-
-          Narrowing::Wording.of(step.source.leaf)
-        end
-
-        def block_label(block)
-          name = question.element(block.key).name
-          block.joins == :not ? "Not: #{name}" : name[0].upcase + name[1..]
-        end
-
+        def label(step) = step.block? ? block_label(step.source) : Narrowing::Wording.of(step.source.leaf)
         def letter(step) = question.element(step.source.key).letter
         def colour(step) = step.block? ? "ink-#{tone(step.source.key)}" : "ink-limit"
 
@@ -63,125 +61,14 @@ module Hobrin
         def let_in = @let_in ||= reader.let_in(standing)
         def brought_in = standing.final - steps.last.size
 
-        def year(field) = errors.empty? ? current_dates&.public_send(field) : fields.text(field)
-
-        # The papers of each year, and the years that the dates let through, for the picture.
-        def per_year = @per_year ||= reader.per_year(standing)
-
-        def span
-          first, last = per_year.counts.keys.minmax
-          dates = current_dates
-          [dates&.from_year&.clamp(first, last) || first, dates&.to_year&.clamp(first, last) || last]
-        end
-
         def aim(field) = errors[:aim] ? fields.text(:"aim_#{field}") : inquiry.aim.public_send(field)
-
-        def chosen?(name) = inquiry.limits.any? { |limit| limit.name == name }
-
-        MOST_OFFERED = 7
-        MOST_OF_A_KIND = 2
-        FEW_OPENED = 8
-        MOST_OPENED = 40
-        # Further limits that unfold below the usual ones, each with why it stands where it does. :full_text is a flag.
-        FURTHER = { flag: ["Only"], sex: ["Sex"], species: ["Species"], journal: ["Journal"], place: ["Place"],
-                    added: ["Added to its source", "for a look at what is new"],
-                    full_text: ["Full text", "last of all: what is free is not what is best"],
-                    language: ["Language", "last of all: no measure of quality"] }.freeze
-        FULL_TEXT = "free full text"
-        MOST_PLACES = 12
-        private_constant :FEW_OPENED, :MOST_OPENED, :FULL_TEXT, :MOST_PLACES
-
-        def what_if_reader = @what_if_reader ||= Services::ReadWhatIfs.new(@context)
-        def all_what_ifs = @all_what_ifs ||= what_if_reader.call(inquiry)
-
-        # The ones that are shown: all, or the nearest to the aim with no more than two of a kind, so that there is a choice.
-        def what_ifs
-          return all_what_ifs if fields.text(:show) == "all"
-
-          seen = Hash.new(0)
-          all_what_ifs.select { |one| (seen[one.what_if.move.kind] += 1) <= MOST_OF_A_KIND }.first(MOST_OFFERED)
-        end
-
-        # The what-if whose papers are open to view, or nil.
-        def looked_at = all_what_ifs.find { |one| one.number == fields.number(:what_if) }
-        def known = @known ||= what_if_reader.known(standing, all_what_ifs)
-        def way = @way ||= (what_if_reader.way(inquiry) if fields.text(:show) == "way")
-
-        # "lost by “Adults, 19 and over” and “2016 to 2026”"
-        def lost_by(known)
-          return "nothing is searched" if known.steps.empty?
-
-          "lost by #{known.steps.map { |step| "“#{short_label(step)}”" }.join(" and ")}"
-        end
-
-        def lost_words(offer)
-          return "" if inquiry.must_find.empty?
-
-          lost = offer.lost.size
-          lost.zero? ? "none lost" : "#{lost} of #{inquiry.must_find.size} lost"
-        end
-
-        # The previews of a limit in the order in which they are offered; of places only the commonest.
-        def choices(name)
-          case name
-          when :full_text then previews(:flag).select { |one| one.leaf.values.include?(FULL_TEXT) }
-          when :flag then largest_first(:flag).reject { |one| one.leaf.values.include?(FULL_TEXT) }
-          when :place then largest_first(:place).first(MOST_PLACES)
-          when :sex, :species, :language then largest_first(name)
-          else previews(name)
-          end
-        end
-
-        # What a form sends for a limit: Array of [name of the field, value].
-        def given(leaf)
-          case leaf
-          when Strategy::Dates then leaf.name == :added ? [["since", leaf.from]] : [["from_year", leaf.from_year], ["to_year", leaf.to_year]]
-          when Strategy::Filter then [["filter", leaf.label]]
-          else leaf.values.map { |value| ["values[]", value] }
-          end
-        end
-
-        # What a further value means, where its name does not say it.
-        def meaning(preview)
-          return unless preview.leaf.name == :age
-
-          Records::AgeGroups::MEANINGS[preview.wording.downcase] unless preview.wording.match?(/\d/)
-        end
-
-        # Limits that the question says and that wait to be put on.
-        def stated = @stated ||= reader.stated(standing)
-
-        # Study filters: the kind that is shown, the kinds there are, their rows, and those written here.
-        def filters? = fields.text(:show) == "filters" || errors.key?(:title) || errors.key?(:terms)
-        def filter_kind = [fields.text(:kind), question.kind, filter_reader.kinds.first].find { |kind| filter_reader.kinds.include?(kind) }
-        def filter_kinds = filter_reader.kinds.to_h { |kind| [kind, kind_name(kind)] }
-        def filter_kind_name = kind_name(filter_kind)
-        def filter_rows = @filter_rows ||= filter_reader.call(standing, filter_kind)
-        def own_filters = @own_filters ||= filter_reader.own(standing)
-        def typed(name) = errors[:title] || errors[:terms] ? fields.text(name) : ""
-
-        # The must-find paper for which two changes are looked for.
-        def looking_for_two?(known) = fields.text(:two) == known.record.id
-        def pair = @pair ||= what_if_reader.pair(inquiry, fields.text(:two))
-        def two_path(known) = "#{path}?two=#{Rack::Utils.escape(known.record.id)}"
-
-        # How the search does so far, in sentences.
-        def rate_lines
-          rates = reader.rates(standing)
-          [(found_line(rates) if rates.known.positive?), (precision_line(rates) if rates.read.positive?)].compact
-        end
 
         # What the check of the search found, by group, each with its number; nil while it is not open.
         def findings
-          return unless fields.text(:show) == "check"
+          return unless showing?("check")
 
           all = Services::MendSearch.new(@context).findings(inquiry)
           @findings ||= all.each_with_index.group_by { |finding, _| finding.group }
-        end
-
-        def further?
-          fields.text(:show) == "limits" || inquiry.limits.any? { |limit| FURTHER.key?(limit.name) } ||
-            errors.keys.intersect?(%i[since journal])
         end
 
         # The next sensible thing to do, by where the count stands.
@@ -197,27 +84,11 @@ module Hobrin
 
         private
 
-        def previews(name) = reader.call(standing, [name]).fetch(name)
-        def largest_first(name) = previews(name).sort_by { |one| -one.size }
-        def filter_reader = @filter_reader ||= Services::ReadFilters.new(@context)
-        def kind_name(kind) = kind == "reviews" ? "Reviews" : Question::Kind.fetch(kind).name
         def kind_of(step) = step.block? ? step.source.joins : :limit
 
-        def found_line(rates)
-          share = rates.sensitivity
-          "Sensitivity to your must-find papers: #{rates.found} of #{rates.known}, #{percent(share)}."
-        end
-
-        def precision_line(rates)
-          kept = "Of #{count_of(rates.read, "paper")} read, #{rates.kept} kept: precision #{percent(rates.precision)}"
-          needed = rates.number_needed_to_read
-          needed ? "#{kept}; #{decimal(needed, 1)} read for each one kept." : "#{kept}."
-        end
-
-        # "19 % (95 % interval 9 to 35 %)"
-        def percent(share)
-          low, high = [share.low, share.high].map { |one| (one * 100).round }
-          "#{(share.estimate * 100).round} % (95 % interval #{low} to #{high} %)"
+        def block_label(block)
+          name = question.element(block.key).name
+          block.joins == :not ? "Not: #{name}" : name[0].upcase + name[1..]
         end
 
         def unstated_by(silence)
@@ -226,8 +97,6 @@ module Hobrin
           "#{silence.papers} of the #{step.removed.size} papers that “#{short_label(step)}” took away " \
             "#{SILENT.fetch(step.source.name)}#{fresh}. Open the step to look at them."
         end
-
-        def current_dates = inquiry.limits.find { |limit| limit.name == :dates }&.leaf
       end
     end
   end

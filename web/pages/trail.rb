@@ -37,7 +37,8 @@ module Hobrin
         def fresh_name
           return fields.text(:name) if errors[:name] || errors[:notation]
 
-          (1..).each { |number| return "line-#{number}" if inquiry.lines.none? { |line| line.name == "line-#{number}" } }
+          taken = inquiry.lines.map(&:name)
+          (1..).lazy.map { |number| "line-#{number}" }.find { |name| !taken.include?(name) }
         end
 
         def notation = errors[:name] || errors[:notation] ? fields.text(:notation) : ""

@@ -38,7 +38,8 @@ module Hobrin
         def self.steering(app)
           app.post("/inquiries/:id/aim") do
             change(:narrow) do
-              from, to = Narrowing::Aim::USUAL[fields.text(:usual)] || [fields.number(:aim_from), fields.number(:aim_to)]
+              usual = Narrowing::Aim::USUAL[fields.text(:usual)]
+              from, to = usual || [fields.number(:aim_from), fields.number(:aim_to)]
               Services::ChangeLimits.new(context, seen:).aim(inquiry_id, Narrowing::Aim.new(from:, to:))
             end
           end
@@ -129,11 +130,11 @@ module Hobrin
         end
 
         def self.change(service, id, fields)
-          name = fields.one_of(:name, [*Narrowing::Previews::ALL, :filter]) or raise GoneError, "limit"
+          slot = fields.text(:name)
           case fields.text(:do)
-          when "remove" then service.remove(id, name)
-          when "switch" then service.switch(id, name)
-          when "up" then service.move_up(id, name)
+          when "remove" then service.remove(id, slot)
+          when "switch" then service.switch(id, slot)
+          when "up" then service.move_up(id, slot)
           end
         end
       end

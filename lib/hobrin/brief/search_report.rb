@@ -47,7 +47,7 @@ module Hobrin
 
       def said(number)
         case number
-        when 1 then "#{facts.library[:name]}: #{facts.library[:papers]} papers, version #{facts.library[:version]}#{", made-up sample data" if facts.library[:sample]}."
+        when 1 then library
         when 2 then "One source was searched."
         when 7 then other_methods
         when 8 then "#{facts.lines.size} lines, each with its count, and the whole as CQL: #{facts.cql}"
@@ -63,19 +63,34 @@ module Hobrin
         when 13 then "Begun #{facts.begun.iso8601}, counted #{facts.counted.iso8601}."
         when 14 then peer_review
         when 15 then "#{facts.total} papers."
-        when 16 then "By DOI, or by title, year, first author and first page: #{facts.doubles} of the #{facts.total} are the same paper once more."
+        when 16 then deduplication
         end
       end
 
+      def library
+        facts.library => { name:, papers:, version:, sample: }
+        "#{name}: #{papers} papers, version #{version}#{", made-up sample data" if sample}."
+      end
+
+      def deduplication
+        "By DOI, or by title, year, first author and first page: #{facts.doubles} of the #{facts.total} are the same " \
+          "paper once more."
+      end
+
       def other_methods
-        known = facts.must_find.zero? ? "No known papers were named" : "#{facts.found} of #{facts.must_find} papers known beforehand are found"
-        "#{known}; #{facts.let_in.zero? ? "none was" : "#{facts.let_in} let in by hand, which a search alone does not find, were"} added."
+        known = "#{facts.found} of #{facts.must_find} papers known beforehand are found"
+        by_hand = "#{facts.let_in} let in by hand, which a search alone does not find"
+        ["#{facts.must_find.zero? ? "No known papers were named" : known};",
+         "#{facts.let_in.zero? ? "none let in by hand" : by_hand}."].join(" ")
       end
 
       def limits
         return "No limit." if facts.limits.empty?
 
-        "In this order: #{facts.limits.map { |limit| "#{Narrowing::Wording::NAMES.fetch(limit.name)}: #{Narrowing::Wording.of(limit.leaf)}" }.join("; ")}."
+        said = facts.limits.map do |limit|
+          "#{Narrowing::Wording::NAMES.fetch(limit.name)}: #{Narrowing::Wording.of(limit.leaf)}"
+        end
+        "In this order: #{said.join("; ")}."
       end
 
       def filter
@@ -99,7 +114,8 @@ module Hobrin
 
       def peer_review
         check = facts.findings.zero? ? "finds nothing to mend" : "still finds #{facts.findings} to look at"
-        "Checked against the elements of the PRESS guideline (2015) by Hobrin, which #{check}; a colleague has not signed it here."
+        "Checked against the elements of the PRESS guideline (2015) by Hobrin, which #{check}; no colleague has " \
+          "signed it here."
       end
     end
   end

@@ -66,8 +66,8 @@ module Hobrin
       end
 
       # The set after every limit that is on, but one; what a change of that one would work on.
-      def without(name, evaluator)
-        steps.reject(&:block?).map(&:source).select { |limit| limit.on && limit.name != name }
+      def without(slot, evaluator)
+        steps.reject(&:block?).map(&:source).select { |limit| limit.on && limit.slot != slot }
              .reduce(joined) { |set, limit| set & evaluator.call(limit.leaf) }
       end
     end

@@ -2,7 +2,7 @@
 
 module Hobrin
   module Narrowing
-    # A limit, or the study filter, at its place in the person's order, on or for now off. There is one of each name.
+    # A limit, or the study filter, at its place in the person's order, on or for now off. There is one of each slot.
     #
     # leaf :: Strategy::Limit, Dates, Journal, Filter or OwnFilter
     class PlacedLimit < Value
@@ -15,6 +15,7 @@ module Hobrin
       end
 
       def name = leaf.name
+      def slot = leaf.slot
     end
   end
 end

@@ -23,7 +23,7 @@ module Hobrin
       # must_find :: RecordSet of the papers that the person knows
       def initialize(cascade:, limits:, evaluator:, today:, must_find: Records::RecordSet.empty)
         @cascade = cascade
-        @on = limits.select(&:on).to_h { |limit| [limit.name, limit.leaf] }
+        @on = limits.select(&:on).to_h { |limit| [limit.slot, limit.leaf] }
         @evaluator = evaluator
         @today = today
         @must_find = must_find & cascade.final
@@ -35,19 +35,19 @@ module Hobrin
         names.to_h { |name| [name, of(name)] }
       end
 
-      # What one leaf would leave in the place of what is on under its name. Gives a Preview.
+      # What one leaf would leave in the place of what is on in its slot. Gives a Preview.
       def preview(leaf, wording = Wording.of(leaf))
         passed = @evaluator.call(leaf)
-        base = base(leaf.name)
-        outside = @cascade.let_in - base
-        size = base.overlap(passed) + outside.size + (@cascade.let_in & base).then { |set| set.size - set.overlap(passed) }
+        base = base(leaf.slot)
+        by_hand = @cascade.let_in - (base & @cascade.let_in & passed)
+        size = base.overlap(passed) + by_hand.size
         lost = @must_find.empty? ? 0 : ((@must_find - passed) - @cascade.let_in).size
         Preview.new(leaf:, wording:, size:, change: size - @cascade.final.size, lost:)
       end
 
       private
 
-      def base(name) = @bases[name] ||= @cascade.without(name, @evaluator)
+      def base(slot) = @bases[slot] ||= @cascade.without(slot, @evaluator)
 
       def of(name)
         case name
@@ -55,6 +55,7 @@ module Hobrin
         when :added then added
         when :age then ages
         when :journal then journals
+        when :flag then flags
         else values(name)
         end
       end
@@ -71,6 +72,13 @@ module Hobrin
 
           preview(Strategy::Limit.new(name:, values: [*@on[name]&.values, value]), Wording.of(added))
         end
+      end
+
+      # Each is a limit of its own.
+      def flags
+        all = known(:flag).map { |flag| Strategy::Limit.new(name: :flag, values: [flag]) }
+        all.reject { |leaf| @on.key?(leaf.slot) || !@cascade.joined.intersect?(@evaluator.call(leaf)) }
+           .map { |leaf| preview(leaf) }
       end
 
       # A short list is known beforehand; languages and places are those that the library has.

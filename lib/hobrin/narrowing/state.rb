@@ -41,7 +41,8 @@ module Hobrin
         Strategy::AnyOf.of([found, *let_in_trees])
       end
 
-      def limit(name) = limits.find { |limit| limit.name == name && limit.on }
+      # The PlacedLimit of a slot that is on, or nil.
+      def limit(slot) = limits.find { |limit| limit.slot == slot && limit.on }
 
       def with_block(changed) = with(blocks: blocks.map { |block| block.key == changed.key ? changed : block })
 
@@ -49,11 +50,11 @@ module Hobrin
       def with_leaf(block, term, leaf) = with_block(block.replace(term.id) { term.with(leaf:) })
 
       # The state with a limit set to a leaf, at its place or last; taken off when the leaf is nil.
-      def with_limit(name, leaf)
+      def with_limit(slot, leaf)
         placed = leaf && PlacedLimit.new(leaf:)
-        return with(limits: [*limits, placed]) if placed && limits.none? { |limit| limit.name == name }
+        return with(limits: [*limits, placed]) if placed && limits.none? { |limit| limit.slot == slot }
 
-        with(limits: limits.filter_map { |limit| limit.name == name ? placed : limit })
+        with(limits: limits.filter_map { |limit| limit.slot == slot ? placed : limit })
       end
     end
   end

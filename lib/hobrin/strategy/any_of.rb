@@ -21,7 +21,10 @@ module Hobrin
         end
 
         def both(one, two)
-          one.is_a?(Words) || one.is_a?(Near) ? one.with(fields: one.fields | two.fields) : one.with(values: one.values | two.values)
+          case one
+          when Limit, Journal then one.with(values: one.values | two.values)
+          else one.with(fields: one.fields | two.fields)
+          end
         end
       end
     end

@@ -61,6 +61,8 @@ module Hobrin
         freeze
       end
 
+      def slot = name
+
       # The year of an end as an Integer, or nil.
       def from_year = from && from[0, 4].to_i
       def to_year = to && to[0, 4].to_i

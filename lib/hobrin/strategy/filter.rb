@@ -12,6 +12,7 @@ module Hobrin
       WIDTHS = %w[sensitive balanced specific].freeze
 
       def name = :filter
+      def slot = name
       def label = "#{kind}/#{width}"
     end
   end

@@ -14,6 +14,7 @@ module Hobrin
       end
 
       def name = :journal
+      def slot = name
       def label = values.join(" or ")
     end
   end

@@ -26,6 +26,9 @@ module Hobrin
         freeze
       end
 
+      # There is one limit of each slot in a search. Each flag is one of its own, so that two of them mean both.
+      def slot = name == :flag ? :"flag-#{values.join("-").tr(" ", "-")}" : name
+
       private
 
       def in_order(values)

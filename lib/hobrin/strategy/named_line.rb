@@ -17,7 +17,7 @@ module Hobrin
       def initialize(name:, tree:)
         @name = name.strip.downcase.freeze
         if !NAME.match?(@name) || TAKEN.include?(@name)
-          raise InputError, { name: "A name is one word of up to 30 letters, digits or hyphens, such as “broad-sleep”." }
+          raise InputError, { name: "A name is one word of up to 30 letters, digits or hyphens, such as broad-sleep." }
         end
 
         @tree = tree

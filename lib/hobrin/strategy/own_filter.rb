@@ -24,6 +24,7 @@ module Hobrin
       end
 
       def name = :filter
+      def slot = name
     end
   end
 end

@@ -14,7 +14,7 @@ module Hobrin
         # Gives an Array of Move.
         def call
           [*@state.blocks.map { |block| out(block, "without #{name(block)}", blocks: @state.blocks - [block]) },
-           *@state.taken.map { |block| out(block, "without taking #{name(block)} away", taken: @state.taken - [block]) },
+           *@state.taken.map { |one| out(one, "without taking #{name(one)} away", taken: @state.taken - [one]) },
            *@state.waiting.map { |block| into(block) }]
         end
 

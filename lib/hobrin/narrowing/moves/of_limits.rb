@@ -20,20 +20,29 @@ module Hobrin
 
         def taken_off
           @state.limits.select(&:on).map do |limit|
-            Move.new(direction: :widen, kind: :limit_off, wording: "without #{"the limit " unless limit.name == :filter}#{wording(limit.leaf)}",
-                     state: @state.with_limit(limit.name, nil))
+            what = limit.name == :filter ? "" : "the limit "
+            Move.new(direction: :widen, kind: :limit_off, wording: "without #{what}#{wording(limit.leaf)}",
+                     state: @state.with_limit(limit.slot, nil))
           end
         end
 
         # Each value of a limit that is not on by itself; each further value of one that is.
         def values
-          Strategy::Limit::KNOWN.flat_map do |name, known|
-            chosen = @state.limit(name)&.leaf&.values || []
-            (known - chosen).map do |value|
-              leaf = Strategy::Limit.new(name:, values: [*chosen, value])
-              chosen.any? ? put(leaf, :widen, "#{value}, too") : put(leaf, :narrow, wording(leaf))
-            end
+          Strategy::Limit::KNOWN.flat_map { |name, known| name == :flag ? flags(known) : further(name, known) }
+        end
+
+        def further(name, known)
+          chosen = @state.limit(name)&.leaf&.values || []
+          (known - chosen).map do |value|
+            leaf = Strategy::Limit.new(name:, values: [*chosen, value])
+            chosen.any? ? put(leaf, :widen, "#{value}, too") : put(leaf, :narrow, wording(leaf))
           end
+        end
+
+        # Each is a limit of its own.
+        def flags(known)
+          leaves = known.map { |flag| Strategy::Limit.new(name: :flag, values: [flag]) }
+          leaves.reject { |leaf| @state.limit(leaf.slot) }.map { |leaf| put(leaf, :narrow, wording(leaf)) }
         end
 
         def spans
@@ -50,7 +59,7 @@ module Hobrin
         end
 
         def put(leaf, direction, words)
-          Move.new(direction:, kind: :limit, wording: "limit to #{words}", state: @state.with_limit(leaf.name, leaf))
+          Move.new(direction:, kind: :limit, wording: "limit to #{words}", state: @state.with_limit(leaf.slot, leaf))
         end
 
         def wording(leaf) = "#{Wording::NAMES.fetch(leaf.name)}: #{Wording.of(leaf)}"
