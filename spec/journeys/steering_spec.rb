@@ -132,6 +132,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(find_field("Its name").value).to eq("Mine")
     find(".cascade-step", text: "2018 to 2026").find("a").click
     find(".orders a", text: "strongest design first").click
+    expect(page).to have_css(".orders [aria-current]", text: "strongest design first")
     title = find(".taken-away li span", match: :first).text[/.+(?= \d{4})/]
     find(".taken-away li", match: :first).find_button("Let in", match: :first).click
     expect_left(promised + 1)

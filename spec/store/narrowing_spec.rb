@@ -76,7 +76,8 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
       moves = Hobrin::Narrowing::Moves.new(state, thesaurus: context.library.thesaurus, today:).call
       moves.select { |move| move.direction == :widen }
     end
-    limits = [Hobrin::Strategy::Limit.new(name: :age, values: ["newborn"]), Hobrin::Strategy::Dates.years(from_year: 2018)]
+    newborn = Hobrin::Strategy::Limit.new(name: :age, values: ["newborn"])
+    limits = [newborn, Hobrin::Strategy::Dates.years(from_year: 2018)]
     sleep = Hobrin::Strategy::Block.new(key: "P", terms: [Hobrin::Strategy::Term.new(id: 1, leaf: words("sleep*"))])
     state = limits.reduce(Hobrin::Narrowing::State.new(blocks: [sleep])) { |now, leaf| now.with_limit(leaf.slot, leaf) }
     lost = plain.call(words("sleep*")).find { |number| limits.none? { |leaf| plain.match?(records[number - 1], leaf) } }

@@ -48,7 +48,8 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
             "or hobrin.text = placebo"
     expect(sets[1].to_a).to eq(plain.call(Hobrin::Strategy::Cql.read(terms, context.vocabulary)))
     published = { "treatment" => [99, 70, 96, 95, 93, 97], "diagnosis" => [98, 74, 93, 92, 64, 98],
-                  "prognosis" => [90, 80, 83, 84, 52, 94], "harm" => [93, 63, 51, 95], "prediction" => [96, 79, 54, 99] }
+                  "prognosis" => [90, 80, 83, 84, 52, 94], "harm" => [93, 63, 51, 95],
+                  "prediction" => [96, 79, 54, 99] }
     said = context.filters.kinds.to_h do |kind|
       all = context.filters.of_kind(kind)
       expect(all).to all(have_attributes(source: /\w/, note: /memory|substance/))

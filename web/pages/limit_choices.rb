@@ -20,7 +20,8 @@ module Hobrin
           @reader = reader
         end
 
-        # The previews of a limit in the order in which they are offered; of places only the commonest.
+        # The previews of a limit in the order in which they are offered; of places only the commonest. What the question says
+        # is offered apart.
         def of(name)
           case name
           when :full_text then previews(:flag).select { |one| full_text?(one) }
@@ -76,7 +77,12 @@ module Hobrin
         def dates = limits.find { |limit| limit.name == :dates }&.leaf
         def years(leaf) = [["from_year", leaf.from_year], ["to_year", leaf.to_year]]
         def full_text?(preview) = preview.leaf.values == [FULL_TEXT]
-        def previews(name) = @reader.call(@page.standing, [name]).fetch(name)
+
+        def previews(name)
+          said = stated.map { |one| one.preview.leaf }
+          @reader.call(@page.standing, [name]).fetch(name).reject { |one| said.include?(one.leaf) }
+        end
+
         def largest_first(name) = previews(name).sort_by { |one| -one.size }
       end
     end
