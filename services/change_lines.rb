@@ -14,16 +14,17 @@ module Hobrin
       end
 
       # notation :: see Strategy::LineNotation; a single line in it is given a name.
-      # Raises InputError (:name, :notation).
+      # Gives the Strategy::NamedLine. Raises InputError (:name, :notation).
       def make(id, name, notation)
         tree = Strategy::LineNotation.read(notation)
         step = @context.inquiries.find(id).step
+        line = Strategy::NamedLine.new(name:, tree:)
         @change.call(id, step:) do |inquiry|
-          line = Strategy::NamedLine.new(name:, tree:)
           refuse(inquiry, line)
           known(id, inquiry, tree)
           [inquiry.with(lines: [*inquiry.lines, line]), "Named line “#{line.name}”: #{line.rule}"]
         end
+        line
       end
 
       # Raises GoneError; InputError (:name) while another line is made of it.

@@ -7,7 +7,8 @@ module Hobrin
       # name :: number of the line, or the name that it was given; says :: the change, or what it is made of
       # line :: Store::Inquiries::TrailLine, nil for a named one; papers :: what its search finds now
       # lines :: Array of Brief::SearchLine, counted now; cql :: the whole search as CQL text
-      Point = Struct.new(:name, :says, :line, :papers, :lines, :cql, keyword_init: true) do
+      # records :: the newest of its papers, for a named line, which no step shows
+      Point = Struct.new(:name, :says, :line, :papers, :lines, :cql, :records, keyword_init: true) do
         # Whether the library gives another number now than it gave then.
         def moved? = !line.nil? && papers.size != line.count_after
       end
@@ -25,7 +26,8 @@ module Hobrin
       end
 
       MOST_READ = 12
-      private_constant :MOST_READ
+      MOST_LISTED = 60
+      private_constant :MOST_READ, :MOST_LISTED
 
       def initialize(context)
         @context = context
@@ -51,7 +53,9 @@ module Hobrin
       def at_name(id, inquiry, name)
         line = inquiry.lines.find { |one| one.name == name } or raise GoneError, "line"
         tree = TrailLines.new(@context, id, inquiry).resolve(line.tree)
-        Point.new(name:, says: line.rule, papers: @evaluator.call(tree), lines: [], cql: Strategy::Cql.write(tree))
+        papers = @evaluator.call(tree)
+        Point.new(name:, says: line.rule, papers:, lines: [], cql: Strategy::Cql.write(tree),
+                  records: @context.library.newest(papers, limit: MOST_LISTED))
       end
 
       # Gives a Point. Raises GoneError when there is no such line.
@@ -61,7 +65,7 @@ module Hobrin
         search = Brief::SearchLines.new(question: inquiry.question, cascade:, evaluator: @evaluator)
         line = @context.inquiries.line(id, number)
         Point.new(name: number.to_s, says: line.change, line:, papers: cascade.final, lines: search.call,
-                  cql: search.cql)
+                  cql: search.cql, records: [])
       end
 
       # one, other :: Points; kept_ids :: of the papers that were kept. Gives a Comparison.

@@ -75,6 +75,13 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["/inquiries/1/limits", { limit: "dates", from_year: "2026", to_year: "2016" }] => /before 2026/,
       ["/inquiries/1/limits", { limit: "type", "values[]" => "rumour" }] => /rumour/,
       ["/inquiries/1/limits", { limit: "moon" }] => /no such limit/,
+      ["/inquiries/1/limits", { limit: "added", since: "last week" }] => /value="last week".*Write a date such as/m,
+      ["/inquiries/1/limits", { limit: "journal", journal: "No Such One" }] => /value="No Such One".*No journal here/m,
+      ["/inquiries/1/limits", { limit: "filter", filter: "treatment/wide" }] => /no study filter “treatment/,
+      ["/inquiries/1/filter", { title: "", terms: "risk*" }] => /Give the filter a name.*risk\*/m,
+      ["/inquiries/1/filter", { title: "Mine", terms: "risk* and (" }] => /value="Mine".*Column 12/m,
+      ["/inquiries/1/lines", { name: "mine", notation: "3 not" }] => /value="mine".*value="3 not".*Write lines/m,
+      ["/inquiries/1/lines", { name: "my line", notation: "30" }] => /value="my line".*one word/m,
       ["/inquiries/1/aim", { aim_from: "40", aim_to: "many" }] => /value="many".*smaller first/m,
       ["/inquiries/1/decisions",
        { paper: "10.5555/hobrin.rats-2017", note: "Kept words" }] => /Keep it, drop it.*Kept words/m,
@@ -102,12 +109,15 @@ RSpec.describe "What is sent to the web application", :sample, :client do
     send_form("/inquiries/1/terms", block: "P", typed: "\"#{markup}\"")
     send_form("/inquiries/1/terms/1", block: "P", do: "cross_out", reason: markup)
     send_form("/inquiries/1/decisions", paper: "10.5555/hobrin.trial-2021", verdict: "keep", note: markup)
+    send_form("/inquiries/1/filter", title: markup[0, 60], terms: "\"#{markup.delete("\"")}\"")
+    send_form("/inquiries/1/lines", name: markup, notation: markup)
+    expect(last_response.body).not_to match(/<script>alert|<img src=x/)
     send_form("/inquiries/1/weigh", paper: "10.5555/hobrin.trial-2021", design: "cohort", outcome: markup,
                                     finding: markup, seen: saved.version)
     send_form("/inquiries/1/act", conclusion: markup, what: markup, seen: saved.version)
     expect([inquiry.question.situation, inquiry.question.text, inquiry.plan.what]).to all(include("<script>"))
     expect(inquiry.question.kind).to eq("treatment")
-    ["/", *%w[ask word narrow sift weigh act trail].map { |step| "/inquiries/1/#{step}" }].each do |path|
+    ["/", *%w[ask word narrow narrow?show=filters sift weigh act trail].map { |step| "/inquiries/1/#{step}" }].each do |path|
       expect([path, visit_page(path).body[/<script>alert|<img src=x/]]).to eq([path, nil])
     end
   end
@@ -137,6 +147,19 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["what-ifs", { try: "0,x,99999999999999999999" }],
       ["what-ifs", { try: "-1" }],
       ["what-ifs", { dismiss: "moon" }],
+      ["limits/flag-moon", { do: "switch" }],
+      ["limits/age", { do: ["up"] }],
+      ["blocks/Z", { do: "up", from: "narrow" }],
+      ["let-in", { paper: "nope" }],
+      ["let-in", { take_back: "' OR 1=1" }],
+      ["filter", { put_own: "nope" }],
+      ["filter", { forget: { "a" => "b" } }],
+      ["filter", { title: "x", terms: "(" * 500 }],
+      ["filter", { title: "x", terms: "cql.resultSetId = 3" }],
+      ["lines", { remove: "nope" }],
+      ["lines", { name: "a", notation: "(" * 100 }],
+      ["lines", { name: "a", notation: "99999999999999999999" }],
+      ["aim", { usual: "moon" }],
       ["must-find", { remove: "nope" }],
       ["check", { finding: "999" }],
       ["check", { finding: ["x"] }],
@@ -159,7 +182,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
     ["word?open=term:99999999999999999999", "word?open=heading:Z:Delirium", "word?open=heading:P:%00", "word?open[]=x",
      "word?open=gain:Z", "word?open=papers:Z", "word?open=paper:nope", "word?known=%25%22*", "ask?phrase=P:x",
      "since?seen=99999999999999999999", "offers?block=P&typed=a&way=sideways",
-     "trail?line=99", "trail?line=x&with=0", "log.exe", "narrow?opened=99", "narrow?show=moon&what_if=-1",
+     "trail?line=99", "trail?line=x&with=0", "trail?line=3&with[]=4", "trail?again[]=yes",
+     "narrow?two=zzz&kind=zzz&order=x&opened=2", "narrow?show=filters&kind[]=cost", "narrow?opened=-1&more=yes", "log.exe", "narrow?opened=99", "narrow?show=moon&what_if=-1",
      "narrow?opened=x", "weigh?paper=nope", "offers?block=P&typed=%FF", "sift?paper[]=x"]
       .each { |path| expect([path, visit_page("/inquiries/1/#{path}").status]).to match([path, be_between(200, 499)]) }
     expect(%i[ask word narrow sift weigh act].map { |step| visit_page("/inquiries/1/#{step}").status }).to all(eq(200))

@@ -70,8 +70,8 @@ module Hobrin
             service.remove(id, fields.text(:remove))
             { said: "Took off “#{fields.text(:remove)}”." }
           else
-            service.make(id, fields.text(:name), fields.text(:notation))
-            { stay: { "line" => fields.text(:name).strip.downcase }, said: "Named." }
+            line = service.make(id, fields.text(:name), fields.text(:notation))
+            { stay: { "line" => line.name }, said: "The line “#{line.name}” is #{line.rule}." }
           end
         end
 
