@@ -95,6 +95,9 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
     end
     lines = JSON.parse(run.call("trail", "1", "--format", "json"))
     expect(run.call("trail", "1").lines.size).to eq(lines.size)
+    again = JSON.parse(run.call("trail", "1", "--again", "--format", "json"))
+    expect(again).to include("base" => lines.size, "before" => 37, "now" => 37, "fresh" => 0, "lines" => [])
+    expect(run.call("trail", "1", "--again")).to start_with("37 papers at line #{lines.size}, 37 now, 0 of them new")
     expect(run.call("count", "cql.resultSetId = #{lines.size}", "--inquiry", "1").to_i).to eq(lines.last["count_after"])
     expect(run.call("count", run.call("export", "1", "--format", "cql")).to_i).to eq(lines.last["count_after"])
     expect(run.call("export", "1", "--format", "log").lines.last[/\A *\d+ +(\d+)/,

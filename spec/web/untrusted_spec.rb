@@ -117,7 +117,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
     send_form("/inquiries/1/act", conclusion: markup, what: markup, seen: saved.version)
     expect([inquiry.question.situation, inquiry.question.text, inquiry.plan.what]).to all(include("<script>"))
     expect(inquiry.question.kind).to eq("treatment")
-    ["/", *%w[ask word narrow narrow?show=filters sift weigh act trail].map { |step| "/inquiries/1/#{step}" }].each do |path|
+    steps = %w[ask word narrow narrow?show=filters sift weigh act trail]
+    ["/", *steps.map { |step| "/inquiries/1/#{step}" }].each do |path|
       expect([path, visit_page(path).body[/<script>alert|<img src=x/]]).to eq([path, nil])
     end
   end
@@ -182,8 +183,10 @@ RSpec.describe "What is sent to the web application", :sample, :client do
     ["word?open=term:99999999999999999999", "word?open=heading:Z:Delirium", "word?open=heading:P:%00", "word?open[]=x",
      "word?open=gain:Z", "word?open=papers:Z", "word?open=paper:nope", "word?known=%25%22*", "ask?phrase=P:x",
      "since?seen=99999999999999999999", "offers?block=P&typed=a&way=sideways",
-     "trail?line=99", "trail?line=x&with=0", "trail?line=3&with[]=4", "trail?again[]=yes",
-     "narrow?two=zzz&kind=zzz&order=x&opened=2", "narrow?show=filters&kind[]=cost", "narrow?opened=-1&more=yes", "log.exe", "narrow?opened=99", "narrow?show=moon&what_if=-1",
+     "trail?line=99", "trail?line=x&with=0",
+     "trail?line=3&with[]=4", "trail?again[]=yes", "narrow?two=zzz&kind=zzz&order=x&opened=2",
+     "narrow?show=filters&kind[]=cost",
+     "narrow?opened=-1&more=yes", "log.exe", "narrow?opened=99", "narrow?show=moon&what_if=-1",
      "narrow?opened=x", "weigh?paper=nope", "offers?block=P&typed=%FF", "sift?paper[]=x"]
       .each { |path| expect([path, visit_page("/inquiries/1/#{path}").status]).to match([path, be_between(200, 499)]) }
     expect(%i[ask word narrow sift weigh act].map { |step| visit_page("/inquiries/1/#{step}").status }).to all(eq(200))
