@@ -38,9 +38,7 @@ module Hobrin
         def self.steering(app)
           app.post("/inquiries/:id/aim") do
             change(:narrow) do
-              usual = Narrowing::Aim::USUAL[fields.text(:usual)]
-              from, to = usual || [fields.number(:aim_from), fields.number(:aim_to)]
-              Services::ChangeLimits.new(context, seen:).aim(inquiry_id, Narrowing::Aim.new(from:, to:))
+              Services::ChangeLimits.new(context, seen:).aim(inquiry_id, Narrow.aim(fields))
             end
           end
 
@@ -90,6 +88,13 @@ module Hobrin
           return { next: :sift, paper: fields.text(:reading) } if fields.some_text(:reading)
 
           { stay: OPEN.to_h { |name| [name, fields.text(name)] } }
+        end
+
+        # One of the usual aims, or the two numbers that were typed.
+        def self.aim(fields)
+          usual = Narrowing::Aim::USUAL[fields.text(:usual)]
+          from, to = usual || [fields.number(:aim_from), fields.number(:aim_to)]
+          Narrowing::Aim.new(from:, to:)
         end
 
         def self.put(service, id, fields, vocabulary)

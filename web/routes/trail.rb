@@ -19,6 +19,7 @@ module Hobrin
           end
 
           changes(app)
+          going_back(app)
         end
 
         def self.changes(app)
@@ -42,7 +43,9 @@ module Hobrin
               { stay: { "again" => "yes" } }
             end
           end
+        end
 
+        def self.going_back(app)
           app.post("/inquiries/:id/undo") do
             change(:trail) { Trail.shown(Services::UndoChange.new(context, seen:).back(inquiry_id), "Undone") }
           end
@@ -62,7 +65,7 @@ module Hobrin
             { stay: { "line" => number.to_s } }
           end
         end
-        private_class_method :changes
+        private_class_method :changes, :going_back
 
         # Makes a line, or takes one off; the ones that were looked at stay open.
         def self.lines(service, id, fields)
