@@ -40,7 +40,10 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(page).to have_css(".what-if-papers li")
     offer = Hobrin::Services::ReadWhatIfs.new(context).call(inquiry(4)).first
     titles = context.library.newest(offer.removed | offer.added, limit: 1_000).map(&:title)
-    expect(all(".what-if-papers li").map { |li| li.text.sub(/ \d{4}\z/, "") } - titles).to eq([])
+    expect(all(".what-if-papers li > span:first-child").map { |li| li.text.sub(/ \d{4}\z/, "") } - titles).to eq([])
+    find(".what-if-papers [name=known]", match: :first).click
+    expect(page).to have_css(".what-if-papers small", text: "must-find", count: 1)
+    expect(page).to have_css(".must-find li", count: 1)
     click_link "The way to the aim"
     expect(find(".way")).to have_text("Into the aim")
     promised = find(".way b").text.gsub(/\D/, "").to_i

@@ -32,11 +32,14 @@ module Hobrin
         # Services::ReadWhatIfs::Route, nil while it is not asked for or when there is none.
         def way = @way ||= (@reader.way(@page.inquiry) if @page.showing?("way"))
 
-        def lost_words(offer)
+        # "1 of 3 lost", "2 back", "none lost"; "" while no paper must be found.
+        def must_find_words(offer)
           known = @page.inquiry.must_find.size
           return "" if known.zero?
 
-          offer.lost.empty? ? "none lost" : "#{offer.lost.size} of #{known} lost"
+          back = "#{offer.what_if.regained.size} back" if offer.what_if.regained.size.positive?
+          lost = "#{offer.lost.size} of #{known} lost" if offer.lost.size.positive?
+          back || lost ? [back, lost].compact.join(", ") : "none lost"
         end
       end
     end

@@ -6,7 +6,7 @@ module Hobrin
       # Narrow: limits and the study filter, the aim, what-ifs, must-find papers and papers let in by hand.
       module Narrow
         # What stays open after a change, by its parameter.
-        OPEN = %w[opened order].freeze
+        OPEN = %w[opened order what_if open line with].freeze
         private_constant :OPEN
 
         def self.registered(app)
@@ -55,7 +55,7 @@ module Hobrin
 
         def self.papers(app)
           app.post("/inquiries/:id/must-find") do
-            change(:narrow) do
+            change(fields.one_of(:from, %i[word trail]) || :narrow) do
               service = Services::ChangeMustFind.new(context, seen:)
               paper = fields.some_text(:remove)
               paper ? service.remove(inquiry_id, paper) : service.add(inquiry_id, fields.text(:known))
