@@ -14,7 +14,8 @@ module Hobrin
 
       QUOTED = /["“”]/
       # Words that carry nothing by themselves; between other words they stay, at the ends they go.
-      EMPTY = %w[a an and at by for from in of on or the to with].freeze
+      EMPTY = %w[a an and at being by for from given had has have having in is of on or receiving that the their to
+                 undergoing was were who whose with].freeze
       private_constant :QUOTED
 
       def initialize(thesaurus)
