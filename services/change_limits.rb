@@ -13,7 +13,7 @@ module Hobrin
       # leaf :: what a PlacedLimit holds
       def put(id, leaf)
         part = ->(inquiry) { inquiry.limits.find { |limit| limit.slot == leaf.slot } }
-        call(id, "Limit #{wording(leaf)}", part) { |inquiry| inquiry.with_limit(leaf) }
+        call(id, "Limit #{Narrowing::Wording.named(leaf)}", part) { |inquiry| inquiry.with_limit(leaf) }
       end
 
       # slot :: of the limit. Raises GoneError when none is there.
@@ -49,13 +49,11 @@ module Hobrin
       def edit(id, slot, verb)
         @change.call(id, step: @step, part: :limits.to_proc) do |inquiry|
           limit = inquiry.limits.find { |placed| placed.slot.to_s == slot.to_s } or raise GoneError, "limit"
-          [inquiry.with(limits: yield(inquiry.limits, limit)), "#{verb} #{wording(limit.leaf)}"]
+          [inquiry.with(limits: yield(inquiry.limits, limit)), "#{verb} #{Narrowing::Wording.named(limit.leaf)}"]
         end
       end
 
       def call(id, words, part) = @change.call(id, step: @step, part:) { |inquiry| [yield(inquiry), words] }
-
-      def wording(leaf) = "#{Narrowing::Wording::NAMES.fetch(leaf.name)}: #{Narrowing::Wording.of(leaf)}"
     end
   end
 end

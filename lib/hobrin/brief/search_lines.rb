@@ -54,8 +54,7 @@ module Hobrin
 
       def limit_line(step)
         leaf = step.source.leaf
-        name = "#{Narrowing::Wording::NAMES.fetch(leaf.name)}: #{Narrowing::Wording.of(leaf)}"
-        add(:limit, name, "#{@lines.size} and #{Strategy::Cql.write(leaf)}", step.size)
+        add(:limit, Narrowing::Wording.named(leaf), "#{@lines.size} and #{Strategy::Cql.write(leaf)}", step.size)
       end
 
       def let_in_line

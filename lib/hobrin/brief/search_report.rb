@@ -87,9 +87,7 @@ module Hobrin
       def limits
         return "No limit." if facts.limits.empty?
 
-        said = facts.limits.map do |limit|
-          "#{Narrowing::Wording::NAMES.fetch(limit.name)}: #{Narrowing::Wording.of(limit.leaf)}"
-        end
+        said = facts.limits.map { |limit| Narrowing::Wording.named(limit.leaf) }
         "In this order: #{said.join("; ")}."
       end
 

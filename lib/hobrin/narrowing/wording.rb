@@ -20,6 +20,9 @@ module Hobrin
         end
       end
 
+      # The same with its name: "Published: 2016 to 2026".
+      def self.named(leaf) = "#{NAMES.fetch(leaf.name)}: #{of(leaf)}"
+
       def self.values(leaf)
         return "Adults, 19 and over" if leaf.name == :age && leaf.values == Records::AgeGroups::ADULTS
 

@@ -21,7 +21,7 @@ module Hobrin
         def taken_off
           @state.limits.select(&:on).map do |limit|
             what = limit.name == :filter ? "" : "the limit "
-            Move.new(direction: :widen, kind: :limit_off, wording: "without #{what}#{wording(limit.leaf)}",
+            Move.new(direction: :widen, kind: :limit_off, wording: "without #{what}#{Wording.named(limit.leaf)}",
                      state: @state.with_limit(limit.slot, nil))
           end
         end
@@ -35,19 +35,20 @@ module Hobrin
           chosen = @state.limit(name)&.leaf&.values || []
           (known - chosen).map do |value|
             leaf = Strategy::Limit.new(name:, values: [*chosen, value])
-            chosen.any? ? put(leaf, :widen, "#{value}, too") : put(leaf, :narrow, wording(leaf))
+            chosen.any? ? put(leaf, :widen, "limit to #{value}, too") : put(leaf, :narrow)
           end
         end
 
         # Each is a limit of its own.
         def flags(known)
           leaves = known.map { |flag| Strategy::Limit.new(name: :flag, values: [flag]) }
-          leaves.reject { |leaf| @state.limit(leaf.slot) }.map { |leaf| put(leaf, :narrow, wording(leaf)) }
+          leaves.reject { |leaf| @state.limit(leaf.slot) }
+                .map { |leaf| put(leaf, :narrow, "only #{Wording.of(leaf).downcase}") }
         end
 
         def spans
           SPANS.map { |years| Strategy::Dates.years(from_year: @today.year - years, to_year: @today.year) }
-               .filter_map { |leaf| put(leaf, direction(leaf), wording(leaf)) if direction(leaf) }
+               .filter_map { |leaf| put(leaf, direction(leaf)) if direction(leaf) }
         end
 
         # Against the dates that are on: nil when some would come and others go.
@@ -58,11 +59,9 @@ module Hobrin
           :narrow if (now.from.nil? || now.from <= leaf.from) && (now.to.nil? || now.to >= leaf.to)
         end
 
-        def put(leaf, direction, words)
-          Move.new(direction:, kind: :limit, wording: "limit to #{words}", state: @state.with_limit(leaf.slot, leaf))
+        def put(leaf, direction, wording = "limit to #{Wording.named(leaf)}")
+          Move.new(direction:, kind: :limit, wording:, state: @state.with_limit(leaf.slot, leaf))
         end
-
-        def wording(leaf) = "#{Wording::NAMES.fetch(leaf.name)}: #{Wording.of(leaf)}"
       end
     end
   end
