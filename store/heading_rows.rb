@@ -4,7 +4,8 @@ module Hobrin
   module Store
     # The thesaurus in and out of its tables.
     class HeadingRows
-      KINDS = { also_called: "also_called", broader: "broader", related: "related", aspects: "aspect" }.freeze
+      KINDS = { also_called: "also_called", broader: "broader", related: "related", aspects: "aspect",
+                use_instead: "use_instead" }.freeze
       private_constant :KINDS
 
       def initialize(db)

@@ -6,7 +6,10 @@ require "rdf/rdfxml"
 
 RSpec.describe Hobrin::Exchange::Skos do
   let(:thesaurus) { Hobrin::Thesaurus.new([*Hobrin::Demo::SampleThesaurus.headings, odd]) }
-  let(:odd) { a_heading("Odd \"é\" \\ <x>", also_called: ["tab\there"], definition: "Two\nlines.", uri: "http://example.org/odd", notation: "X1") }
+  let(:odd) do
+    facts = { also_called: ["tab\there"], definition: "Two\nlines.", notation: "X1", use_instead: ["Delirium"] }
+    a_heading("Odd \"é\" \\ <x>", uri: "http://example.org/odd", **facts)
+  end
   let(:turtle) { StringIO.new.tap { |io| described_class::Writer.new.call(thesaurus, io, sample: true) }.string }
 
   def read(text, format: described_class.detect(text)) = described_class::Reader.new.call(StringIO.new(text), format:)

@@ -9,6 +9,12 @@ RSpec.describe Hobrin::Narrowing::Check, :sample do
   def limit(name, *values) = Hobrin::Strategy::Limit.new(name:, values:)
   def joined(one, key, joins) = one.with_block(one.block(key).with(joins:))
 
+  # Adds a heading to the thesaurus that another one took the place of.
+  def retire(label, instead)
+    retired = a_heading(label, use_instead: [instead])
+    context.library.write_thesaurus(Hobrin::Thesaurus.new([*context.thesaurus.headings, retired]))
+  end
+
   # The inquiry with a block's terms replaced.
   def with_only(one, key, *leaves)
     leaves.reduce(one.with_block(one.block(key).with(terms: []))) { |now, leaf| now.with_leaf(key, leaf) }
@@ -27,6 +33,7 @@ RSpec.describe Hobrin::Narrowing::Check, :sample do
     nothing_left: ->(good) { with_only(good, "I", words("bladder scan")) },
     takes_much: ->(good) { joined(good, "O", :not) },
     gone: ->(good) { good.with_leaf("O", heading("Night Terrors of Old")) },
+    replaced: ->(good) { retire("Ward Confusion", "Agitation").then { good.with_leaf("O", heading("Ward Confusion")) } },
     covered: ->(good) { good.with_leaf("O", heading("Emergence Delirium")) },
     not_below: ->(good) { good.with_leaf("O", heading("Pain", narrower: false)) },
     main: ->(good) { good.with_leaf("O", heading("Fatigue", main: true)) },

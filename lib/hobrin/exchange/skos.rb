@@ -8,6 +8,8 @@ module Hobrin
       CORE = "http://www.w3.org/2004/02/skos/core#"
       OWN = "urn:hobrin:ns#"
       CREATED = "http://purl.org/dc/terms/created"
+      # What took the place of a heading (DCMI Metadata Terms).
+      REPLACED = "http://purl.org/dc/terms/isReplacedBy"
       HEADING = "urn:hobrin:heading:"
       # A statement on a line of its own, perhaps behind comments.
       TRIPLE = /\A(?:#.*\n\s*)*(?:<[^>\s]*>|_:\S+)\s+<[^>\s]+>\s+(?:<[^>\s]*>|_:|").*\.\s*$/

@@ -35,7 +35,7 @@ module Hobrin
 
       def references
         @headings.flat_map do |heading|
-          lost = (heading.broader + heading.related).reject { |label| @by_label.key?(label) }
+          lost = (heading.broader + heading.related + heading.use_instead).reject { |label| @by_label.key?(label) }
           lost.map { |label| "#{heading.label} names “#{label}”, which is no heading here." }
         end
       end

@@ -61,6 +61,7 @@ module Hobrin
           return @concepts[subject][:concept] << true if object == "#{CORE}Concept"
           return @concepts[subject][:aspect] << object if predicate == "#{OWN}aspect"
           return @concepts[subject][:created] << object if predicate == CREATED
+          return @concepts[subject][:replaced] << object if predicate == REPLACED
           return if name == predicate
 
           @concepts[subject][name.to_sym] << value(statement.object) if ours?(statement.object)
@@ -115,13 +116,19 @@ module Hobrin
 
         def heading(uri, facts, labels)
           label = labels[uri]
-          named = ->(uris) { uris.uniq.map { |one| labels.fetch(one, one) } }
           Thesaurus::Heading.new(
-            label:, also_called: (facts[:altLabel] | facts[:hiddenLabel]).sort - [label],
-            definition: (facts[:definition] + facts[:scopeNote]).first.to_s, broader: named.call(facts[:broader]).sort,
-            related: named.call(facts[:related]).sort, aspects: facts[:aspect].sort, notation: facts[:notation].first,
+            label:, also_called: (facts[:altLabel] | facts[:hiddenLabel]).sort - [label], **others(facts, labels),
+            definition: (facts[:definition] + facts[:scopeNote]).first.to_s,
+            aspects: facts[:aspect].sort, notation: facts[:notation].first,
             added: facts[:created].first.to_s[/\A\d{4}/]&.to_i, uri: uri.start_with?(HEADING) ? nil : uri
           )
+        end
+
+        # The headings that one names, by their labels.
+        def others(facts, labels)
+          { broader: :broader, related: :related, use_instead: :replaced }.transform_values do |name|
+            facts[name].uniq.map { |uri| labels.fetch(uri, uri) }.sort
+          end
         end
       end
     end

@@ -23,6 +23,7 @@ module Hobrin
                    *heading.also_called.map { |name| ["skos:altLabel", literal(name)] }, *notes(heading),
                    *heading.broader.map { |label| ["skos:broader", uri(label)] },
                    *heading.related.map { |label| ["skos:related", uri(label)] },
+                   *heading.use_instead.map { |label| ["dct:isReplacedBy", uri(label)] },
                    *heading.aspects.map { |aspect| ["hobrin:aspect", plain(aspect)] }]
           "#{uri(heading.label)}\n#{facts.map { |name, value| "  #{name} #{value}" }.join(" ;\n")} .\n"
         end

@@ -19,8 +19,17 @@ module Hobrin
             return [finding(:gone, crossed_out(block, term, "no heading any more"), name: term.label)]
           end
 
-          [unused(block, term), covered(block, term), not_below(block, term), main(block, term),
+          [replaced(block, term), unused(block, term), covered(block, term), not_below(block, term), main(block, term),
            aspects(block, term)].compact
+        end
+
+        # A heading that others took the place of, none of which is in the block.
+        def replaced(block, term)
+          instead = thesaurus.heading(term.label).use_instead
+          return if instead.empty? || block.in_use.any? { |other| other.heading? && instead.include?(other.label) }
+
+          leaf = Strategy::Heading.new(label: instead.first, narrower: thesaurus.narrower?(instead.first))
+          finding(:replaced, inquiry.with_leaf(block.key, leaf), name: term.label, instead: instead.first)
         end
 
         def unused(block, term)

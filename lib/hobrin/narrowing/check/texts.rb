@@ -25,6 +25,8 @@ module Hobrin
           # Headings
           gone: [:headings, "%{name} is no heading any more", "It only finds papers that were indexed before.",
                  "Cross it out"],
+          replaced: [:headings, "Indexers no longer use %{name}", "Newer papers carry %{instead} in its place.",
+                     "Add %{instead}"],
           covered: [:headings, "%{name} is inside %{above} already",
                     "%{above} is searched with what is narrower, so this adds nothing.", "Cross it out"],
           not_below: [:headings, "%{name} is searched without its %{below} narrower",
