@@ -33,7 +33,7 @@ RSpec.describe Hobrin::Narrowing::Check, :sample do
     nothing_left: ->(good) { with_only(good, "I", words("bladder scan")) },
     takes_much: ->(good) { joined(good, "O", :not) },
     gone: ->(good) { good.with_leaf("O", heading("Night Terrors of Old")) },
-    replaced: ->(good) { retire("Ward Confusion", "Agitation").then { good.with_leaf("O", heading("Ward Confusion")) } },
+    replaced: ->(good) { retire("Ward Fear", "Agitation").then { good.with_leaf("O", heading("Ward Fear")) } },
     covered: ->(good) { good.with_leaf("O", heading("Emergence Delirium")) },
     not_below: ->(good) { good.with_leaf("O", heading("Pain", narrower: false)) },
     main: ->(good) { good.with_leaf("O", heading("Fatigue", main: true)) },
