@@ -15,16 +15,21 @@ module Hobrin
       # The driver's own time-out waits without letting other Ruby threads run, among them the one that
       # holds the lock; this one lets them.
       PATIENCE = ->(connection) { connection.busy_handler_timeout = BUSY_MILLISECONDS }
-      private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE
+      # The newest tables of each kind: until the first release a step of the migrations may be written anew, and a file
+      # from before lacks them.
+      NEWEST = { inquiries: :own_filters, library: :versions }.freeze
+      private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE, :NEWEST
 
       # path :: of the file, made with its folder when missing; kind :: :inquiries or :library.
-      # Raises StateError when the folder cannot be written.
+      # Raises StateError when the folder cannot be written, or the file is from before the first release.
       def self.open(path, kind:)
         FileUtils.mkdir_p(File.dirname(path))
         db = Sequel.sqlite(path.to_s, foreign_keys: true, after_connect: PATIENCE,
                                       connect_sqls: ["PRAGMA journal_mode=WAL", "PRAGMA synchronous=NORMAL"])
         Sequel::Migrator.run(db, File.join(MIGRATIONS, kind.to_s))
-        db
+        return db if db.table_exists?(NEWEST.fetch(kind))
+
+        raise StateError, "#{path} was made by a Hobrin from before the first release. Move it away and start again."
       rescue SystemCallError, Sequel::DatabaseConnectionError, Sequel::DatabaseError => e
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end

@@ -3,11 +3,18 @@
 RSpec.describe Hobrin::Store::Inquiries, :sample do
   let(:add) { Hobrin::Services::AddTerms.new(context) }
 
+  def placed(leaf) = Hobrin::Narrowing::PlacedLimit.new(leaf:)
+
   it "gives back the very inquiry that was written, for any search" do
     strategies = RandomStrategies.new(26, context.library.thesaurus, SampleHome.records)
     40.times do
       blocks = %w[I P].map { |key| strategies.block(key) }
-      inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits: strategies.limits,
+      filter = strategies.pick([Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
+                                Hobrin::Strategy::OwnFilter.new(title: "Mine", tree: strategies.tree)])
+      limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map { |leaf| placed(leaf) } + strategies.limits
+      tree = Hobrin::Strategy::LineNotation.read("3 not (4 or 5)")
+      lines = [Hobrin::Strategy::NamedLine.new(name: "mine", tree:)]
+      inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits:, lines:, order: %w[O P], let_in: ["10.5555/x"],
                                                        aim: Hobrin::Narrowing::Aim.new(from: 1, to: 9))
       expect(Hobrin::Store::InquiryDocument.load(Hobrin::Store::InquiryDocument.dump(inquiry))).to eq(inquiry)
     end

@@ -99,6 +99,15 @@ RSpec.describe Hobrin::Store::Library do
     end
   end
 
+  it "says in one line that a file is from before the first release" do
+    Dir.mktmpdir do |folder|
+      path = File.join(folder, "old.sqlite3")
+      Hobrin::Store::Database.open(path, kind: :library).tap { |db| db.drop_table(:versions) }.disconnect
+      expect { Hobrin::Store::Database.open(path, kind: :library) }
+        .to raise_error(Hobrin::StateError, /\A#{path} was made by a Hobrin from before .*\z/)
+    end
+  end
+
   it "says in one line that a folder cannot be written" do
     Dir.mktmpdir do |folder|
       File.write(File.join(folder, "file"), "")
