@@ -4,9 +4,6 @@ module Hobrin
   module Services
     # What the search log says for each item of PRISMA-S, with every number counted now.
     class ReadReport
-      RUN_AGAIN = "Run again"
-      private_constant :RUN_AGAIN
-
       def initialize(context)
         @context = context
       end
@@ -41,7 +38,7 @@ module Hobrin
 
       def dated(id)
         trail = @context.inquiries.trail(id)
-        runs = trail.select { |line| line.change.start_with?(RUN_AGAIN) }.map { |line| Date.parse(line.at) }
+        runs = trail.select { |line| line.change.start_with?(RunAgain::CHANGE) }.map { |line| Date.parse(line.at) }
         { begun: Date.parse(trail.last.at), counted: @context.today, runs: runs.reverse }
       end
     end

@@ -18,6 +18,8 @@ module Hobrin
       # name :: of the line; before, now :: its counts
       Moved = Struct.new(:name, :before, :now, keyword_init: true)
 
+      # How its line of the trail begins.
+      CHANGE = "Run again"
       MOST_READ = 20
       private_constant :MOST_READ
 
@@ -40,7 +42,7 @@ module Hobrin
         outcome = call(id)
         @context.inquiries.change(id, step: @context.inquiries.find(id).step, at: @context.now) do |before|
           last = @context.inquiries.line(id, before.version)
-          change = "Run again: #{outcome.now} papers#{", #{outcome.fresh} of them new" if outcome.known}"
+          change = "#{CHANGE}: #{outcome.now} papers#{", #{outcome.fresh} of them new" if outcome.known}"
           [before.inquiry, { who: @context.who, change:, count_before: outcome.before, count_after: outcome.now,
                              library_version: @context.library.version, brings_back: last.brings_back || last.number }]
         end
