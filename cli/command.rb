@@ -4,8 +4,9 @@ require "optparse"
 
 module Hobrin
   module Cli
-    # What every command has: its options, its help, and the data that it works on. A command says in SUMMARY what it
-    # does, in USAGE what follows its name, in EXAMPLES how it is used, and writes `options` and `run`.
+    # What every command has: its options, its help, and the data that it works on. A command says
+    # in SUMMARY what it does, in USAGE what follows its name, in EXAMPLES how it is used, and
+    # writes `options` and `run`.
     class Command
       EXAMPLES = [].freeze
 
@@ -36,7 +37,8 @@ module Hobrin
 
       # For commands that take CQL, which may name the lines of a trail.
       def inquiry_option(parser)
-        parser.on("--inquiry NUMBER", "Whose trail the lines named by cql.resultSetId belong to") do |id|
+        parser.on("--inquiry NUMBER",
+                  "Whose trail the lines named by cql.resultSetId belong to") do |id|
           given[:inquiry] = whole_number(id, "inquiry")
         end
       end
@@ -45,7 +47,8 @@ module Hobrin
         @parser ||= OptionParser.new do |parser|
           parser.banner = "hobrin #{@name} #{self.class::USAGE}\n\n#{self.class::SUMMARY}.\n\n"
           options(parser)
-          parser.on("--home DIR", "Where the data is (HOBRIN_HOME, or var/ beside the code)") do |dir|
+          parser.on("--home DIR",
+                    "Where the data is (HOBRIN_HOME, or var/ beside the code)") do |dir|
             given[:home] = dir
           end
           parser.on("-h", "--help", "This help") { given[:help] = true }
@@ -61,26 +64,29 @@ module Hobrin
         return words if enough
 
         usage = self.class::USAGE.sub(" [OPTIONS]", "")
-        raise InputError, { arguments: "#{@name} takes #{usage}. hobrin #{@name} --help shows how." }
+        raise InputError,
+              { arguments: "#{@name} takes #{usage}. hobrin #{@name} --help shows how." }
       end
 
-      def context = @context ||= Boot.context(home: given[:home] ? Pathname(given[:home]) : Boot.home(@env))
+      def context
+        @context ||= Boot.context(home: given[:home] ? Pathname(given[:home]) : Boot.home(@env))
+      end
 
       # The library must hold something for a search to mean anything.
       def library!
         return context unless context.library.empty?
 
-        raise StateError, "The library is empty. hobrin import FILE fills it, bin/demo fills it with made-up papers."
+        raise StateError,
+              "The library is empty. hobrin import FILE fills it, bin/demo fills it with made-up papers."
       end
 
       def whole_number(text, name)
         number = Integer(text, 10, exception: false)
-        number&.positive? ? number : raise(InputError, { name.to_sym => "#{name} must be a whole number from 1." })
+        number&.positive? ? number : raise(InputError,
+                                           { name.to_sym => "#{name} must be a whole number from 1." })
       end
 
       def json(value) = @out.puts(JSON.pretty_generate(value))
-
-      def sample_note = @err.puts("Made-up sample data.")
     end
   end
 end

@@ -4,7 +4,8 @@ require "optparse"
 
 module Hobrin
   module Cli
-    # The command line: finds the command, and turns what goes wrong into one message and an exit status.
+    # The command line: finds the command, and turns what goes wrong into one message and an exit
+    # status.
     #
     # 0: done; 1: input was refused (in whole or in part); 2: cannot run
     class Main
@@ -28,10 +29,12 @@ module Hobrin
         return help if arguments.empty? || %w[-h --help help].include?(arguments.first)
 
         name, rest = command(arguments)
-        COMMANDS.fetch(name).new(name:, out: @out, err: @err, env: @env).call(rest) == false ? REFUSED : DONE
+        COMMANDS.fetch(name).new(name:, out: @out, err: @err,
+                                 env: @env).call(rest) == false ? REFUSED : DONE
       rescue InputError, GoneError, OptionParser::ParseError => e
         # What optparse adds about near names comes on lines of its own.
-        fail_with(e.is_a?(OptionParser::ParseError) ? e.message.split.join(" ") : e.message, REFUSED)
+        fail_with(e.is_a?(OptionParser::ParseError) ? e.message.split.join(" ") : e.message,
+                  REFUSED)
       rescue Errno::EPIPE
         DONE
       rescue StateError, SystemCallError => e

@@ -6,7 +6,8 @@ module Hobrin
   module Cli
     # A bar for long work, on standard error and only where a person can see it.
     class Progress
-      # title :: what is going on; total :: Integer or nil when it is not known; err :: where it is drawn
+      # title :: what is going on; total :: Integer or nil when it is not known; err :: where it is
+      #   drawn
       def initialize(title, total:, err:)
         return unless err.respond_to?(:tty?) && err.tty?
 

@@ -20,15 +20,24 @@ module Hobrin
   # Joins the layers, once.
   module Boot
     ROOT = Pathname(__dir__).parent
-    LAYERS = { "store" => Store, "services" => Services, "cli" => Cli, "web" => Web, "demo" => Demo }.freeze
+    LAYERS = { "store" => Store, "services" => Services, "cli" => Cli, "web" => Web,
+               "demo" => Demo }.freeze
+    # Folders that only hold files together, one for each step or table; what is in them belongs to
+    # the layer itself.
+    GROUPS = %w[store/* services/*].freeze
+    # How many requests are answered at once; each may hold one connection to a database.
+    THREADS = 5
 
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "hobrin-layers"
       LAYERS.each { |folder, namespace| loader.push_dir(ROOT.join(folder).to_s, namespace:) }
-      loader.ignore(*%w[web/views web/public cli/benchmarks/serving.rb].map { |path| ROOT.join(path).to_s })
+      GROUPS.each { |folders| loader.collapse(ROOT.join(folders).to_s) }
+      loader.ignore(*%w[web/views web/public cli/benchmarks/serving.rb].map do |path|
+        ROOT.join(path).to_s
+      end)
       loader.setup
     end
-    private_constant :LAYERS, :LOADER
+    private_constant :LAYERS, :GROUPS, :LOADER
 
     class << self
       # Loads every file now, so that a slip in a name shows at start and not on first use.
@@ -40,18 +49,24 @@ module Hobrin
       # Where data lives: HOBRIN_HOME, or var/ beside the code.
       def home(env = ENV) = Pathname(env.fetch("HOBRIN_HOME") { ROOT.join("var") })
 
-      # The databases opened, and all that services need. Raises StateError when home cannot be written.
+      # The databases opened, and all that services need. Raises StateError when home cannot be
+      # written.
       def context(home: self.home, who: ENV.fetch("HOBRIN_USER", "this desk"), clock: Time)
-        inquiries = Store::Database.open(home.join("inquiries.sqlite3"), kind: :inquiries)
+        inquiries = open(home, :inquiries)
         Services::Context.new(
-          filters: study_filters, inquiries: Store::Inquiries.new(inquiries), own_filters: Store::OwnFilters.new(inquiries),
-          library: Store::Library.new(Store::Database.open(home.join("library.sqlite3"), kind: :library)), who:, clock:
+          filters: study_filters, inquiries: Store::Inquiries.new(inquiries),
+          own_filters: Store::OwnFilters.new(inquiries), library: Store::Library.new(open(home, :library)), who:, clock:
         )
       end
 
       private
 
-      # Their terms use no name of a library, so any vocabulary reads them; an aspect is taken as it stands.
+      def open(home, kind)
+        Store::Database.open(home.join("#{kind}.sqlite3"), kind:, connections: THREADS)
+      end
+
+      # Their terms use no name of a library, so any vocabulary reads them; an aspect is taken as it
+      # stands.
       def study_filters
         all = YAML.safe_load_file(ROOT.join("config/study_filters.yml"), symbolize_names: true)
         Strategy::Filters.new(all.flat_map do |kind, widths|

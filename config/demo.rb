@@ -33,7 +33,8 @@ module Hobrin
       TCPServer.new(HOST, port).close
       port
     rescue Errno::EADDRINUSE
-      raise StateError, "Port #{port} is in use. Stop what runs there, or choose another: PORT=4747 bin/demo"
+      raise StateError,
+            "Port #{port} is in use. Stop what runs there, or choose another: PORT=4747 bin/demo"
     rescue Errno::EACCES
       raise StateError, "Port #{port} is not allowed here. Choose a higher one: PORT=4747 bin/demo"
     end
@@ -45,7 +46,7 @@ module Hobrin
       settings = Puma::Configuration.new do |config|
         config.app app
         config.bind "tcp://#{HOST}:#{port}"
-        config.threads 1, 5
+        config.threads 1, Boot::THREADS
         config.environment "production"
       end
       quiet = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)

@@ -10,15 +10,13 @@ module Hobrin
     private_constant :LOCAL_HOSTS
 
     class << self
-      # context :: Services::Context; home :: Pathname. HOBRIN_HOSTS adds host names, apart by commas.
+      # context :: Services::Context; home :: Pathname. HOBRIN_HOSTS adds host names, apart by
+      #   commas.
       # Gives the application, ready to be called.
       def app(context, home:, env: ENV)
         hosts = LOCAL_HOSTS + env.fetch("HOBRIN_HOSTS", "").split(",").map(&:strip).reject(&:empty?)
         Boot.eager_load
-        Web::App.set :context, context
-        Web::App.set :session_secret, secret(home)
-        Web::App.set :host_authorization, permitted_hosts: hosts
-        Web::App
+        Web::App.build(context:, session_secret: secret(home), hosts:)
       end
 
       private

@@ -2,8 +2,8 @@
 
 module Hobrin
   module Demo
-    # Lets the papers of one topic cite earlier ones of it; reviews cite more. A few studies are reported twice, the
-    # second time under another title, and the second report cites the first.
+    # Lets the papers of one topic cite earlier ones of it; reviews cite more. A few studies are
+    # reported twice, the second time under another title, and the second report cites the first.
     class Citing
       MOST = 6
       MOST_OF_REVIEWS = 18
@@ -17,7 +17,9 @@ module Hobrin
       # records :: Array of Record of one topic. Gives them in the same order, with what they cite.
       def call(records)
         by_date = records.sort_by { |record| [record.published, record.id] }
-        cited = by_date.each_with_index.to_h { |record, place| [record.id, cites(record, by_date.first(place))] }
+        cited = by_date.each_with_index.to_h do |record, place|
+          [record.id, cites(record, by_date.first(place))]
+        end
         records.map { |record| again(record.with(cites: cited.fetch(record.id)), records) }
       end
 

@@ -17,7 +17,8 @@ module Hobrin
                  review: 7, narrative: 5, cost: 1, case_report: 3, editorial: 2, letter: 1, protocol: 3,
                  guideline: 1 }.freeze
       # What counts as a research article.
-      RESEARCH = %i[trial controlled cohort case_control before_after survey qualitative review cost accuracy].freeze
+      RESEARCH = %i[trial controlled cohort case_control before_after survey qualitative review
+                    cost accuracy].freeze
       # Of these, most have no abstract.
       BRIEF = %i[editorial letter].freeze
       # Headings about how a study was done.

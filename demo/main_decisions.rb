@@ -4,8 +4,8 @@ require "yaml"
 
 module Hobrin
   module Demo
-    # The last three steps of the main inquiry, from decisions.yml: what is kept and why not, what the kept
-    # papers are worth, and what the ward will do.
+    # The last three steps of the main inquiry, from decisions.yml: what is kept and why not, what
+    # the kept papers are worth, and what the ward will do.
     class MainDecisions
       FILE = File.expand_path("decisions.yml", __dir__)
       ID = "10.5555/hobrin.%s"
@@ -21,7 +21,8 @@ module Hobrin
       def call
         sift
         @data[:papers].each { |key, paper| weigh(format(ID, key), paper) }
-        Services::WriteBrief.new(@context).call(@id, conclusion: @data[:conclusion], plan: Brief::ChangePlan.new(**@data[:plan]))
+        plan = Brief::ChangePlan.new(**@data[:plan])
+        edit(Edits::Act::WriteBrief.new(conclusion: @data[:conclusion], plan:))
       end
 
       private
@@ -30,7 +31,8 @@ module Hobrin
       def sift
         found = Services::ReadInquiry.new(@context).call(@id).cascade.final
         @context.library.newest(found, limit: 100).each do |record|
-          decide(record, @data[:sift][record.id.delete_prefix(format(ID, "")).to_sym] || by_title(record))
+          decide(record,
+                 @data[:sift][record.id.delete_prefix(format(ID, "")).to_sym] || by_title(record))
         end
       end
 
@@ -44,17 +46,21 @@ module Hobrin
 
       def decide(record, choice)
         verdict = (choice.keys & Sifting::Decision::VERDICTS).first
-        Services::DecidePaper.new(@context).call(@id, record.id, verdict:, reason: choice[:drop],
-                                                                 note: choice[:note].to_s)
+        decision = Sifting::Decision.new(record_id: record.id, verdict:, reason: choice[:drop],
+                                         note: choice[:note].to_s)
+        edit(Edits::Sift::Decide.new(decision:))
       end
 
       def weigh(record_id, paper)
         table = paper[:table] && Statistics::TwoByTwo.new(**CELLS.zip(paper[:table]).to_h)
-        Services::WeighPaper.new(@context).call(
-          @id, Appraisal::Paper.new(record_id:, table:, answers: paper.fetch(:answers, {}).transform_values(&:to_sym),
-                                    **paper.slice(:design, :outcome, :finding, :graded, :graded_why))
-        )
+        answers = paper.fetch(:answers, {}).transform_values(&:to_sym)
+        edit(Edits::Weigh::WeighPaper.new(
+               paper: Appraisal::Paper.new(record_id:, table:, answers:,
+                                           **paper.slice(:design, :outcome, :finding, :graded, :graded_why))
+             ))
       end
+
+      def edit(edit) = Services::ApplyEdit.new(@context).call(@id, edit)
     end
   end
 end

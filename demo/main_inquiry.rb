@@ -2,7 +2,8 @@
 
 module Hobrin
   module Demo
-    # The main inquiry of the sample, worked through all six steps by the same services that a person uses.
+    # The main inquiry of the sample, worked through all six steps by the same services that a
+    # person uses.
     class MainInquiry
       TEXT = "In adults in intensive care, do earplugs and an eye mask at night, compared with usual care, " \
              "improve sleep or prevent delirium?"
@@ -14,7 +15,8 @@ module Hobrin
       TERMS = {
         "P" => [:"Intensive Care Units", :"Critically Ill Patients", :"Intensive Care", "intensive care",
                 "critically ill", "critical care", "step-down unit*"],
-        "I" => [:"Ear Protective Devices", :"Eye Masks", "earplug*", "ear plug*", "eye mask*", "eye shade*"],
+        "I" => [:"Ear Protective Devices", :"Eye Masks", "earplug*", "ear plug*", "eye mask*",
+                "eye shade*"],
         "O" => [:Delirium, :"Sleep Quality", :"Sleep Disorders", "deliri*", "confusion", "sleep*"]
       }.freeze
       TYPES = ["systematic review", "meta-analysis", "randomized controlled trial", "controlled trial", "cohort study",
@@ -26,7 +28,9 @@ module Hobrin
       end
 
       # Begins it. Gives its id.
-      def start = @id = Services::StartInquiry.new(@context).call(TEXT, situation: SITUATION, sample: true)
+      def start
+        @id = Services::StartInquiry.new(@context).call(TEXT, situation: SITUATION, sample: true)
+      end
 
       # Works it through to the brief.
       def work
@@ -39,30 +43,30 @@ module Hobrin
       private
 
       def ask
-        service = Services::WriteQuestion.new(@context)
-        draft = Services::WriteQuestion::Draft.new(situation: SITUATION, text: TEXT, kind: "treatment", uses: {},
-                                                   typed: {})
-        MARKS.each { |key, text| service.call(@id, draft) { |question| question.marked(key, text) } }
+        draft = Edits::Ask::Draft.new(situation: SITUATION, text: TEXT, kind: "treatment")
+        MARKS.each do |key, words|
+          edit(Edits::Ask::WriteQuestion.new(draft:, press: Edits::Ask::Mark.new(key:, words:)))
+        end
       end
 
       def word
-        service = Services::AddTerms.new(@context)
-        TERMS.each do |key, names|
+        TERMS.each do |block, names|
           names.each do |name|
-            name.is_a?(Symbol) ? service.heading(@id, key, name.to_s) : service.words(@id, key, name)
+            kind = name.is_a?(Symbol) ? :heading : :words
+            edit(Edits::Word::AddParts.new(block:, parts: [[kind, name.to_s]]))
           end
         end
-        service.words(@id, "P", "ward*")
-        wild = @context.inquiries.find(@id).inquiry.block("P").terms.last
-        Services::ChangeTerm.new(@context).cross_out(@id, wild.id, "pulls in everything")
+        wild = edit(Edits::Word::AddParts.words("P", "ward*")).opened.inquiry.block("P").terms.last
+        edit(Edits::Word::CrossOut.new(term_id: wild.id, reason: "pulls in everything"))
       end
 
       def narrow
-        service = Services::ChangeLimits.new(@context)
-        service.put(@id, Strategy::Limit.new(name: :age, values: Records::AgeGroups::ADULTS))
-        service.put(@id, Strategy::Dates.years(from_year: 2016, to_year: 2026))
-        service.put(@id, Strategy::Limit.new(name: :type, values: TYPES))
+        [Strategy::Limit.new(name: :age, values: Records::AgeGroups::ADULTS),
+         Strategy::Dates.years(from_year: 2016, to_year: 2026),
+         Strategy::Limit.new(name: :type, values: TYPES)].each { |leaf| edit(Edits::Narrow::PutLimit.new(leaf:)) }
       end
+
+      def edit(edit) = Services::ApplyEdit.new(@context).call(@id, edit)
     end
   end
 end

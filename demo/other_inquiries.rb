@@ -11,7 +11,6 @@ module Hobrin
 
       def initialize(context)
         @context = context
-        @terms = Services::AddTerms.new(context)
       end
 
       # Gives their ids.
@@ -20,34 +19,43 @@ module Hobrin
       private
 
       def one(data)
-        id = Services::StartInquiry.new(@context).call(data["text"], situation: data["situation"], sample: true)
+        id = Services::StartInquiry.new(@context).call(data["text"], situation: data["situation"],
+                                                                     sample: true)
         ask(id, data)
-        data["terms"].each { |key, names| names.each { |name| add(id, key, name) } }
-        data.fetch("crossed", {}).each { |key, (name, reason)| cross_out(id, key, name, reason) }
+        data["terms"].each { |block, names| names.each { |name| add(id, block, name) } }
+        data.fetch("crossed", {}).each do |block, (name, reason)|
+          cross_out(id, block, name, reason)
+        end
         id
       end
 
       def ask(id, data)
-        draft = Services::WriteQuestion::Draft.new(
-          situation: data["situation"], text: data["text"], kind: data["kind"], frame: data["frame"],
-          typed: data["typed"], uses: data["uses"].transform_values(&:to_sym)
-        )
-        service = Services::WriteQuestion.new(@context)
-        service.call(id, draft.dup.tap { |first| first.typed = {} })
-        marks = data["marks"].flat_map { |key, texts| texts.map { |text| [key, text] } }
-        marks.each { |key, text| service.call(id, draft) { |question| question.marked(key, text) } }
+        draft = Edits::Ask::Draft.new(situation: data["situation"], text: data["text"], kind: data["kind"],
+                                      frame: data["frame"], uses: data["uses"].transform_values(&:to_sym))
+        edit(id, Edits::Ask::WriteQuestion.new(draft:))
+        typed = draft.with(typed: data["typed"])
+        data["marks"].flat_map { |key, texts| texts.map { |words| Edits::Ask::Mark.new(key:, words:) } }
+                     .each { |press| edit(id, Edits::Ask::WriteQuestion.new(draft: typed, press:)) }
       end
 
-      def add(id, key, name)
+      def add(id, block, name)
         heading = name[HEADING, 1]
-        heading ? @terms.heading(id, key, heading) : @terms.words(id, key, name)
+        edit(id,
+             Edits::Word::AddParts.new(block:,
+                                       parts: [heading ? [
+                                         :heading, heading
+                                       ] : [:words, name]]))
       end
 
-      def cross_out(id, key, name, reason)
-        leaf = Strategy::Words.read(name)
-        term = @context.inquiries.find(id).inquiry.block(key).terms.find { |one| one.leaf == leaf }
-        Services::ChangeTerm.new(@context).cross_out(id, term.id, reason)
+      def cross_out(id, block, name, reason)
+        leaf = Strategy::TextTerm.read(name)
+        term = @context.inquiries.find(id).inquiry.block(block).terms.find do |one|
+          one.leaf == leaf
+        end
+        edit(id, Edits::Word::CrossOut.new(term_id: term.id, reason:))
       end
+
+      def edit(id, edit) = Services::ApplyEdit.new(@context).call(id, edit)
     end
   end
 end

@@ -2,10 +2,12 @@
 
 module Hobrin
   module Demo
-    # Gives a made-up paper what a printed one has: authors, a journal, pages, an id, a spelling, and the
-    # day on which it was added. Journals marked as nursing journals have more nurses among their authors.
+    # Gives a made-up paper what a printed one has: authors, a journal, pages, an id, a spelling,
+    # and the day on which it was added. Journals marked as nursing journals have more nurses among
+    # their authors.
     class Printing
-      BRITISH = { "andomized" => "andomised", "andomization" => "andomisation", "andomize " => "andomise " }.freeze
+      BRITISH = { "andomized" => "andomised", "andomization" => "andomisation",
+                  "andomize " => "andomise " }.freeze
       AMERICAN = { "isation" => "ization", "rganised" => "rganized", "eterised" => "eterized", "oedema" => "edema",
                    "analysed" => "analyzed", "rogramme" => "rogram", "abour" => "abor", "ehaviour" => "ehavior",
                    "aesar" => "esar", "aemo" => "emo", "olour" => "olor", "aediatric" => "ediatric" }.freeze
@@ -21,8 +23,10 @@ module Hobrin
         @families = names["family_beginnings"].product(names["family_endings"]).map(&:join).freeze
       end
 
-      # random :: Random of this record; key :: part of the id; spell :: whether the spelling follows the country
-      # research :: whether it is a research article; stated :: further flags. Gives a Records::Record.
+      # random :: Random of this record; key :: part of the id; spell :: whether the spelling
+      #   follows the country
+      # research :: whether it is a research article; stated :: further flags. Gives a
+      #   Records::Record.
       def record(random:, key:, title:, published:, headings:, abstract: nil, journal: nil, country: nil, spell: false,
                  research: true, stated: [], **rest)
         @random = random
@@ -52,7 +56,8 @@ module Hobrin
         Array.new(@random.rand(1..7)) do
           given = pick(@names["givens"])
           given = "#{given} #{pick(("A".."Z").to_a)}." if @random.rand < 0.3
-          Records::Author.new(family: pick(@families), given:, nurse: @random.rand < (nursing ? 0.6 : 0.2))
+          Records::Author.new(family: pick(@families), given:,
+                              nurse: @random.rand < (nursing ? 0.6 : 0.2))
         end.uniq(&:short)
       end
 
@@ -73,7 +78,9 @@ module Hobrin
           "nursing journal" => journal["nursing"], "free full text" => @random.rand < FREE }.select { |_, on| on }.keys
       end
 
-      def respell(text, spelling) = spelling.reduce(text) { |result, (from, to)| result.gsub(from, to) }
+      def respell(text, spelling)
+        spelling.reduce(text) { |result, (from, to)| result.gsub(from, to) }
+      end
 
       def weighted(shares)
         at = @random.rand(shares.values.sum)

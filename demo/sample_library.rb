@@ -4,12 +4,13 @@ require "yaml"
 
 module Hobrin
   module Demo
-    # The made-up papers: those around the main inquiry, written by hand, and those around them, made from
-    # topics.yml. The same seed gives the same library, to the letter.
+    # The made-up papers: those around the main inquiry, written by hand, and those around them,
+    # made from topics.yml. The same seed gives the same library, to the letter.
     class SampleLibrary
       SIZE = 12_000
       SEED = 4646
-      # Of the generated papers, how many were retracted, and how many are in the library twice, from two sources.
+      # Of the generated papers, how many were retracted, and how many are in the library twice,
+      # from two sources.
       RETRACTED = 14
       TWICE = 16
       FOLDER = __dir__
@@ -18,7 +19,8 @@ module Hobrin
       private_constant :FOLDER, :AS_WRITTEN
 
       # size :: how many papers in all; more than SIZE grows the topics by their shares
-      def initialize(size: SIZE, seed: SEED, thesaurus: Thesaurus.new(SampleThesaurus.headings, checked: true))
+      def initialize(size: SIZE, seed: SEED,
+                     thesaurus: Thesaurus.new(SampleThesaurus.headings, checked: true))
         @size = size
         @seed = seed
         @thesaurus = thesaurus
@@ -29,7 +31,8 @@ module Hobrin
       # Gives an Array of Records::Record, the handwritten ones first.
       def records = each.to_a
 
-      # Yields each record in turn, so that a library may be larger than memory. Without a block, an Enumerator.
+      # Yields each record in turn, so that a library may be larger than memory. Without a block, an
+      # Enumerator.
       def each(&block)
         return enum_for(:each) unless block
 
@@ -49,13 +52,16 @@ module Hobrin
 
       def load(name) = YAML.safe_load_file(File.join(FOLDER, "#{name}.yml"))
 
-      # Hash of topic to how many papers it gets: those with a number that many, the others the rest by their share.
+      # Hash of topic to how many papers it gets: those with a number that many, the others the rest
+      # by their share.
       def topics
         fixed, shared = @data["topics"].partition { |topic| topic["papers"] }
         left = @size - load("papers").size - TWICE - fixed.sum { |topic| topic["papers"] }
         shares = shared.map { |topic| topic["share"] }
         ends = shares.reduce([0]) { |sums, share| [*sums, sums.last + share] }
-        counts = ends.map { |sum| sum * [left, 0].max / shares.sum }.each_cons(2).map { |from, to| to - from }
+        counts = ends.map do |sum|
+          sum * [left, 0].max / shares.sum
+        end.each_cons(2).map { |from, to| to - from }
         fixed.to_h { |topic| [topic, topic["papers"]] }.merge(shared.zip(counts).to_h)
       end
 
@@ -86,15 +92,19 @@ module Hobrin
 
       def retracted?(place) = place % (SIZE / RETRACTED) == 611
 
-      def retract(record) = record.with(title: "Retracted: #{record.title}", flags: [*record.flags, "retracted"])
+      def retract(record)
+        record.with(title: "Retracted: #{record.title}", flags: [*record.flags, "retracted"])
+      end
 
-      # The same papers again, as another source has them: another id, no headings, the title in another spelling.
+      # The same papers again, as another source has them: another id, no headings, the title in
+      # another spelling.
       def twice(places)
         Array.new(TWICE) do |number|
           place = 1 + (number * places / TWICE)
           topic = topic_of(place)
           record = generated(topic, place)
-          record.with(id: "other-source:#{place}", headings: [], title: record.title.upcase, ages: [], types: [])
+          record.with(id: "other-source:#{place}", headings: [], title: record.title.upcase,
+                      ages: [], types: [])
         end
       end
 

@@ -4,8 +4,9 @@ require "csv"
 
 module Hobrin
   module Demo
-    # The made-up headings of the sample library: words that the trade shares, filed in Hobrin's own way. They stand in
-    # headings/*.csv, one to a line; a heading that names no aspects takes those of the heading above it.
+    # The made-up headings of the sample library: words that the trade shares, filed in Hobrin's own
+    # way. They stand in headings/*.csv, one to a line; a heading that names no aspects takes those
+    # of the heading above it.
     module SampleThesaurus
       FILES = File.expand_path("headings/*.csv", __dir__)
       private_constant :FILES

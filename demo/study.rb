@@ -5,8 +5,10 @@ module Hobrin
     # One generated study: a design, a date, and a title and an abstract that fit together.
     class Study
       # Of a hundred papers, how many are from these years.
-      YEARS = { 2024..2026 => 24, 2019..2023 => 33, 2014..2018 => 21, 2006..2013 => 16, 1996..2005 => 6 }.freeze
-      # How many have no headings yet, by when they were published; a few older papers never got any.
+      YEARS = { 2024..2026 => 24, 2019..2023 => 33, 2014..2018 => 21, 2006..2013 => 16,
+                1996..2005 => 6 }.freeze
+      # How many have no headings yet, by when they were published; a few older papers never got
+      # any.
       UNINDEXED = { "2026-05" => 0.88, "2026-01" => 0.3, "0000" => 0.015 }.freeze
       LAST = "2026-10"
       NO_AGE = 0.12
@@ -17,10 +19,13 @@ module Hobrin
       COMMON = ["Nursing Care", "Patient Safety", "Quality of Life", "Length of Stay", "Costs", "Adults", "Nurses",
                 "Hospitals", "Patient Satisfaction", "Teamwork", "Competence", "Mortality", "University Hospitals",
                 "Evidence-Based Practice", "Nursing Records"].freeze
-      private_constant :YEARS, :UNINDEXED, :LAST, :NO_AGE, :NO_ABSTRACT, :ONE_ASPECT, :ANIMALS, :COMMON
+      private_constant :YEARS, :UNINDEXED, :LAST, :NO_AGE, :NO_ABSTRACT, :ONE_ASPECT, :ANIMALS,
+                       :COMMON
 
-      # parts :: { people:, intervention:, outcome: } from topics.yml; thesaurus :: of the sample, for its aspects
-      # designs :: names of the only designs that make sense for a topic, one named twice is twice as common; or nil for all
+      # parts :: { people:, intervention:, outcome: } from topics.yml; thesaurus :: of the sample,
+      #   for its aspects
+      # designs :: names of the only designs that make sense for a topic, one named twice is twice
+      #   as common; or nil for all
       def initialize(parts, thesaurus:, random:, designs: nil)
         @parts = parts
         @thesaurus = thesaurus
@@ -41,7 +46,9 @@ module Hobrin
 
       private
 
-      def abstract(text) = chance(NO_ABSTRACT.fetch(Designs::BRIEF.include?(@design))) ? nil : text.abstract
+      def abstract(text)
+        chance(NO_ABSTRACT.fetch(Designs::BRIEF.include?(@design))) ? nil : text.abstract
+      end
 
       def facts(unindexed)
         return { ages: [], sex: [], species: ["humans"] } if unindexed
@@ -58,7 +65,8 @@ module Hobrin
         format("%<year>d-%<month>02d", year:, month:)
       end
 
-      # The intervention and the outcome are what a paper is mainly about; indexers add what lies beside.
+      # The intervention and the outcome are what a paper is mainly about; indexers add what lies
+      # beside.
       def headings
         main = %i[intervention outcome].map { |part| @parts[part]["headings"].first }
         labels = %i[intervention outcome people].flat_map { |part| @parts[part]["headings"] }.uniq

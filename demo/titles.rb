@@ -4,8 +4,8 @@ require "set"
 
 module Hobrin
   module Demo
-    # Keeps the titles of made-up papers apart: one that was used gets the name of a made-up study behind it, or the
-    # country that an opinion is from.
+    # Keeps the titles of made-up papers apart: one that was used gets the name of a made-up study
+    # behind it, or the country that an opinion is from.
     class Titles
       STUDIES = %w[Lantern Heron Harbour Thistle Compass Juniper Ferry Swallow Amber Meadow Beacon Kestrel Willow Pebble
                    Orchard Tide Copper Linden Marsh Violet Summit Clover Drift Ember Fjord Grove Haven Island Jasper
@@ -17,10 +17,15 @@ module Hobrin
         @seen = Set.new
       end
 
-      # record :: Record; place :: its number, which chooses the name. Gives the record, perhaps under another title.
+      # record :: Record; place :: its number, which chooses the name. Gives the record, perhaps
+      #   under another title.
       def apart(record, place)
-        endings = record.flags.include?(RESEARCH) ? names(place) : [": a view from #{record.country}", *names(place)]
-        title = ["", *endings].map { |ending| record.title + ending }.find { |one| @seen.add?(one.downcase) }
+        endings = record.flags.include?(RESEARCH) ? names(place) : [
+          ": a view from #{record.country}", *names(place)
+        ]
+        title = ["", *endings].map do |ending|
+          record.title + ending
+        end.find { |one| @seen.add?(one.downcase) }
         title == record.title ? record : record.with(title:)
       end
 

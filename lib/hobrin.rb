@@ -7,13 +7,27 @@ require "zeitwerk"
 # The core of Hobrin: what a question, a search, a limit, a decision and a brief mean, with no
 # interface and no database. Loading this file alone gives all of it.
 #
-# A question flows through the stages in the order of STAGES; a stage names only earlier ones.
+# A question flows through the stages in the order of STAGES. LAYERS is the whole order of the core:
+# each names only earlier ones, which spec/layout_spec.rb holds.
 module Hobrin
   STAGES = %i[question strategy retrieval narrowing sifting appraisal brief].freeze
+
+  LAYERS = [:error, :input_error, :state_error, :gone_error, :conflict_error, :value, :text, :records, :thesaurus,
+            :statistics, *STAGES, :inquiry, :check, :edits, :trail, :exchange].freeze
+
+  # Folders that only hold files together; what is in them belongs to the namespace of the folder
+  # above.
+  GROUPS = %w[strategy/expressions strategy/leaves strategy/blocks strategy/filters strategy/lines
+              retrieval/evaluation retrieval/figures retrieval/reasons
+              narrowing/limits narrowing/steering
+              edits/word/additions edits/word/terms edits/word/blocks
+              edits/narrow/limits edits/narrow/papers].freeze
+  private_constant :GROUPS
 
   LOADER = Zeitwerk::Loader.new.tap do |loader|
     loader.tag = "hobrin"
     loader.push_dir(__dir__)
+    GROUPS.each { |folder| loader.collapse("#{__dir__}/hobrin/#{folder}") }
     loader.setup
   end
   private_constant :LOADER

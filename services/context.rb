@@ -20,11 +20,11 @@ module Hobrin
       # Short, so that an error's message never prints a whole library.
       def inspect = "#<#{self.class}>"
 
-      # A context that looks at the library as it is now for as long as it is kept, such as one request: all its numbers are
-      # of one version, and it is asked which one that is but once.
+      # A context that looks at the library as it is now for as long as it is kept, such as one
+      # request: all its numbers are of one version, and it is asked which one that is but once.
       def pinned
-        evaluator = self.evaluator
-        dup.tap { |copy| copy.pin(evaluator) }
+        snapshot = self.snapshot
+        dup.tap { |copy| copy.pin(snapshot, evaluator_of(snapshot)) }
       end
 
       def today = @clock.now.to_date
@@ -32,7 +32,12 @@ module Hobrin
       # The time as ISO 8601 text in UTC, to the second: what is stored.
       def now = @clock.now.utc.strftime("%Y-%m-%dT%H:%M:%SZ")
 
-      # The thesaurus of the library as it is now.
+      # The library as it is now: its version, size and whether it is made up.
+      def snapshot = @pinned_snapshot || library.now
+
+      # The evaluator over it; its answers are kept until the library changes.
+      def evaluator = @pinned_evaluator || evaluator_of(library.now)
+
       def thesaurus = evaluator.thesaurus
 
       # The names that a search may use in the library as it is now.
@@ -42,24 +47,24 @@ module Hobrin
                                  places: index.values(:place))
       end
 
-      # The evaluator over the library as it is now; its answers are kept until the library changes.
-      def evaluator
-        return @pinned if @pinned
+      protected
 
-        version = library.version
+      def pin(snapshot, evaluator)
+        @pinned_snapshot = snapshot
+        @pinned_evaluator = evaluator
+      end
+
+      private
+
+      def evaluator_of(snapshot)
         @lock.synchronize do
-          unless @version == version
-            @evaluator = Retrieval::Evaluator.new(index: library.index, thesaurus: library.thesaurus, filters:)
-            @version = version
+          unless @version == snapshot.version
+            @evaluator = Retrieval::Evaluator.new(index: snapshot.index,
+                                                  thesaurus: snapshot.thesaurus, filters:)
+            @version = snapshot.version
           end
           @evaluator
         end
-      end
-
-      protected
-
-      def pin(evaluator)
-        @pinned = evaluator
       end
     end
   end

@@ -28,10 +28,13 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
     expect(count(run("find", cql, "--format", "cql")[1])).to eq(sleep.size)
     { "csl" => :csl, "ris" => :ris, "bibtex" => :bibtex }.each do |name, format|
       read = Hobrin::Exchange.read(run("find", cql, "--format", name)[1], format:)
-      expect([name, read.last, read.first.map(&:doi)]).to eq([name, [], context.library.records_by_id(ids).map(&:doi)])
+      expect([name, read.last,
+              read.first.map(&:doi)]).to eq([name, [],
+                                             context.library.records_by_id(ids).map(&:doi)])
     end
     _, out, err = run("find", cql, "--limit", "2")
-    expect([out.scan(%r{^  10\.5555/}).size, err]).to eq([2, "2 of #{sleep.size} papers. Made-up sample data.\n"])
+    expect([out.scan(%r{^  10\.5555/}).size,
+            err]).to eq([2, "2 of #{sleep.size} papers. Made-up sample data.\n"])
   end
 
   it "says in one line what is wrong, and by its exit status whose fault it is" do
@@ -45,7 +48,9 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
       expect([arguments, found[0], found[1], found[2].lines.size]).to eq([arguments, status, "", 1])
       expect(found[2]).to match(message)
     end
-    Dir.mktmpdir { |folder| expect(run("count", "x", "--home", folder)).to match([2, "", /library is empty/]) }
+    Dir.mktmpdir do |folder|
+      expect(run("count", "x", "--home", folder)).to match([2, "", /library is empty/])
+    end
   end
 
   it "explains every command with an example that runs" do
@@ -53,7 +58,8 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
     commands = out.scan(/^  ([a-z]+(?: [a-z]+)?)  /).flatten
     expect([status, commands.size]).to eq([0, 10])
     commands.each do |command|
-      expect(run(*command.split, "--help")).to match([0, /hobrin #{command}.*Examples:\n  hobrin #{command}/m, ""])
+      expect(run(*command.split,
+                 "--help")).to match([0, /hobrin #{command}.*Examples:\n  hobrin #{command}/m, ""])
     end
   end
 
@@ -64,7 +70,8 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
                "dc.title = deliri* or zebra")[1]).to match(/found by:\n  dc.title = "deliri\*"\n    title: .*deliri/i)
     expect(run("explain", id,
                "deliri* and zebra not dc.date > 1990")[1]).to match(/not found.*\n  \(.* not dc.date >= 1991\)/)
-    expect(run("explain", id, "deliri* and zebra")[1]).to match(/keeps it out:\n  cql.serverChoice = "zebra"\n\z/)
+    expect(run("explain", id,
+               "deliri* and zebra")[1]).to match(/keeps it out:\n  cql.serverChoice = "zebra"\n\z/)
   end
 
   it "imports, exports, traces and copies, with what was refused on standard error" do
@@ -73,10 +80,14 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
       here = ["--home", at["home"]]
       File.write(at["headings.ttl"],
                  "@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n<urn:a> skos:prefLabel \"Sleep\" .\n")
-      expect(run("thesaurus", "import", at["headings.ttl"], *here)).to match([0, "1 headings.\n", ""])
-      File.write(at["a.ris"], "TY  - JOUR\nTI  - One\nKW  - Sleep\nDO  - 10.5555/a\nER  -\nTY  - JOUR\nER  -\n")
+      expect(run("thesaurus", "import", at["headings.ttl"],
+                 *here)).to match([0, "1 headings.\n", ""])
+      File.write(at["a.ris"],
+                 "TY  - JOUR\nTI  - One\nKW  - Sleep\nDO  - 10.5555/a\nER  -\nTY  - JOUR\nER  -\n")
       status, out, err = run("import", at["a.ris"], *here)
-      expect([status, out]).to match([1, /1 papers added, 0 there already, 1 entries refused. The library has 1/])
+      expect([status,
+              out]).to match([1,
+                              /1 papers added, 0 there already, 1 entries refused. The library has 1/])
       expect(err).to match(/a.ris: entry 2, line 6: .*title/)
       expect(run("import", at["a.ris"], *here)[1]).to include("0 papers added, 1 there already")
       expect(run("count", 'dc.subject = "sleep"', *here)[1]).to eq("1\n")
@@ -90,19 +101,26 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
   it "traces an inquiry, searches after its lines, and writes its evidence", :sample do
     run = lambda do |*arguments|
       out = StringIO.new
-      described_class.new(out:, err: StringIO.new, env: { "HOBRIN_HOME" => SampleHome.master }).call(arguments)
+      described_class.new(out:, err: StringIO.new,
+                          env: { "HOBRIN_HOME" => SampleHome.master }).call(arguments)
       out.string
     end
     lines = JSON.parse(run.call("trail", "1", "--format", "json"))
     expect(run.call("trail", "1").lines.size).to eq(lines.size)
     again = JSON.parse(run.call("trail", "1", "--again", "--format", "json"))
-    expect(again).to include("base" => lines.size, "before" => 37, "now" => 37, "fresh" => 0, "lines" => [])
-    expect(run.call("trail", "1", "--again")).to start_with("37 papers at line #{lines.size}, 37 now, 0 of them new")
-    expect(run.call("count", "cql.resultSetId = #{lines.size}", "--inquiry", "1").to_i).to eq(lines.last["count_after"])
-    expect(run.call("count", run.call("export", "1", "--format", "cql")).to_i).to eq(lines.last["count_after"])
+    expect(again).to include("base" => lines.size, "before" => 37, "now" => 37, "fresh" => 0,
+                             "lines" => [])
+    expect(run.call("trail", "1",
+                    "--again")).to start_with("37 papers at line #{lines.size}, 37 now, 0 of them new")
+    expect(run.call("count", "cql.resultSetId = #{lines.size}", "--inquiry",
+                    "1").to_i).to eq(lines.last["count_after"])
+    expect(run.call("count",
+                    run.call("export", "1", "--format",
+                             "cql")).to_i).to eq(lines.last["count_after"])
     expect(run.call("export", "1", "--format", "log").lines.last[/\A *\d+ +(\d+)/,
                                                                  1].to_i).to eq(lines.last["count_after"])
-    expect(Hobrin::Exchange.read(run.call("export", "1", "--format", "bibtex"), format: :bibtex).first.size).to eq(6)
+    expect(Hobrin::Exchange.read(run.call("export", "1", "--format", "bibtex"),
+                                 format: :bibtex).first.size).to eq(6)
   end
 
   it "imports what comes through a pipe" do

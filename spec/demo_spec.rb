@@ -31,7 +31,8 @@ RSpec.describe "The demo" do
     Dir.mktmpdir do |home|
       port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
       2.times do
-        Open3.popen2({ "PORT" => port.to_s, "HOBRIN_HOME" => home }, "#{root}/bin/demo") do |_, out, process|
+        Open3.popen2({ "PORT" => port.to_s, "HOBRIN_HOME" => home },
+                     "#{root}/bin/demo") do |_, out, process|
           address = out.each_line.lazy.filter_map { |line| line[%r{http://[\d.:]+}] }.first
           expect(address).to eq("http://127.0.0.1:#{port}")
           expect(Net::HTTP.get(URI(address))).to include("What do you want to know?",
@@ -50,7 +51,9 @@ RSpec.describe "The demo" do
       old = "#!/bin/sh\ncase \"$*\" in *print*) printf 2.7.0;; *) exit 1;; esac\n"
       File.write("#{folder}/ruby", old, perm: 0o755)
       _, err, status = run("#{root}/bin/demo", PATH: "#{folder}:#{ENV.fetch("PATH")}")
-      expect([err, status.exitstatus]).to eq(["hobrin: Ruby 3.1 or newer is needed; this is 2.7.0.\n", 2])
+      expect([err,
+              status.exitstatus]).to eq(["hobrin: Ruby 3.1 or newer is needed; this is 2.7.0.\n",
+                                         2])
     end
   end
 
@@ -76,16 +79,23 @@ RSpec.describe "The demo" do
     shares = records.flat_map { |record| record.abstract.to_s.scan(/(\d+) of (\d+) \(([\d.]+)%\)/) }
     expect(shares.size).to be > 10_000
     shares.each do |part, whole, share|
-      expect([part, whole, (100.0 * part.to_i / whole.to_i).round(1)]).to eq([part, whole, share.to_f])
+      expect([part, whole,
+              (100.0 * part.to_i / whole.to_i).round(1)]).to eq([part, whole, share.to_f])
     end
     group = /(\d+) of (\d+) \([\d.]+%\) [^.;]*/
-    ratios = records.flat_map { |record| record.abstract.to_s.scan(/#{group} and #{group}; risk ratio ([\d.]+),/) }
+    ratios = records.flat_map do |record|
+      record.abstract.to_s.scan(/#{group} and #{group}; risk ratio ([\d.]+),/)
+    end
     expect(ratios.size).to be > 2_000
     ratios.each do |a, n1, c, n2, ratio|
       expect(a.to_f / n1.to_i / (c.to_f / n2.to_i)).to be_within(0.0051).of(ratio.to_f)
     end
     published = records.to_h { |record| [record.id, record.published] }
-    records.each { |record| record.cites.each { |id| expect(published.fetch(id)).to be <= record.published } }
+    records.each do |record|
+      record.cites.each do |id|
+        expect(published.fetch(id)).to be <= record.published
+      end
+    end
   end
 
   # The shares that docs/sample.md states.

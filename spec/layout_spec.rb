@@ -17,18 +17,97 @@ RSpec.describe "The layout" do
       Hobrin.eager_load
       print %w[Sequel SQLite3 Sinatra Rack Puma].select { |name| Object.const_defined?(name) }.inspect
     RUBY
-    out, err, status = Open3.capture3(RbConfig.ruby, "-rbundler/setup", "-I#{root}/lib", "-e", script, chdir: root)
+    out, err, status = Open3.capture3(RbConfig.ruby, "-rbundler/setup", "-I#{root}/lib", "-e",
+                                      script, chdir: root)
     expect([out, err, status.success?]).to eq(["[]", "", true])
   end
 
-  it "lets no stage name a later one" do
-    names = Hobrin::STAGES.map { |stage| stage.to_s.capitalize }
-    Hobrin::STAGES.each_with_index do |stage, place|
-      later = names.drop(place + 1).join("|")
-      next if later.empty?
+  # Every constant in a file's code as Ruby would resolve it there, however it is written: the files
+  # it leads to.
+  class ConstantsNamed
+    def initialize(file)
+      @tree = RubyVM::AbstractSyntaxTree.parse_file(file)
+    end
 
-      [File.join(root, "lib/hobrin/#{stage}.rb"), *files("#{root}/lib/hobrin/#{stage}")].each do |file|
-        expect([file, code(file)[/\b(?:#{later})::/]]).to eq([file, nil])
+    def files
+      @found = []
+      walk(@tree, [Object])
+      @found.uniq
+    end
+
+    private
+
+    def walk(node, nesting)
+      return unless node.is_a?(RubyVM::AbstractSyntaxTree::Node)
+      return walk_into(node, nesting) if %i[MODULE CLASS].include?(node.type)
+
+      name = path(node)
+      name ? look_up(name, nesting) : node.children.each { |child| walk(child, nesting) }
+    end
+
+    def walk_into(node, nesting)
+      opened = resolve(path(node.children.first), nesting)
+      node.children.drop(1).each { |child| walk(child, opened ? [opened, *nesting] : nesting) }
+    end
+
+    # "Hobrin::Strategy::Words" of a constant, nil for anything else.
+    def path(node)
+      return unless node.is_a?(RubyVM::AbstractSyntaxTree::Node)
+
+      case node.type
+      when :CONST, :COLON3 then node.children.first.to_s
+      when :COLON2
+        front, name = node.children
+        front ? path(front)&.then { |before| "#{before}::#{name}" } : name.to_s
+      end
+    end
+
+    # Each constant on the way, so that naming what is inside a later layer counts, too.
+    def look_up(name, nesting)
+      parts = name.split("::")
+      parts.each_index.map { |place| parts[0..place].join("::") }.each do |front|
+        owner = resolve(front, nesting)
+        next unless owner.is_a?(Module)
+
+        @found << Object.const_source_location(Module.instance_method(:name).bind_call(owner))&.first
+      end
+    end
+
+    def resolve(name, nesting)
+      nesting.each do |scope|
+        return scope.const_get(name) if scope.const_defined?(name.split("::").first,
+                                                             scope != Object)
+      rescue NameError
+        next
+      end
+      nil
+    end
+  end
+
+  it "lets nothing in the core name what comes later" do
+    Hobrin.eager_load
+    core = "#{root}/lib/hobrin/"
+    layer = ->(file) { Hobrin::LAYERS.index(file.delete_prefix(core)[/\A\w+/].to_sym) }
+    later = files("#{root}/lib/hobrin").flat_map do |file|
+      named = ConstantsNamed.new(file).files.compact.select { |one| one.start_with?(core) }
+      named.select { |one| layer[one] > layer[file] }.map do |one|
+        [file, one].map do |path|
+          path.delete_prefix(core)
+        end
+      end
+    end
+    expect(later).to eq([])
+  end
+
+  it "finds a later layer however it is written" do
+    Dir.mktmpdir do |folder|
+      ["Brief::Flow", "Hobrin::Brief.new", "::Hobrin::Brief", "Brief"].each do |written|
+        file = File.join(folder, "x.rb")
+        File.write(file,
+                   "module Hobrin\n  module Strategy\n    X = -> { #{written} }\n  end\nend\n")
+        expect([written,
+                ConstantsNamed.new(file).files]).to match([written,
+                                                           include(end_with("/lib/hobrin/brief.rb"))])
       end
     end
   end
@@ -36,16 +115,12 @@ RSpec.describe "The layout" do
   it "keeps SQL in the store, bitmaps in one file, and the web away from the store" do
     everything = files("#{root}/{lib,store,services,cli,web,demo}")
     expect(everything.select { |file| code(file).match?(/\bSequel\b/) }).to all(start_with("#{root}/store/"))
-    expect(everything.select do |file|
-      code(file).include?("Roaring")
-    end.map { |file| File.basename(file) }).to eq(["record_set.rb"])
+    bitmaps = everything.select { |file| code(file).include?("Roaring") }
+    expect(bitmaps.map { |file| File.basename(file) }).to eq(["record_set.rb"])
     expect(files("#{root}/cli").grep_v(%r{/benchmarks/}).select { |file| code(file).match?(/\bStore::/) }).to eq([])
-    expect(files("#{root}/web").select do |file|
-      code(file).match?(/\bStore::|context\.(library|inquiries|evaluator)/)
-    end).to eq([])
-    expect(files("#{root}/{lib,store,services}").select do |file|
-      code(file).match?(/\b(Web|Cli|Sinatra|Demo)::/)
-    end).to eq([])
+    expect(files("#{root}/web").select { |file| code(file).match?(/\bStore::|context\.(library|inquiries)/) }).to eq([])
+    above = files("#{root}/{lib,store,services}").select { |file| code(file).match?(/\b(Web|Cli|Sinatra|Demo)::/) }
+    expect(above).to eq([])
   end
 
   it "reads no clock, chance, environment or file in the core" do
@@ -53,5 +128,29 @@ RSpec.describe "The layout" do
       code(file).match?(/\b(Time\.now|Date\.today|ENV\b|File\.|Random\.|rand\()/)
     end
     expect(found).to eq([])
+  end
+
+  it "keeps folders that a newcomer can hold" do
+    crowded = Dir.glob("#{root}/{lib,store,services,cli,web,demo,spec}/**/").to_h do |folder|
+      [folder.delete_prefix("#{root}/"), Dir.glob("#{folder}*.{rb,js,css}").size]
+    end
+    expect(crowded.except("lib/hobrin/").select { |_, size| size > 14 }).to eq({})
+  end
+
+  it "has views that read like a page: one thought a line, nothing assigned, no class asked for" do
+    Dir.glob("#{root}/web/views/**/*.erb").each do |view|
+      text = File.read(view)
+      name = view.delete_prefix("#{root}/")
+      expect([name, text.lines.map(&:size).max]).to match([name, be <= 121])
+      code = text.scan(/<%=*(.*?)%>/m).flatten.join("\n")
+      expect([name, code[/(?<![=!<>])=(?![=>~])(?!\s*#)|\bis_a\?|\bcase\b|Hobrin::/]]).to eq([name, nil])
+    end
+  end
+
+  it "has few long lines of code" do
+    lines = files("#{root}/{lib,store,services,cli,web,demo,config,spec}").flat_map do |file|
+      File.readlines(file, chomp: true)
+    end
+    expect(lines.count { |line| line.size > 100 }.fdiv(lines.size)).to be < 0.03
   end
 end

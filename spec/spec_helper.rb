@@ -12,6 +12,7 @@ RSpec.configure do |config|
 
   config.include Builders
   config.include SampleHome, :sample
+  config.include Editing, :sample
   config.include SmallSample, :small_sample
   config.include Client, :client
   config.include Browser, :browser

@@ -1,14 +1,20 @@
 # frozen_string_literal: true
 
+require "rack/protection"
+require "rack/session"
 require "sinatra/base"
 
 module Hobrin
   module Web
     # The web application: puts the routes of each step together and says what every answer carries.
-    #
-    # Settings: `context` (Services::Context), `session_secret`, and `host_authorization` with the host
-    # names that it answers to.
+    # `App.build` makes one for a context, so that a process may serve several homes.
     class App < Sinatra::Base
+      TOO_OLD = "This page is too old to send from. Load it again, then repeat what you did."
+      # Denying is not the default, which would drop the session and go on.
+      PROTECTION = { use: %i[authenticity_token], except: %i[remote_token], reaction: :deny,
+                     message: TOO_OLD }.freeze
+      private_constant :TOO_OLD, :PROTECTION
+
       set :root, __dir__
       set :views, File.join(__dir__, "views")
       set :public_folder, File.join(__dir__, "public")
@@ -20,23 +26,47 @@ module Hobrin
       set :raise_errors, false
       set :logging, false
       set :dump_errors, false
-      set :sessions, key: "hobrin", httponly: true, same_site: :lax
-      # Denying is not the default, which would drop the session and go on.
-      set :protection, use: %i[authenticity_token], except: %i[remote_token], reaction: :deny,
-                       message: "This page is too old to send from. Load it again, then repeat what you did."
-      set :context, nil
+      # Sessions and protection stand before the application, in `build`, since they differ from
+      # home to home.
+      set :sessions, false
+      set :protection, false
+      set :host_authorization, {}
 
-      use RequestSize
+      helpers Rendering, FormHelpers, Formatting, Pictures, OverlapPictures, TrailPictures
 
-      helpers Showing, Words, Pictures, OverlapPictures
+      # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
+      #   answers to
+      # Gives a Rack application.
+      def self.build(context:, session_secret:, hosts:)
+        application = new!(context:)
+        Rack::Builder.app do
+          use RequestSize
+          use Rack::Protection::HostAuthorization, permitted_hosts: hosts
+          use Rack::Session::Cookie, key: "hobrin", secret: session_secret, httponly: true,
+                                     same_site: :lax
+          use Rack::Protection, PROTECTION
+          run application
+        end
+      end
+
+      def initialize(app = nil, context:)
+        super(app)
+        @home_context = context
+      end
 
       before do
         headers Security::HEADERS
         halt 400, Security::BAD_TEXT unless Security.readable?(params)
       end
 
-      register Routes::Home, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act, Routes::Trail
+      register Routes::Home, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,
+               Routes::Trail
       register Failures
+
+      private
+
+      # The library as it is at this request.
+      def context = @context ||= @home_context.pinned
     end
   end
 end

@@ -2,10 +2,13 @@
 
 module Hobrin
   module Web
-    # What a person sees when something cannot be done: one table from error to status, and one way of saying it.
+    # What a person sees when something cannot be done: one table from error to status, and one way
+    # of saying it.
     module Failures
-      STATUS = { InputError => 422, GoneError => 404, ConflictError => 409, StateError => 409 }.freeze
-      # A message of Ruby's own may print whole objects, secrets among them: the log gets its beginning.
+      STATUS = { InputError => 422, GoneError => 404, ConflictError => 409,
+                 StateError => 409 }.freeze
+      # A message of Ruby's own may print whole objects, secrets among them: the log gets its
+      # beginning.
       LONGEST_MESSAGE = 160
       private_constant :STATUS, :LONGEST_MESSAGE
 
@@ -26,7 +29,8 @@ module Hobrin
 
         app.error do
           Failures.log(env["sinatra.error"])
-          fail_with "Something broke", "This is a fault of Hobrin's, not yours. What was saved is safe."
+          fail_with "Something broke",
+                    "This is a fault of Hobrin's, not yours. What was saved is safe."
         end
       end
     end

@@ -2,10 +2,19 @@
 
 module Hobrin
   module Web
-    # How blocks lie over each other, as SVG: circles in true proportion for two or three, bars for more.
+    # How blocks lie over each other, as SVG: circles in true proportion for two or three, bars for
+    # more.
     module OverlapPictures
       BAR = 12
       private_constant :BAR
+
+      # The picture that fits. panel :: Pages::Word::OverlapPanel; names :: whether the letters are
+      # written in
+      def overlap_picture(panel, names: false)
+        return overlap_bars(panel.sets, panel.keys) unless panel.circles
+
+        overlap_circles(panel.circles, panel.keys, (panel.letters if names))
+      end
 
       # circles :: Statistics::Circles; keys :: of the blocks; letters :: to write in, or nil
       def overlap_circles(circles, keys, letters = nil)
@@ -18,11 +27,13 @@ module Hobrin
         %(<svg class="overlap" viewBox="#{frame_of(drawn)}" aria-hidden="true">#{(shapes + names).join}</svg>)
       end
 
-      # What each block finds, and, in full colour, what of it is in all. overlap :: Retrieval::Overlap
+      # What each block finds, and, in full colour, what of it is in all. overlap ::
+      # Retrieval::Overlap
       def overlap_bars(overlap, keys)
         largest = [*overlap.sizes, 1].max
         bars = overlap.sizes.zip(keys).each_with_index.flat_map do |(size, key), place|
-          [["found ink-#{tone(key)}", size], ["ink-#{tone(key)}", overlap.all]].map do |name, papers|
+          [["found ink-#{tone(key)}", size],
+           ["ink-#{tone(key)}", overlap.all]].map do |name, papers|
             %(<rect class="#{name}" y="#{place * BAR}" width="#{(100.0 * papers / largest).round(2)}" height="9"/>)
           end
         end
@@ -34,9 +45,15 @@ module Hobrin
       private
 
       def frame_of(circles)
-        left, top = circles.map { |one| one.x - one.radius }.min, circles.map { |one| one.y - one.radius }.min
-        right, bottom = circles.map { |one| one.x + one.radius }.max, circles.map { |one| one.y + one.radius }.max
-        [left - 0.02, top - 0.02, right - left + 0.04, bottom - top + 0.04].map { |number| number.round(3) }.join(" ")
+        left, top = circles.map { |one| one.x - one.radius }.min, circles.map do |one|
+          one.y - one.radius
+        end.min
+        right, bottom = circles.map { |one| one.x + one.radius }.max, circles.map do |one|
+          one.y + one.radius
+        end.max
+        [left - 0.02, top - 0.02, right - left + 0.04, bottom - top + 0.04].map do |number|
+          number.round(3)
+        end.join(" ")
       end
 
       # Written on the side away from the others.

@@ -2,7 +2,8 @@
 
 module Hobrin
   module Web
-    # What every answer carries so that nothing foreign runs in the page, and what a request may hold.
+    # What every answer carries so that nothing foreign runs in the page, and what a request may
+    # hold.
     module Security
       POLICY = {
         "default-src" => "'none'", "script-src" => "'self'", "style-src" => "'self'", "font-src" => "'self'",

@@ -20,7 +20,8 @@ module Hobrin
           @err = err
         end
 
-        # Gives [records a second with everything that an import does, records a second of the plain way].
+        # Gives [records a second with everything that an import does, records a second of the plain
+        # way].
         def call
           Services::ImportThesaurus.new(@context).call(Demo::SampleThesaurus.headings)
           write
@@ -53,14 +54,19 @@ module Hobrin
           bar.finish
         end
 
-        # The text alone, parsed and put into a row and a full-text table: no facets, authors, doubles or checks.
+        # The text alone, parsed and put into a row and a full-text table: no facets, authors,
+        # doubles or checks.
         def plain
           lines = @file.each_line.lazy.select { |line| line.start_with?("{") }.first(PLAIN)
           db = SQLite3::Database.new(@home.join("plain.sqlite3").to_s)
           db.execute_batch("PRAGMA journal_mode=WAL; CREATE TABLE records (number INTEGER PRIMARY KEY, csl TEXT);" \
                            "CREATE VIRTUAL TABLE texts USING fts5(title, abstract, keywords, content='')")
           took = Timing.once do
-            db.transaction { lines.each.with_index(1) { |line, number| insert(db, line.chomp.chomp(","), number) } }
+            db.transaction do
+              lines.each.with_index(1) do |line, number|
+                insert(db, line.chomp.chomp(","), number)
+              end
+            end
           end
           lines.size / took * 1000
         ensure

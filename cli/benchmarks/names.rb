@@ -3,18 +3,23 @@
 module Hobrin
   module Cli
     module Benchmarks
-      # Looking up headings in a made-up thesaurus of the size to plan for: 30,000 headings, about 250,000 names.
+      # Looking up headings in a made-up thesaurus of the size to plan for: 30,000 headings, about
+      # 250,000 names.
       class Names
         HEADINGS = 30_000
         ALSO_CALLED = 7
         WORDS_IN_DEFINITION = 15
-        SYLLABLES = %w[ka lo mi ten ver so ra pul mon ic gas tro en ter neph ro card io vas cu lar].freeze
+        SYLLABLES = %w[ka lo mi ten ver so ra pul mon ic gas tro en ter neph ro card io vas cu
+                       lar].freeze
         TYPED = ["ka", "card", "vaslar", "lomi tenver", "zzzz"].freeze
         private_constant :HEADINGS, :ALSO_CALLED, :WORDS_IN_DEFINITION, :SYLLABLES, :TYPED
 
-        # headings, names :: how many; build_ms :: to make the thesaurus; look_up_ms :: Hash of way to the slowest of TYPED
+        # headings, names :: how many; build_ms :: to make the thesaurus; look_up_ms :: Hash of way
+        #   to the slowest of TYPED
         # reading_ms :: to read a line of free typing
-        Figures = Struct.new(:headings, :names, :build_ms, :look_up_ms, :reading_ms, keyword_init: true)
+        class Figures < Value
+          attributes :headings, :names, :build_ms, :look_up_ms, :reading_ms
+        end
 
         def initialize(random: Random.new(1))
           @random = random
@@ -42,7 +47,9 @@ module Hobrin
             broader = place < 12 ? [] : [labels[@random.rand((place / 5) + 1)]]
             also_called = Array.new(ALSO_CALLED) { "#{name} #{@random.rand(100_000)}" }
             Thesaurus::Heading.new(label:, broader:, also_called:,
-                                   definition: Array.new(WORDS_IN_DEFINITION) { pick(@words) }.join(" "))
+                                   definition: Array.new(WORDS_IN_DEFINITION) do
+                                     pick(@words)
+                                   end.join(" "))
           end
         end
 

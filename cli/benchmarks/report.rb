@@ -5,7 +5,8 @@ require "etc"
 module Hobrin
   module Cli
     module Benchmarks
-      # The measured tables as text, one for each size, how the figures grow from one to the next, and the thesaurus.
+      # The measured tables as text, one for each size, how the figures grow from one to the next,
+      # and the thesaurus.
       class Report
         # tables :: Array of Run::Table, the smallest library first; names :: Names::Figures
         def initialize(tables, names)
@@ -44,7 +45,9 @@ module Hobrin
         def growth
           @tables.each_cons(2).map do |small, large|
             times = large.size.fdiv(small.size).round(1)
-            rows = small.lines.zip(large.lines).map { |one, two| "| #{one.work} | #{(two.ms / one.ms).round(1)} × |" }
+            rows = small.lines.zip(large.lines).map do |one, two|
+              "| #{one.work} | #{(two.ms / one.ms).round(1)} × |"
+            end
             <<~TEXT
               ## From #{grouped(small.size)} to #{grouped(large.size)} (#{times} ×)
 
@@ -58,9 +61,12 @@ module Hobrin
         end
 
         def thesaurus
-          ways = @names.look_up_ms.map { |way, value| "| look-up, #{way}: the slowest of five | #{ms(value)} |" }
+          ways = @names.look_up_ms.map do |way, value|
+            "| look-up, #{way}: the slowest of five | #{ms(value)} |"
+          end
           <<~TEXT
-            ## A thesaurus of #{grouped(@names.headings)} headings and #{grouped(@names.names)} names
+            # # A thesaurus of #{grouped(@names.headings)} headings and #{grouped(@names.names)}
+            # names
 
             | work | takes |
             | --- | ---: |

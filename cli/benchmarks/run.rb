@@ -5,15 +5,23 @@ require "tmpdir"
 module Hobrin
   module Cli
     module Benchmarks
-      # Makes a library of so many made-up records in a folder of its own and measures the engine over it; the plain way
-      # does the same work in the same run.
+      # Makes a library of so many made-up records in a folder of its own and measures the engine
+      # over it; the plain way does the same work in the same run.
       class Run
-        # size :: records; lines :: Array of Line; import, plain_import :: records a second; memory_mb :: of a serving process at its most
-        Table = Struct.new(:size, :lines, :import, :plain_import, :memory_mb, :file_mb, keyword_init: true) do
-          def to_h = super.merge(lines: lines.map(&:to_h))
+        # size :: records; lines :: Array of Line; import, plain_import :: records a second;
+        #   memory_mb :: of a serving process at its most
+        class Table < Value
+          attributes :size, :lines, :import, :plain_import, :memory_mb, :file_mb
+
+          # All the way down, for JSON.
+          def figures = to_h.merge(lines: lines.map(&:to_h))
         end
-        # work :: what; ms :: the engine's milliseconds; plain_ms :: the plain way's, or nil; note :: of what it is made
-        Line = Struct.new(:work, :ms, :plain_ms, :note, keyword_init: true) do
+
+        # work :: what; ms :: the engine's milliseconds; plain_ms :: the plain way's, or nil;
+        # note :: of what it is made
+        class Line < Value
+          attributes :work, :ms, :plain_ms, :note
+
           def ratio = plain_ms && (plain_ms / ms)
         end
 
@@ -47,7 +55,7 @@ module Hobrin
 
         def lines
           [cold_word_step, word_step, what_ifs, previews,
-           Line.new(work: "start to first page", ms: serving(:first_page), note: "library built")]
+           Line.new(work: "start to first page", ms: serving(:first_page), plain_ms: nil, note: "library built")]
         end
 
         def evaluator = @context.evaluator
@@ -55,7 +63,11 @@ module Hobrin
         def cold_word_step
           evaluator
           ms = Timing.median { evaluator.forget.then { word_figures(Work.blocks) } }
-          @plain_word_ms = Timing.once { Work.trees(Work.blocks).each { |tree| @plain.call(masked(tree)) } }
+          @plain_word_ms = Timing.once do
+            Work.trees(Work.blocks).each do |tree|
+              @plain.call(masked(tree))
+            end
+          end
           terms = Work.blocks.sum { |block| block.terms.size }
           Line.new(work: "Word step, cold", ms:, plain_ms: @plain_word_ms,
                    note: "#{Work.trees(Work.blocks).size} numbers, #{terms} terms")
@@ -91,7 +103,9 @@ module Hobrin
           spent = Timing.once do
             some.each do |move|
               before, after = state.tree, move.state.tree
-              [after, Strategy::Except.new(kept: after, taken: before), Strategy::Except.new(kept: before, taken: after)].each { |tree| @plain.call(masked(tree)) }
+              [after, without(after, before), without(before, after)].each do |tree|
+                @plain.call(masked(tree))
+              end
             end
           end
           spent * moves.size / some.size
@@ -102,7 +116,11 @@ module Hobrin
           cascade = Narrowing::Cascade.of(blocks: Work.blocks, limits:, evaluator:)
           run = -> { Narrowing::Previews.new(cascade:, limits:, evaluator:, today: @context.today).call(LIMITS).values.flatten }
           values = run.call
-          plain = Timing.once { values.each { |preview| @plain.call(masked(with(limits, preview.leaf))) } }
+          plain = Timing.once do
+            values.each do |preview|
+              @plain.call(masked(with(limits, preview.leaf)))
+            end
+          end
           Line.new(work: "previews of all unused limits", ms: Timing.median(&run), plain_ms: plain,
                    note: "#{values.size} values")
         end
@@ -112,20 +130,28 @@ module Hobrin
           Strategy::AllOf.of([*Work.blocks.map(&:tree), *others, leaf])
         end
 
+        def without(kept, excluded) = Strategy::Except.new(kept:, excluded:)
+
+        def masked(tree) = Spelled.new.call(tree)
+
         # The plain way knows no masks within a word; it gets the two spellings.
-        def masked(tree)
-          case tree
-          when Strategy::Joining then tree.class.of(tree.parts.map { |part| masked(part) })
-          when Strategy::Except then Strategy::Except.new(kept: masked(tree.kept), taken: masked(tree.taken))
-          else tree.is_a?(Strategy::Words) && tree.text == "randomi?ed" ? spelled(tree) : tree
+        class Spelled < Strategy::TreeWalker
+          private
+
+          def leaf(leaf)
+            return leaf unless leaf.is_a?(Strategy::TextTerm) && leaf.text == "randomi?ed"
+
+            Strategy::AnyOf.of(%w[randomised randomized].map { |text| leaf.with(text:) })
           end
         end
+        private_constant :Spelled
 
-        def spelled(words) = Strategy::AnyOf.of(%w[randomised randomized].map { |text| words.with(text:) })
-
-        # In a process of its own, as it would serve: milliseconds to the first page, or the most megabytes it took.
+        # In a process of its own, as it would serve: milliseconds to the first page, or the most
+        # megabytes it took.
         def serving(what)
-          out = IO.popen([RbConfig.ruby, File.expand_path("serving.rb", __dir__), what.to_s, @home.to_s], &:read)
+          out = IO.popen(
+            [RbConfig.ruby, File.expand_path("serving.rb", __dir__), what.to_s, @home.to_s], &:read
+          )
           Float(out)
         end
       end

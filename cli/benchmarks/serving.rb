@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Runs in a process of its own: starts as the server does, shows one page, works as a person would, and prints the
-# milliseconds to the first page (first_page) or the most megabytes it took (memory).
+# Runs in a process of its own: starts as the server does, shows one page, works as a person would,
+# and prints the milliseconds to the first page (first_page) or the most megabytes it took (memory).
 started = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 require_relative "../../config/server"
 require "rack/mock"
@@ -21,10 +21,12 @@ else
   evaluator = context.evaluator
   work.blocks.each { |block| Hobrin::Retrieval::BlockFigures.of(block, evaluator) }
   cascade = Hobrin::Narrowing::Cascade.of(blocks: work.blocks, limits: work.limits, evaluator:)
-  Hobrin::Narrowing::Previews.new(cascade:, limits: work.limits, evaluator:, today: context.today).call(Hobrin::Narrowing::Previews::ALL)
+  Hobrin::Narrowing::Previews.new(cascade:, limits: work.limits, evaluator:,
+                                  today: context.today).call(Hobrin::Narrowing::Previews::ALL)
   state = Hobrin::Narrowing::State.new(blocks: work.blocks, limits: work.limits)
-  moves = Hobrin::Narrowing::Moves.new(state, thesaurus: evaluator.thesaurus, today: context.today).call
+  moves = Hobrin::Narrowing::Moves.new(state, thesaurus: evaluator.thesaurus,
+                                              today: context.today).call
   Hobrin::Narrowing::WhatIfs.new(state, evaluator:).call(moves)
-  Hobrin::Retrieval::Common::FACETS.each { |name| Hobrin::Retrieval::Common.call(cascade.final, name, evaluator, limit: 10) }
+  Hobrin::Retrieval::FacetCounts::FACETS.each { |name| Hobrin::Retrieval::FacetCounts.call(cascade.final, name, evaluator, limit: 10) }
   puts File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024.0
 end

@@ -3,7 +3,8 @@
 module Hobrin
   module Cli
     module Benchmarks
-      # The search that is measured: 3 blocks with 40 terms, and 6 limits. Broad, so that sets are large.
+      # The search that is measured: 3 blocks with 40 terms, and 6 limits. Broad, so that sets are
+      # large.
       module Work
         BLOCKS = {
           "P" => { headings: ["Older People", "Inpatients", "Hospital Units", "Adults", "Nursing Homes",
@@ -12,9 +13,11 @@ module Hobrin
                            "surg*"] },
           "I" => { headings: ["Nursing Care", "Non-Drug Care", "Organisation of Care", "Devices and Supplies",
                               "Learning and Teaching"],
-                   words: ["nurse*", "bedside", "randomi?ed", "care", "telephone*", "exercise", "music", "alarm*"] },
+                   words: ["nurse*", "bedside", "randomi?ed", "care", "telephone*", "exercise",
+                           "music", "alarm*"] },
           "O" => { headings: ["Complications", "Mental Conditions", "Pain", "Sleep", "Readmission"],
-                   words: ["deliri*", "fell", "falls", "infection*", "pain", "anxi*", "sleep*", "injur*"] }
+                   words: ["deliri*", "fell", "falls", "infection*", "pain", "anxi*", "sleep*",
+                           "injur*"] }
         }.freeze
         LIMITS = { species: ["humans"], age: Records::AgeGroups::ADULTS, flag: ["peer reviewed"], language: %w[eng fra],
                    type: ["systematic review", "randomized controlled trial", "controlled trial",
@@ -26,7 +29,7 @@ module Hobrin
             id = 0
             BLOCKS.map do |key, names|
               leaves = names[:headings].map { |label| Strategy::Heading.new(label:) } +
-                       names[:words].map { |text| Strategy::Words.new(text:) }
+                       names[:words].map { |text| Strategy::TextTerm.new(text:) }
               terms = leaves.map { |leaf| Strategy::Term.new(id: id += 1, leaf:) }
               Strategy::Block.new(key:, terms:)
             end
@@ -34,7 +37,7 @@ module Hobrin
 
           def limits
             leaves = LIMITS.map { |name, values| Strategy::Limit.new(name:, values:) }
-            [*leaves, Strategy::Dates.years(from_year: 2010, to_year: 2026)].map { |leaf| Narrowing::PlacedLimit.new(leaf:) }
+            [*leaves, Strategy::Dates.years(from_year: 2010, to_year: 2026)].map { |leaf| Narrowing::AppliedLimit.new(leaf:) }
           end
 
           # The blocks with one term changed, which is what a person waits for.
@@ -55,13 +58,13 @@ module Hobrin
           def of_terms(block)
             block.in_use.flat_map do |term|
               others = (block.in_use - [term]).map(&:leaf)
-              [term.leaf, Strategy::Except.new(kept: term.leaf, taken: Strategy::AnyOf.of(others))]
+              [term.leaf, Strategy::Except.new(kept: term.leaf, excluded: Strategy::AnyOf.of(others))]
             end
           end
 
           def by_words(block)
             headings, words = block.in_use.partition(&:heading?).map { |terms| Strategy::AnyOf.of(terms.map(&:leaf)) }
-            [Strategy::Except.new(kept: words, taken: headings)]
+            [Strategy::Except.new(kept: words, excluded: headings)]
           end
         end
       end

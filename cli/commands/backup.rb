@@ -7,12 +7,14 @@ module Hobrin
       class Backup < Command
         SUMMARY = "Copies all inquiries with their trails into one SQLite file, also while Hobrin runs"
         USAGE = "FILE [OPTIONS]"
-        EXAMPLES = ["hobrin backup inquiries-2026-11-23.sqlite3", "hobrin backup library.sqlite3 --library"].freeze
+        EXAMPLES = ["hobrin backup inquiries-2026-11-23.sqlite3",
+                    "hobrin backup library.sqlite3 --library"].freeze
 
         private
 
         def options(parser)
-          parser.on("--library", "Copy the library instead, which can also be built again from its files") do
+          parser.on("--library",
+                    "Copy the library instead, which can also be built again from its files") do
             given[:library] = true
           end
         end

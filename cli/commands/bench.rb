@@ -7,25 +7,30 @@ module Hobrin
       class Bench < Command
         SUMMARY = "Measures the engine over a made-up library, beside plain SQL in the same run"
         USAGE = "[OPTIONS]"
-        EXAMPLES = ["hobrin bench", "hobrin bench --sizes 50000,200000", "hobrin bench --million"].freeze
+        EXAMPLES = ["hobrin bench", "hobrin bench --sizes 50000,200000",
+                    "hobrin bench --million"].freeze
         SIZES = [50_000, 200_000].freeze
         private_constant :SIZES
 
         private
 
         def options(parser)
-          parser.on("--sizes LIST", Array, "Papers in the library, apart by commas (#{SIZES.join(",")})") do |sizes|
+          parser.on("--sizes LIST", Array,
+                    "Papers in the library, apart by commas (#{SIZES.join(",")})") do |sizes|
             given[:sizes] = sizes.map { |size| whole_number(size, "size") }
           end
           parser.on("--million", "1,000,000 papers as well") { given[:million] = true }
-          parser.on("--format FORMAT", %w[text json], "text (default) or json") { |format| given[:format] = format }
+          parser.on("--format FORMAT", %w[text json], "text (default) or json") do |format|
+            given[:format] = format
+          end
         end
 
         def run
           sizes = given.fetch(:sizes, SIZES) | (given[:million] ? [1_000_000] : [])
           tables = sizes.map { |size| Benchmarks::Run.new(size, err: @err).call }
           names = Benchmarks::Names.new.call
-          return json(libraries: tables.map(&:to_h), thesaurus: names.to_h) if given[:format] == "json"
+          return json(libraries: tables.map(&:figures),
+                      thesaurus: names.to_h) if given[:format] == "json"
 
           @out.puts Benchmarks::Report.new(tables, names).text
         end

@@ -14,7 +14,9 @@ module Hobrin
         private
 
         def options(parser)
-          parser.on("--format FORMAT", %w[text json], "text (default) or json") { |format| given[:format] = format }
+          parser.on("--format FORMAT", %w[text json], "text (default) or json") do |format|
+            given[:format] = format
+          end
           inquiry_option(parser)
         end
 

@@ -21,7 +21,8 @@ module Hobrin
         def found_by(explained)
           @out.puts "It is found by:"
           explained.reasons.each do |reason|
-            @out.puts "  #{Strategy::Cql.write(reason.leaf)}", *places(reason, explained.record), *headings(reason)
+            @out.puts "  #{Strategy::Cql.write(reason.leaf)}", *places(reason, explained.record),
+                      *headings(reason)
           end
         end
 
@@ -39,10 +40,12 @@ module Hobrin
             text = Retrieval::TextPlaces.texts(record, field).join(" · ")
             from, to = found.first
             more = found.size > 1 ? " (#{found.size} times)" : ""
-            next "    #{Strategy::Words::FIELDS.fetch(field)}: #{text}#{more}" unless %i[title abstract].include?(field)
+            name = Strategy::TextTerm::FIELDS.fetch(field)
+            next "    #{name}: #{text}#{more}" unless %i[title abstract].include?(field)
 
             start = [from - AROUND, 0].max
-            "    #{field}: #{"…" if start.positive?}#{text[start...(to + AROUND)].tr("\n", " ")}…#{more}"
+            around = text[start...(to + AROUND)].tr("\n", " ")
+            "    #{field}: #{"…" if start.positive?}#{around}…#{more}"
           end
         end
 

@@ -21,7 +21,8 @@ module Hobrin
                     "text (default), csl, ris, bibtex, cql or ids") do |format|
             given[:format] = format
           end
-          parser.on("--limit N", "How many at most (text: #{DEFAULT_LIMIT}, otherwise all)") do |limit|
+          parser.on("--limit N",
+                    "How many at most (text: #{DEFAULT_LIMIT}, otherwise all)") do |limit|
             given[:limit] = whole_number(limit, "limit")
           end
           inquiry_option(parser)
@@ -46,7 +47,8 @@ module Hobrin
 
         def entry(record)
           types = record.types.any? ? ". #{record.types.join(", ")}" : ""
-          [record.title, "  #{record.byline.chomp(".")}. #{record.journal} #{record.year}#{types}", "  #{record.id}"]
+          [record.title, "  #{record.byline.chomp(".")}. #{record.journal} #{record.year}#{types}",
+           "  #{record.id}"]
         end
 
         # A search that finds just these papers.
@@ -57,7 +59,8 @@ module Hobrin
         end
 
         def written(records)
-          WRITERS.fetch(given[:format])::Writer.stream(records, @out, sample: context.library.sample?)
+          WRITERS.fetch(given[:format])::Writer.stream(records, @out,
+                                                       sample: context.library.sample?)
         end
       end
     end

@@ -18,10 +18,13 @@ module Hobrin
 
         def options(parser)
           formats = Exchange::FORMATS.keys
-          parser.on("--from FORMAT", formats, "csl, ris or bibtex, when the file itself does not tell") do |format|
+          parser.on("--from FORMAT", formats,
+                    "csl, ris or bibtex, when the file itself does not tell") do |format|
             given[:from] = format
           end
-          parser.on("--sample", "The papers are made up; every page and export says so") { given[:sample] = true }
+          parser.on("--sample", "The papers are made up; every page and export says so") do
+            given[:sample] = true
+          end
           parser.separator("\nAn import can be run again: what is there stays.")
           parser.separator("One that was stopped goes on where it stopped.")
         end
@@ -51,7 +54,7 @@ module Hobrin
 
         def said(outcome)
           parts = ["#{outcome.added} papers added", "#{outcome.known} there already"]
-          parts << "#{outcome.doubles} of them doubles" if outcome.doubles.positive?
+          parts << "#{outcome.duplicates} of them doubles" if outcome.duplicates.positive?
           parts << "#{outcome.refused} entries refused" if outcome.refused.positive?
           parts.join(", ")
         end

@@ -7,7 +7,8 @@ module Hobrin
       class ThesaurusImport < Command
         SUMMARY = "Replaces the headings of the library by those of a SKOS file"
         USAGE = "FILE [OPTIONS]"
-        EXAMPLES = ["hobrin thesaurus import headings.ttl", "hobrin thesaurus import headings.rdf"].freeze
+        EXAMPLES = ["hobrin thesaurus import headings.ttl",
+                    "hobrin thesaurus import headings.rdf"].freeze
         MOST_SHOWN = 20
         private_constant :MOST_SHOWN
 

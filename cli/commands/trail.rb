@@ -7,20 +7,27 @@ module Hobrin
       class Trail < Command
         SUMMARY = "Lists every change of an inquiry with the papers before and after"
         USAGE = "INQUIRY [OPTIONS]"
-        EXAMPLES = ["hobrin trail 1", "hobrin trail 1 --format json", "hobrin trail 1 --again"].freeze
+        EXAMPLES = ["hobrin trail 1", "hobrin trail 1 --format json",
+                    "hobrin trail 1 --again"].freeze
 
         private
 
         def options(parser)
-          parser.on("--again", "run the search again: what is new, and which counts moved") { given[:again] = true }
-          parser.on("--format FORMAT", %w[text json], "text (default) or json") { |format| given[:format] = format }
+          parser.on("--again", "run the search again: what is new, and which counts moved") do
+            given[:again] = true
+          end
+          parser.on("--format FORMAT", %w[text json], "text (default) or json") do |format|
+            given[:format] = format
+          end
         end
 
         def run(id)
           return again(whole_number(id, "inquiry")) if given[:again]
 
           lines = Services::ReadTrail.new(context).call(whole_number(id, "inquiry")).reverse
-          return json(lines.map(&:to_h)) if given[:format] == "json"
+          return json(lines.map do |line|
+            { **line.to_h.except(:facts), change: line.change }
+          end) if given[:format] == "json"
 
           lines.each do |line|
             @out.puts format("%4d  %s  %-6s %6d → %-6d %s", line.number, line.at, line.step, line.count_before,
@@ -33,17 +40,20 @@ module Hobrin
           outcome = Services::RunAgain.new(context).call(id)
           return json(facts(outcome)) if given[:format] == "json"
 
-          @out.puts "#{outcome.before} papers at line #{outcome.base.number}, #{outcome.now} now, " \
-                    "#{outcome.fresh} of them new to the library"
+          rerun = outcome.rerun
+          @out.puts "#{rerun.before} papers at line #{outcome.base.number}, #{rerun.now} now, " \
+                    "#{rerun.fresh.size} of them new to the library"
           outcome.records.each { |record| @out.puts "  new  #{record.id}  #{record.title}" }
-          [*outcome.lines, *outcome.trail].each do |one|
+          [*rerun.lines, *outcome.trail].each do |one|
             @out.puts format("%6d → %-6d %s", one.before, one.now, one.name)
           end
         end
 
         def facts(outcome)
-          { base: outcome.base.number, **outcome.to_h.slice(:before, :now, :fresh, :known),
-            new: outcome.records.map(&:id), lines: outcome.lines.map(&:to_h), trail: outcome.trail.map(&:to_h) }
+          rerun = outcome.rerun
+          { base: outcome.base.number, before: rerun.before, now: rerun.now, fresh: rerun.fresh.size,
+            known: rerun.known, new: outcome.records.map(&:id), lines: rerun.lines.map(&:to_h),
+            trail: outcome.trail.map(&:to_h) }
         end
       end
     end

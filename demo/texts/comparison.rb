@@ -7,14 +7,16 @@ module Hobrin
       class Comparison < Maker
         # Some trials are called randomized though their methods say otherwise.
         MISLABELLED = 0.05
-        GROUPS = { cohort: %w[with without], before_after: %w[after before], controlled: %w[with without] }.freeze
+        GROUPS = { cohort: %w[with without], before_after: %w[after before],
+                   controlled: %w[with without] }.freeze
         private_constant :MISLABELLED, :GROUPS
 
         private
 
         def abstract
           @table = table
-          methods = phrase("methods", @design == :trial && chance(MISLABELLED) ? :mislabelled : @design)
+          methods = phrase("methods",
+                           @design == :trial && chance(MISLABELLED) ? :mislabelled : @design)
           parts(background: phrase("background"), methods:, results:,
                 conclusion: phrase(better? ? "better" : "no_better"))
         end

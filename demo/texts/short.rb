@@ -7,7 +7,9 @@ module Hobrin
       class Short < Maker
         private
 
-        def abstract = phrase("short", @design, n: @random.rand(6..40) * (@design == :protocol ? 10 : 1))
+        def abstract
+          phrase("short", @design, n: @random.rand(6..40) * (@design == :protocol ? 10 : 1))
+        end
       end
     end
   end

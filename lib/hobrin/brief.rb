@@ -1,10 +1,12 @@
 # frozen_string_literal: true
 
 module Hobrin
-  # What is left at the end, on one page: the question, the search line by line, the flow of papers, the
-  # evidence table, a conclusion and the change plan. Values only; how it looks is decided elsewhere.
+  # What is left at the end, on one page: the question, the search line by line, the flow of papers,
+  # the evidence table, a conclusion and the change plan. Values only; how it looks is decided
+  # elsewhere.
   #
-  # lines :: Array of SearchLine; cql :: the whole search as one text; flow :: Flow; rows :: Array of EvidenceRow, strongest first
+  # lines :: Array of SearchLine; cql :: the whole search as one text; flow :: Flow; rows :: Array
+  #   of EvidenceRow, strongest first
   # searched_on :: Date on which the counts were taken
   class Brief < Value
     attributes :question, :lines, :cql, :flow, :rows, :conclusion, :plan, :searched_on

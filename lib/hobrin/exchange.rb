@@ -3,15 +3,17 @@
 module Hobrin
   # Records in and out of open formats. No stage knows them.
   #
-  # Reading goes entry by entry, so that a file may be as large as it likes and one bad entry spoils no other. Each
-  # format has Entries (cuts a stream into entries), Reader (one entry to a Record) and Writer.
+  # Reading goes entry by entry, so that a file may be as large as it likes and one bad entry spoils
+  # no other. Each format has Entries (cuts a stream into entries), Reader (one entry to a Record)
+  # and Writer.
   module Exchange
     SAMPLE_NOTE = "Made-up sample record of Hobrin: nobody and nothing in it is real."
 
     FORMATS = { csl: CslJson, ris: Ris, bibtex: Bibtex }.freeze
 
     class << self
-      # sample :: the first bytes of a file. Gives a name of FORMATS, or nil; a guess from the text alone.
+      # sample :: the first bytes of a file. Gives a name of FORMATS, or nil; a guess from the text
+      #   alone.
       def detect(sample)
         text = Utf8.of(sample).delete_prefix("\u{FEFF}").lstrip
         return :csl if text.start_with?("[", "{")
@@ -22,7 +24,8 @@ module Hobrin
 
       # Reads records one by one.
       #
-      # io :: read as bytes, from its beginning; format :: a name of FORMATS; skip :: entries at the front to pass over
+      # io :: read as bytes, from its beginning; format :: a name of FORMATS; skip :: entries at the
+      #   front to pass over
       # Yields each entry's place from 1, and its Record, or a Refusal that says why there is none.
       def each(io, format:, skip: 0)
         reader = FORMATS.fetch(format)::Reader.new

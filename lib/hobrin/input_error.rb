@@ -7,6 +7,15 @@ module Hobrin
   class InputError < Error
     attr_reader :errors
 
+    # Runs the block; what it refuses is said at another field, where the person typed it.
+    #
+    #   InputError.at(:typed) { Strategy::TextTerm.read("") } # raises an InputError of :typed
+    def self.at(field)
+      yield
+    rescue InputError => e
+      raise InputError, { field => e.message }
+    end
+
     # errors :: a Hash of field name (Symbol) to message, at least one
     def initialize(errors)
       raise ArgumentError, "an input error needs at least one field" if errors.empty?

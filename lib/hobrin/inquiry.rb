@@ -4,32 +4,38 @@ module Hobrin
   # One clinical question and all that follows from it, as one value. A change gives a new inquiry.
   #
   # question :: Question; blocks :: Array of Strategy::Block, one for each element ever searched
-  # order :: keys of the blocks in the order in which the person thins out; the others follow as in the frame
-  # limits :: Array of Narrowing::PlacedLimit in the person's order, the study filter among them
-  # let_in :: ids of papers that the person let in by hand, whatever the steps say; aim :: Narrowing::Aim
+  # order :: keys of the blocks in the order in which the person thins out; the others follow as in
+  #   the frame
+  # limits :: Array of Narrowing::AppliedLimit in the person's order, the study filter among them
+  # included_ids :: ids of papers that the person let in by hand, whatever the steps say; aim ::
+  #   Narrowing::Aim
   # lines :: Array of Strategy::NamedLine, in the order in which they were made
   # must_find :: ids of the papers that the person knows and wants to see found
   # dismissed :: Array of the wordings of the what-ifs that the person does not want to see again
   # decisions :: Array of Sifting::Decision; papers :: Array of Appraisal::Paper
   # conclusion :: String; plan :: Brief::ChangePlan; next_term :: the id that the next term gets
   class Inquiry < Value
-    attributes :question, :blocks, :order, :limits, :let_in, :aim, :lines, :must_find, :dismissed, :decisions, :papers,
+    attributes :question, :blocks, :order, :limits, :included_ids, :aim, :lines, :must_find, :dismissed, :decisions, :papers,
                :conclusion, :plan, :next_term
 
     STEPS = %i[ask word narrow sift weigh act].freeze
     LONGEST_CONCLUSION = 600
     private_constant :LONGEST_CONCLUSION
 
-    def initialize(question:, blocks: [], order: [], limits: [], let_in: [], aim: Narrowing::Aim.new, lines: [],
+    def initialize(question:, blocks: [], order: [], limits: [], included_ids: [], aim: Narrowing::Aim.new, lines: [],
                    must_find: [], dismissed: [], decisions: [], papers: [], conclusion: "",
                    plan: Brief::ChangePlan.new, next_term: 1)
       if conclusion.size > LONGEST_CONCLUSION
-        raise InputError, { conclusion: "Keep the conclusion to #{LONGEST_CONCLUSION} characters: one sentence." }
+        raise InputError,
+              { conclusion: "Keep the conclusion to #{LONGEST_CONCLUSION} characters: one sentence." }
       end
 
       @question = question
-      @blocks, @order, @limits, @let_in, @lines, @must_find, @dismissed, @decisions, @papers =
-        [blocks, order, limits, let_in, lines, must_find, dismissed, decisions, papers].map { |list| list.dup.freeze }
+      @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @papers =
+        [blocks, order, limits, included_ids, lines, must_find, dismissed, decisions,
+         papers].map do |list|
+        list.dup.freeze
+      end
       @aim = aim
       @conclusion = conclusion.strip.freeze
       @plan = plan
@@ -37,13 +43,15 @@ module Hobrin
       freeze
     end
 
-    # The blocks of the elements that are searched, in the order of the frame; an element without one
-    # gets an empty block.
+    # The blocks of the elements that are searched, in the order of the frame; an element without
+    # one gets an empty block.
     def searched_blocks = question.searched.map { |element| block(element.key) }
 
     # The same in the order in which the person thins out.
     def ordered_blocks
-      searched_blocks.sort_by.with_index { |block, place| [order.index(block.key) || order.size, place] }
+      searched_blocks.sort_by.with_index do |block, place|
+        [order.index(block.key) || order.size, place]
+      end
     end
 
     def block(key) = blocks.find { |block| block.key == key } || Strategy::Block.new(key:)
@@ -53,8 +61,7 @@ module Hobrin
 
     # The inquiry with a leaf added at the end of a block, as a term with the next id.
     def with_leaf(key, leaf)
-      term = Strategy::Term.new(id: next_term, leaf:)
-      with_block(block(key).with(terms: [*block(key).terms, term])).with(next_term: next_term + 1)
+      with_block(block(key).with_leaf(leaf, id: next_term)).with(next_term: next_term + 1)
     end
 
     def with_block(changed)
@@ -62,19 +69,44 @@ module Hobrin
       with(blocks: [*others, changed].sort_by(&:key))
     end
 
-    # The inquiry with a limit put on: at its own place when that limit is there already, else last.
-    def with_limit(leaf)
-      placed = Narrowing::PlacedLimit.new(leaf:)
-      there = limits.any? { |limit| limit.slot == leaf.slot }
-      with(limits: there ? limits.map { |limit| limit.slot == leaf.slot ? placed : limit } : [*limits, placed])
+    # The inquiry with a block one place further up in the order of thinning out, among those that
+    # are joined as it is; as it is when none of them stands above.
+    def with_block_up(key)
+      keys = ordered_blocks.map(&:key)
+      alike = ordered_blocks.select do |other|
+        other.operator == block(key).operator && other.tree
+      end.map(&:key)
+      place = alike.index(key)
+      return self unless place&.positive?
+
+      swap = { alike[place - 1] => key, key => alike[place - 1] }
+      with(order: keys.map { |one| swap.fetch(one, one) })
     end
 
-    # The inquiry changed to a state that began as its own: blocks and how they are joined, and limits. Terms that are new
-    # there get ids of their own.
+    # The AppliedLimit of a slot, on or off, or nil.
+    def limit(slot) = limits.find { |limit| limit.slot.to_s == slot.to_s }
+
+    # The inquiry with a limit put on: at its own place when that limit is there already, else last.
+    def with_limit(leaf)
+      placed = Narrowing::AppliedLimit.new(leaf:)
+      there = limit(leaf.slot)
+      with(limits: there ? limits.map do |limit|
+        limit.slot == leaf.slot ? placed : limit
+      end : [*limits, placed])
+    end
+
+    # The inquiry changed to a state that began as its own: blocks and how they are joined, and
+    # limits. Terms that are new there get ids of their own.
     def with_state(state)
-      joined = { and: state.blocks, not: state.taken, out: state.waiting }
-      changed = joined.flat_map { |joins, blocks| blocks.map { |block| block.with(joins:) } }
-      changed.reduce(self) { |inquiry, block| inquiry.with_changed(block) }.with(limits: state.limits)
+      by_operator = { and: state.blocks, not: state.excluded, out: state.waiting }
+      changed = by_operator.flat_map do |operator, blocks|
+        blocks.map do |block|
+          block.with(operator:)
+        end
+      end
+      changed.reduce(self) do |inquiry, block|
+        inquiry.with_changed(block)
+      end.with(limits: state.limits)
     end
 
     # The inquiry with a block whose new terms have ids that may be taken.
@@ -85,25 +117,35 @@ module Hobrin
       with_block(block.with(terms:)).with(next_term: fresh + 1)
     end
 
+    # An earlier state of an inquiry as one to go on from: ids of terms are never given twice, also
+    # not after going back.
+    def keeping_ids_of(later) = with(next_term: [next_term, later.next_term].max)
+
     def decision(record_id) = decisions.find { |decision| decision.record_id == record_id }
 
     def with_decision(decision)
-      with(decisions: [*decisions.reject { |other| other.record_id == decision.record_id }, decision])
+      with(decisions: [*decisions.reject do |other|
+        other.record_id == decision.record_id
+      end, decision])
     end
 
     def kept_ids = decisions.select { |decision| decision.verdict == :keep }.map(&:record_id)
 
     def paper(record_id) = papers.find { |paper| paper.record_id == record_id }
 
-    def with_paper(paper) = with(papers: [*papers.reject { |other| other.record_id == paper.record_id }, paper])
+    def with_paper(paper)
+      with(papers: [*papers.reject { |other| other.record_id == paper.record_id }, paper])
+    end
 
     # The whole search as one tree; nil when nothing is searched.
     def tree = state.tree
 
     # What its count depends on.
-    def state = Narrowing::State.of(searched_blocks, limits, let_in)
+    def state = Narrowing::State.of(searched_blocks, limits, included_ids)
 
     # The cascade of the inquiry as it stands.
-    def cascade(evaluator) = Narrowing::Cascade.of(blocks: ordered_blocks, limits:, let_in:, evaluator:)
+    def cascade(evaluator)
+      Narrowing::Cascade.of(blocks: ordered_blocks, limits:, included_ids:, evaluator:)
+    end
   end
 end

@@ -7,8 +7,8 @@ module Hobrin
   # situation, text :: Strings of one paragraph; kind :: a Kind's key, or nil while not chosen
   # frame           :: a Frame's key
   # declined        :: Array of [key, words] of the proposals that the person left
-  # elements        :: one Element for each slot of the frame, in its order, then those of a former frame that still
-  #                    hold something
+  # elements        :: one Element for each slot of the frame, in its order, then those of a former
+  #   frame that still hold something
   #
   # Raises InputError naming :situation, :text, :kind or :frame when one is too long or unknown.
   class Question < Value
@@ -18,11 +18,13 @@ module Hobrin
 
     # A new question with nothing marked. Raises InputError when the text is empty or too long.
     def self.ask(text, situation: "")
-      new(situation:, text:, kind: nil, elements: Frame::PICO.slots.map { |slot| Element.blank(slot) })
+      new(situation:, text:, kind: nil, elements: Frame::PICO.slots.map do |slot|
+        Element.blank(slot)
+      end)
     end
 
-    # One paragraph: control characters and line breaks become spaces, without moving any other letter
-    # of the line, so that a place counted on screen is a place here.
+    # One paragraph: control characters and line breaks become spaces, without moving any other
+    # letter of the line, so that a place counted on screen is a place here.
     def self.tidy(text) = text.to_s.gsub("\r\n", "\n").gsub(/[[:cntrl:]]/, " ").rstrip
 
     def initialize(situation:, text:, kind:, elements:, frame: Frame::PICO.key, declined: [])
@@ -43,12 +45,15 @@ module Hobrin
     # The elements that become blocks.
     def searched = elements.select(&:searched?)
 
-    # The question in another frame. What an element holds stays with it; one that the new frame has no place for is
-    # kept behind the others while it holds something. Raises InputError for an unknown frame.
+    # The question in another frame. What an element holds stays with it; one that the new frame has
+    # no place for is kept behind the others while it holds something. Raises InputError for an
+    # unknown frame.
     def framed(key)
       slots = Frame.fetch(key).slots
       moved = slots.map do |slot|
-        element(slot.key)&.then { |old| old.with(slot:, use: old.blank? ? slot.use : old.use) } || Element.blank(slot)
+        element(slot.key)&.then do |old|
+          old.with(slot:, use: old.blank? ? slot.use : old.use)
+        end || Element.blank(slot)
       end
       left = elements.reject { |old| old.blank? || slots.any? { |slot| slot.key == old.key } }
       with(frame: key, elements: moved + left)
@@ -60,11 +65,16 @@ module Hobrin
               .sort_by { |_, phrase| phrase.from }
     end
 
-    # The question with changed words; marks stay with their phrases, and one whose phrase is gone is dropped.
+    # The question with changed words; marks stay with their phrases, and one whose phrase is gone
+    # is dropped.
     def reworded(new_text)
       new_text = Question.tidy(new_text)
       move = Reanchoring.new(text, new_text)
-      kept = elements.map { |element| element.with(phrases: element.phrases.filter_map { |phrase| move.call(phrase) }) }
+      kept = elements.map do |element|
+        element.with(phrases: element.phrases.filter_map do |phrase|
+          move.call(phrase)
+        end)
+      end
       with(text: new_text, elements: kept)
     end
 
@@ -76,7 +86,8 @@ module Hobrin
       wanted = Question.tidy(phrase_text).strip
       from = nearest(wanted, near)
       if from.nil? || wanted.empty?
-        raise InputError, { mark: "Select some words of the question first, then say what they are." }
+        raise InputError,
+              { mark: "Select some words of the question first, then say what they are." }
       end
 
       phrase = Phrase.new(text: wanted, from:)
@@ -93,11 +104,15 @@ module Hobrin
 
     # from :: where the phrase begins, or its words for one that was typed
     def unmarked(key, from)
-      with_phrases(key) { |phrases| phrases.reject { |phrase| (phrase.from || phrase.text) == from } }
+      with_phrases(key) do |phrases|
+        phrases.reject do |phrase|
+          (phrase.from || phrase.text) == from
+        end
+      end
     end
 
-    # The question with one edge of a marked phrase a whole word further out or in. As it is when there is no such
-    # phrase, or no word to move over; a phrase keeps at least one word.
+    # The question with one edge of a marked phrase a whole word further out or in. As it is when
+    # there is no such phrase, or no word to move over; a phrase keeps at least one word.
     #
     # from :: where the phrase begins; edge :: :start or :end; by :: 1 to the right, -1 to the left
     def with_edge(key, from, edge, by)

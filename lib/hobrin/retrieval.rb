@@ -3,18 +3,18 @@
 module Hobrin
   # From a tree to the exact set of records, and what can be said of that set.
   #
-  # An Index answers the leaves; any object will do that keeps this contract, each giving a RecordSet unless
-  # it says otherwise:
+  # An Index answers the leaves; any object will do that keeps this contract, each giving a
+  # RecordSet unless it says otherwise:
   #
   #   everything           :: all records
-  #   words(Words)         :: records of which a chosen field holds the words
-  #   near(Near)           :: records of which a chosen field holds the two sides near each other
-  #   author(Author), identifier(Identifier)
+  #   words(TextTerm)         :: records of which a chosen field holds the words
+  #   near(Proximity)           :: records of which a chosen field holds the two sides near each
+  #   other author(Author), identifier(Identifier)
   #   facet(name, values)  :: records that have any of these values; names and values as in Facets
   #   values(name)         :: the values of a facet that any record has: an Array of String, sorted
   #   sets(name)           :: Hash of each value of a facet to its RecordSet
-  #   spellings(Mask)      :: the words of the library that a mask takes in: Array of [word, records], the commonest first
-  #   occurs?(word)        :: whether any record has this folded word
+  #   spellings(Mask)      :: the words of the library that a mask takes in: Array of [word,
+  #   records], the commonest first occurs?(word)        :: whether any record has this folded word
   #   not_indexed          :: records that have no heading yet
   #   unstated(limit)      :: records that say nothing a limit could go by
   #

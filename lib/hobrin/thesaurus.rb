@@ -1,10 +1,11 @@
 # frozen_string_literal: true
 
 module Hobrin
-  # The headings of a library and how they hang together. A heading may have several broader ones, so
-  # "narrower" means everything below it, through every branch.
+  # The headings of a library and how they hang together. A heading may have several broader ones,
+  # so "narrower" means everything below it, through every branch.
   #
-  # Raises InputError when they do not hang together (see Integrity); each heading at fault is named.
+  # Raises InputError when they do not hang together (see Integrity); each heading at fault is
+  # named.
   class Thesaurus
     attr_reader :headings
 
@@ -17,10 +18,13 @@ module Hobrin
       refuse(headings) unless checked
       @headings = headings.sort_by(&:label).freeze
       @by_label = @headings.to_h { |heading| [heading.label, heading] }.freeze
-      @by_uri = @headings.to_h { |heading| [heading.uri, heading] }.tap { |all| all.delete(nil) }.freeze
+      @by_uri = @headings.to_h do |heading|
+        [heading.uri, heading]
+      end.tap { |all| all.delete(nil) }.freeze
       @children = children_of(@headings).freeze
       @closure = Closure.new(@children).call
-      # Made when they are first asked for: with many thousand names they take seconds, and most pages need neither.
+      # Made when they are first asked for: with many thousand names they take seconds, and most
+      # pages need neither.
       @late = {}
       @lock = Mutex.new
       freeze
@@ -34,8 +38,8 @@ module Hobrin
     # The heading with this URI, or nil.
     def at(uri) = @by_uri[uri]
 
-    # The heading that a name leads to, by label or also-called name, folded; or nil. A label goes before an
-    # also-called name.
+    # The heading that a name leads to, by label or also-called name, folded; or nil. A label goes
+    # before an also-called name.
     #
     #   thesaurus.named("acute confusion").label # => "Delirium"
     def named(name) = by_name[Text::Tokens.line(name)]
@@ -44,33 +48,43 @@ module Hobrin
     def names = headings.flat_map(&:names)
 
     # The most words that any name has: how far a reader of free typing must look ahead.
-    def longest_name = late(:longest_name) { by_name.keys.map { |name| name.count(" ") + 1 }.max || 0 }
+    def longest_name
+      late(:longest_name) { by_name.keys.map { |name| name.count(" ") + 1 }.max || 0 }
+    end
 
     # Labels directly below a heading, sorted.
     def children(label) = @children.fetch(label, [].freeze)
 
-    # A heading's label and the labels of all headings below it, as a frozen Array; the label alone when
-    # there is no such heading.
+    # A heading's label and the labels of all headings below it, as a frozen Array; the label alone
+    # when there is no such heading.
     def with_narrower(label) = @closure.fetch(label) { [label].freeze }
 
     def narrower?(label) = with_narrower(label).size > 1
 
-    # Labels of the headings that are related, whichever of the two says so (SKOS S23: it goes both ways); sorted.
+    # Labels of the headings that are related, whichever of the two says so (SKOS S23: it goes both
+    # ways); sorted.
     def related(label)
       said = @by_label[label]&.related || []
       (said + headings.select { |heading| heading.related.include?(label) }.map(&:label)).uniq.sort
     end
 
-    # Every place that a heading has: an Array of paths, each an Array of labels from the top down to it.
+    # Every place that a heading has: an Array of paths, each an Array of labels from the top down
+    # to it.
     #
     #   thesaurus.places("Delirium") # => [["Conditions", "Confusion", "Delirium"], ["Conditions", "Complications", …]]
     def places(label)
       above = @by_label[label]&.broader || []
-      above.empty? ? [[label]] : above.flat_map { |broader| places(broader).map { |path| [*path, label] } }
+      above.empty? ? [[label]] : above.flat_map do |broader|
+        places(broader).map do |path|
+          [*path, label]
+        end
+      end
     end
 
     # Headings for what a person typed, best first; see LookUp.
-    def look_up(typed, limit: 8, way: :ranked) = late(:look_up) { LookUp.new(headings) }.call(typed, limit:, way:)
+    def look_up(typed, limit: 8, way: :ranked)
+      late(:look_up) { LookUp.new(headings) }.call(typed, limit:, way:)
+    end
 
     private
 
@@ -93,7 +107,11 @@ module Hobrin
 
     # Labels are written last, so that they win.
     def names_to_headings
-      also = @headings.reverse.flat_map { |heading| heading.also_called.map { |name| [name, heading] } }
+      also = @headings.reverse.flat_map do |heading|
+        heading.also_called.map do |name|
+          [name, heading]
+        end
+      end
       [*also, *@headings.map { |heading| [heading.label, heading] }].to_h do |name, heading|
         [Text::Tokens.line(name), heading]
       end
@@ -101,7 +119,11 @@ module Hobrin
 
     def children_of(headings)
       children = headings.to_h { |heading| [heading.label, []] }
-      headings.each { |heading| heading.broader.each { |above| children.fetch(above) << heading.label } }
+      headings.each do |heading|
+        heading.broader.each do |above|
+          children.fetch(above) << heading.label
+        end
+      end
       children.transform_values(&:freeze)
     end
   end

@@ -3,8 +3,8 @@
 module Hobrin
   # The root of the plain values: equal by content, copied with changes, never altered.
   #
-  # A subclass declares its attributes. One that has rules about them writes its own keyword constructor,
-  # which checks what it gets and ends in `freeze`.
+  # A subclass declares its attributes. One that has rules about them writes its own keyword
+  # constructor, which checks what it gets and ends in `freeze`.
   #
   #   Aim.new(from: 20, to: 40).with(to: 30) # => Aim 20 to 30, the first one unchanged
   class Value
@@ -26,9 +26,13 @@ module Hobrin
     # Takes every attribute by its name. Raises ArgumentError for one that is missing or unknown.
     def initialize(**given)
       names = self.class.attribute_names
-      raise ArgumentError, "#{self.class} takes #{names.join(", ")}" unless given.keys.sort == names.sort
+      unless given.size == names.size && names.all? { |name| given.key?(name) }
+        raise ArgumentError, "#{self.class} takes #{names.join(", ")}"
+      end
 
-      given.each { |name, value| instance_variable_set(:"@#{name}", value.is_a?(Array) ? value.dup.freeze : value) }
+      self.class.variables.zip(given.values_at(*names)) do |variable, value|
+        instance_variable_set(variable, value.is_a?(Array) ? value.dup.freeze : value)
+      end
       freeze
     end
 
@@ -38,7 +42,9 @@ module Hobrin
     # The attributes by name, in the order of declaration; the values are not converted.
     def to_h = self.class.attribute_names.to_h { |name| [name, public_send(name)] }
 
-    def ==(other) = equal?(other) || (other.instance_of?(self.class) && other.parts_of_value == parts_of_value)
+    def ==(other)
+      equal?(other) || (other.instance_of?(self.class) && other.parts_of_value == parts_of_value)
+    end
     alias eql? ==
 
     def hash = [self.class, *parts_of_value].hash

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# The promises of Hobrin::Retrieval's Index, run against any of them. The including group gives `index`,
-# `records` (those that the index holds, numbered from 1 in that order) and `plain`, a PlainReading of them.
+# The promises of Hobrin::Retrieval's Index, run against any of them. The including group gives
+# `index`, `records` (those that the index holds, numbered from 1 in that order) and `plain`, a
+# PlainReading of them.
 RSpec.shared_examples "an index" do
   def expected = records.each_with_index.filter_map { |record, place| place + 1 if yield(record) }
 
@@ -31,11 +32,16 @@ RSpec.shared_examples "an index" do
 
   it "spells a mask out as the words that are there" do
     words = records.map do |record|
-      text = [record.title, record.abstract, *record.keywords, *record.headings.map(&:label)].join(" ")
+      text = [record.title, record.abstract, *record.keywords,
+              *record.headings.map(&:label)].join(" ")
       text.downcase.scan(/[a-z]+/).uniq
     end
-    expected = words.flatten.tally.select { |word, _| word.start_with?("rand") && word.end_with?("d") }
+    expected = words.flatten.tally.select do |word, _|
+      word.start_with?("rand") && word.end_with?("d")
+    end
     expect(expected.size).to be > 1
-    expect(index.spellings(Hobrin::Text::Mask.new("rand*d"))).to eq(expected.sort_by { |word, count| [-count, word] })
+    expect(index.spellings(Hobrin::Text::Mask.new("rand*d"))).to eq(expected.sort_by { |word, count|
+      [-count, word]
+    })
   end
 end

@@ -5,12 +5,15 @@ RSpec.describe Hobrin::Appraisal do
     described_class::Level.of(kind:, design: described_class::Design.fetch(design), graded:).number
   end
 
-  # Source: OCEBM Levels of Evidence Working Group, "The Oxford 2011 Levels of Evidence" (from memory).
+  # Source: OCEBM Levels of Evidence Working Group, "The Oxford 2011 Levels of Evidence" (from
+  # memory).
   it "places designs as the 2011 table does" do
     { "treatment" => { "systematic_review" => 1, "randomized_trial" => 2, "cohort" => 3, "case_control" => 4,
                        "case_series" => 4, "mechanism" => 5 },
-      "harm" => { "systematic_review" => 1, "randomized_trial" => 2, "cohort" => 3, "case_control" => 4 },
-      "diagnosis" => { "systematic_review" => 1, "diagnostic" => 2, "case_control" => 4, "mechanism" => 5 },
+      "harm" => { "systematic_review" => 1, "randomized_trial" => 2, "cohort" => 3,
+                  "case_control" => 4 },
+      "diagnosis" => { "systematic_review" => 1, "diagnostic" => 2, "case_control" => 4,
+                       "mechanism" => 5 },
       "prognosis" => { "systematic_review" => 1, "inception_cohort" => 2, "cohort" => 3, "case_series" => 4,
                        "mechanism" => nil } }
       .each do |kind, rows|
@@ -21,7 +24,9 @@ RSpec.describe Hobrin::Appraisal do
   end
 
   it "gives no level, and a reason, where the table says nothing" do
-    %w[prediction experience cost].each { |kind| expect(level(kind, "systematic_review")).to be_nil }
+    %w[prediction experience cost].each do |kind|
+      expect(level(kind, "systematic_review")).to be_nil
+    end
     %w[guideline protocol opinion].each { |design| expect(level("treatment", design)).to be_nil }
     unasked = described_class::Level.of(kind: nil, design: described_class::Design.fetch("cohort"))
     expect(unasked.why).to include("kind of question")
@@ -39,7 +44,9 @@ RSpec.describe Hobrin::Appraisal do
     proposals = [[{ types: ["randomized controlled trial"], species: ["humans"] }, "randomized_trial"],
                  [{ species: ["animals"] }, "mechanism"],
                  [{ types: ["protocol", "randomized controlled trial"] }, "protocol"], [{ types: [] }, nil]]
-    proposals.each { |facts, key| expect(described_class::Design.proposed(a_record(**facts))&.key).to eq(key) }
+    proposals.each do |facts, key|
+      expect(described_class::Design.proposed(a_record(**facts))&.key).to eq(key)
+    end
   end
 
   it "keeps only answers to questions of its own sheet" do

@@ -2,8 +2,8 @@
 
 require "yaml"
 
-# The elements of the questions were marked by hand before any rule was written; see the file. The shares are in
-# docs/asking.md.
+# The elements of the questions were marked by hand before any rule was written; see the file. The
+# shares are in docs/asking.md.
 RSpec.describe "What Ask proposes" do
   thesaurus = Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings)
   questions = YAML.load_file(File.expand_path("../fixtures/questions.yml", __dir__))
@@ -25,7 +25,11 @@ RSpec.describe "What Ask proposes" do
   end
 
   it "marks what a person marked, in the questions that the rules were made with and in those they were not" do
-    shares = questions.transform_values { |some| figures.call(some, ->(text) { proposed(text, thesaurus) }) }
+    shares = questions.transform_values do |some|
+      figures.call(some, lambda { |text|
+        proposed(text, thesaurus)
+      })
+    end
     page = File.read(File.expand_path("../../docs/asking.md", __dir__))
     shares.each do |set, (marked, right, other, kinds)|
       row = [set, questions[set].size, marked, right, "#{(100.0 * right / marked).round} %", other,
@@ -39,7 +43,9 @@ RSpec.describe "What Ask proposes" do
 
   it "proposes only words of the sentence, apart from each other, for any sentence" do
     random = Random.new(40)
-    words = questions.values.flatten.flat_map { |one| one["text"].split } + ["İzmir", "👵🏽", "délire,", "((", "of of"]
+    words = questions.values.flatten.flat_map do |one|
+      one["text"].split
+    end + ["İzmir", "👵🏽", "délire,", "((", "of of"]
     200.times do
       text = Array.new(random.rand(1..25)) { words.sample(random:) }.join(" ")
       phrases = Hobrin::Question::Proposals.new(thesaurus).call(text).map(&:phrase)
@@ -50,7 +56,8 @@ RSpec.describe "What Ask proposes" do
 
   it "knows a name of the thesaurus that no cue word stands by, and says by which heading" do
     one = Hobrin::Question::Proposals.new(thesaurus).call("Acute confusion, quiet time?").first
-    expect([one.key, one.phrase.text, one.headings, one.cue]).to eq(["I", "Acute confusion", ["Delirium"], nil])
+    expect([one.key, one.phrase.text, one.headings,
+            one.cue]).to eq(["I", "Acute confusion", ["Delirium"], nil])
   end
 
   it "proposes nothing that was answered, or left" do
@@ -72,9 +79,11 @@ RSpec.describe "What Ask proposes" do
     "randomised controlled trials published in Klingonese" => [[:type, "randomized controlled trial"]] }
     .each do |text, limits|
     it "reads limits out of “#{text}”" do
-      stated = Hobrin::Narrowing::StatedLimits.new(Date.new(2026, 11, 23)).call("What helps #{text}?")
+      stated = Hobrin::Narrowing::MentionedLimits.new(Date.new(2026, 11,
+                                                               23)).call("What helps #{text}?")
       expect(stated.map do |one|
-        [one.leaf.name, *(one.leaf.respond_to?(:values) ? one.leaf.values : [one.leaf.from, one.leaf.to])]
+        [one.leaf.name,
+         *(one.leaf.respond_to?(:values) ? one.leaf.values : [one.leaf.from, one.leaf.to])]
       end).to eq(limits)
     end
   end
@@ -90,7 +99,8 @@ RSpec.describe "What Ask proposes" do
   end
 
   it "flags a sentence where a name is wanted" do
-    remarks = Hobrin::Question::NoUse.call("what can a nurse do at night so that adults sleep", thesaurus)
+    remarks = Hobrin::Question::NoUse.call("what can a nurse do at night so that adults sleep",
+                                           thesaurus)
     expect(remarks.map(&:reason)).to contain_exactly(/11 words in a row/)
   end
 
@@ -111,7 +121,8 @@ RSpec.describe "What Ask proposes" do
   it "asks for what is missing, in plain words, but not for what this kind can do without" do
     question = Hobrin::Question.ask("Do earplugs help at night?").marked("I", "earplugs")
     asked = ->(kind) { Hobrin::Question::Gaps.call(question.with(kind:)).map(&:ask) }
-    expect(asked.call("treatment")).to include("Who is it about?", /Against what/, "To what end?", /Where/, "By when?")
+    expect(asked.call("treatment")).to include("Who is it about?", /Against what/, "To what end?",
+                                               /Where/, "By when?")
     expect(asked.call("experience")).not_to include(/Against what/, "To what end?")
   end
 
@@ -141,8 +152,11 @@ RSpec.describe "What Ask proposes" do
   end
 
   it "moves an edge by whole words, keeps one word, and pushes other marks aside" do
-    question = Hobrin::Question.ask("In ill adults at night, help?").marked("P", "adults").marked("O", "night")
-    wider = question.with_edge("P", 7, :start, -1).with_edge("P", 3, :end, 1).with_edge("P", 3, :end, 1)
+    question = Hobrin::Question.ask("In ill adults at night, help?").marked("P", "adults").marked(
+      "O", "night"
+    )
+    wider = question.with_edge("P", 7, :start, -1).with_edge("P", 3, :end, 1).with_edge("P", 3,
+                                                                                        :end, 1)
     expect([wider.element("P").name, wider.element("O").name]).to eq(["ill adults at night", ""])
     expect(question.with_edge("P", 7, :start, 1)).to eq(question)
     expect(question.with_edge("P", 99, :start, 1)).to eq(question)
@@ -150,7 +164,7 @@ RSpec.describe "What Ask proposes" do
 end
 
 # Going back and forth, against a plain editor with two stacks (common practice, no source).
-RSpec.describe Hobrin::History do
+RSpec.describe Hobrin::Trail::History do
   it "goes back and forth as two stacks would, whatever is done" do
     random = Random.new(7)
     200.times do

@@ -1,7 +1,9 @@
 # frozen_string_literal: true
 
 RSpec.describe Hobrin::Brief do
-  def decision(id, verdict, reason = nil) = Hobrin::Sifting::Decision.new(record_id: id, verdict:, reason:)
+  def decision(id, verdict, reason = nil)
+    Hobrin::Sifting::Decision.new(record_id: id, verdict:, reason:)
+  end
 
   it "accounts for every paper on its way, and for kept ones that the search lost" do
     flow = described_class::Flow.of(joined: 9, left: 4, found_ids: %w[a b c d e], decisions: [
@@ -18,6 +20,8 @@ RSpec.describe Hobrin::Brief do
   end
 
   it "drops a paper only with a reason" do
-    expect { decision("a", :drop, "Because") }.to raise_error(Hobrin::InputError, /choose one reason/)
+    expect do
+      decision("a", :drop, "Because")
+    end.to raise_error(Hobrin::InputError, /choose one reason/)
   end
 end

@@ -39,16 +39,17 @@ RSpec.describe Hobrin::Strategy::Cql do
 
   # Source: the examples of the specification (OASIS searchRetrieve 1.0, part 5), from memory.
   it "reads the examples of the specification" do
-    any = ->(text) { Hobrin::Strategy::Words.new(text:, fields: Hobrin::Strategy::Words::FIELDS.keys) }
+    any = ->(text) { Hobrin::Strategy::TextTerm.new(text:, fields: Hobrin::Strategy::TextTerm::FIELDS.keys) }
     title = ->(text) { words(text, fields: [:title]) }
     {
-      "dinosaur not reptile" => Hobrin::Strategy::Except.new(kept: any["dinosaur"], taken: any["reptile"]),
+      "dinosaur not reptile" => Hobrin::Strategy::Except.new(kept: any["dinosaur"],
+                                                             excluded: any["reptile"]),
       '(bird or dinosaur) and (feathers or "feed*")' =>
         Hobrin::Strategy::AllOf.of([Hobrin::Strategy::AnyOf.of([any["bird"], any["dinosaur"]]),
                                     Hobrin::Strategy::AnyOf.of([any["feathers"], any["feed*"]])]),
       'dc.title any "fish frog"' => Hobrin::Strategy::AnyOf.of([title["fish"], title["frog"]]),
       "ribs prox/distance<=5/unit=word chevrons" =>
-        Hobrin::Strategy::Near.new(left: "ribs", right: "chevrons", distance: 5, fields: Hobrin::Strategy::Words::FIELDS.keys),
+        Hobrin::Strategy::Proximity.new(left: "ribs", right: "chevrons", distance: 5, fields: Hobrin::Strategy::TextTerm::FIELDS.keys),
       'dc.date within "2002 2005"' => Hobrin::Strategy::Dates.years(from_year: 2002, to_year: 2005),
       '> dc = "info:srw/cql-context-set/1/dc-v1.1" dc.title = "fish frog"' => title["fish frog"],
       "fish OR frog AND bird" => Hobrin::Strategy::AllOf.of([Hobrin::Strategy::AnyOf.of([any["fish"], any["frog"]]),
@@ -56,8 +57,8 @@ RSpec.describe Hobrin::Strategy::Cql do
     }.each { |text, tree| expect([text, read(text)]).to eq([text, tree]) }
   end
 
-  # Source: the cql-ruby gem, a reader that shares nothing with ours. It cannot read every term (a bare letter, an
-  # escaped mask), so what it refuses is left out, and most must remain.
+  # Source: the cql-ruby gem, a reader that shares nothing with ours. It cannot read every term (a
+  # bare letter, an escaped mask), so what it refuses is left out, and most must remain.
   it "sees the same clauses and Booleans as another reader of CQL" do
     compared = 300.times.count do
       text = described_class.write(strategies.tree(4))
@@ -66,7 +67,8 @@ RSpec.describe Hobrin::Strategy::Cql do
       rescue CqlRuby::CqlException
         next
       end
-      expect([text, shape(described_class::Parser.new(text).call)]).to eq([text, their_shape(theirs)])
+      expect([text,
+              shape(described_class::Parser.new(text).call)]).to eq([text, their_shape(theirs)])
     end
     expect(compared).to be > 200
   end
@@ -93,7 +95,8 @@ RSpec.describe Hobrin::Strategy::Cql do
       return [node.index, set.instance_variable_get(:@base), with, node.term.gsub(/\\(.)/, '\1')]
     end
 
-    [set.instance_variable_get(:@base), with, their_shape(node.left_node), their_shape(node.right_node)]
+    [set.instance_variable_get(:@base), with, their_shape(node.left_node),
+     their_shape(node.right_node)]
   end
 
   it "says at which column what was found and what was expected" do
@@ -126,8 +129,13 @@ RSpec.describe Hobrin::Strategy::Cql do
     expect(lines.resolve(read("cql.resultSetId = 2 and delirium"))).to eq(
       read('(hobrin.text = "sleep" not dc.title = "noise") and delirium')
     )
-    expect { lines.resolve(read("cql.resultSetId = 7")) }.to raise_error(Hobrin::InputError, /no line “7”/)
-    expect { lines.resolve(read("cql.resultSetId = loop")) }.to raise_error(Hobrin::InputError, /back to itself/)
+    expect do
+      lines.resolve(read("cql.resultSetId = 7"))
+    end.to raise_error(Hobrin::InputError, /no line “7”/)
+    expect do
+      lines.resolve(read("cql.resultSetId = loop"))
+    end.to raise_error(Hobrin::InputError,
+                       /back to itself/)
   end
 
   it "reads what people type for authors in any order" do

@@ -18,7 +18,10 @@ RSpec.describe Hobrin::Exchange do
   let(:records) { [record, *SampleHome.records.first(60)] }
 
   def write(format, list) = described_class::FORMATS.fetch(format)::Writer.call(list, sample: true)
-  def read(text, format: described_class.detect(text[0, 4000])) = described_class.read(text, format:)
+
+  def read(text, format: described_class.detect(text[0, 4000]))
+    described_class.read(text, format:)
+  end
 
   it "reads back from CSL-JSON what it wrote, to the last field" do
     expect(read(write(:csl, records))).to eq([records, []])
@@ -41,7 +44,9 @@ RSpec.describe Hobrin::Exchange do
   end
 
   def their_common(item)
-    family = ->(name) { [name["non-dropping-particle"] || name["dropping-particle"], name["family"]].compact.join(" ") }
+    family = lambda { |name|
+      [name["non-dropping-particle"] || name["dropping-particle"], name["family"]].compact.join(" ")
+    }
     { title: item["title"].gsub(/\s+/, " "), authors: item.fetch("author", []).map do |name|
       [family[name], name["given"]]
     end,
@@ -50,20 +55,26 @@ RSpec.describe Hobrin::Exchange do
       pages: item["page"]&.tr("–", "-"), doi: item["DOI"] }
   end
 
-  # Source: the citation-js packages of npm (their own readers and writers of RIS, BibTeX and CSL-JSON).
+  # Source: the citation-js packages of npm (their own readers and writers of RIS, BibTeX and
+  # CSL-JSON).
   it "is understood by other programs in every format, and understands them" do
     %i[csl ris bibtex].each do |format|
       theirs = SecondOpinion.call(write(format, records), to: "csl")
-      expect([format, theirs.map { |item| their_common(item) }]).to eq([format, records.map { |one| common(one) }])
+      expect([format, theirs.map { |item| their_common(item) }]).to eq([format, records.map do |one|
+        common(one)
+      end])
     end
     plain = records.drop(1)
     %w[ris bibtex].each do |format|
       back, refused = read(SecondOpinion.call(write(:csl, plain), to: format))
-      expect([format, refused, back.map { |one| common(one) }]).to eq([format, [], plain.map { |one| common(one) }])
+      expect([format, refused, back.map { |one| common(one) }]).to eq([format, [], plain.map do |one|
+        common(one)
+      end])
     end
   end
 
-  # Source: the bibtex-ruby gem reads what we wrote, and our own readers read it with every field that the format has.
+  # Source: the bibtex-ruby gem reads what we wrote, and our own readers read it with every field
+  # that the format has.
   it "loses nothing that RIS and BibTeX have a place for" do
     thesaurus = Hobrin::Thesaurus.new([a_heading("Sleep", aspects: ["nursing"])])
     %i[ris bibtex].each do |format|
@@ -78,7 +89,9 @@ RSpec.describe Hobrin::Exchange do
                       [record])).first.first).to have_attributes(types: ["guideline"], links: record.links,
                                                                  id: record.id)
     require "bibtex"
-    expect(BibTeX.parse(write(:bibtex, records)).map { |entry| entry[:doi].to_s }).to eq(records.map(&:doi))
+    expect(BibTeX.parse(write(:bibtex, records)).map do |entry|
+      entry[:doi].to_s
+    end).to eq(records.map(&:doi))
   end
 
   # Source: the sample bibliographies of Debian's TeX packages, which bin/test fetches.
@@ -89,7 +102,8 @@ RSpec.describe Hobrin::Exchange do
       text = File.binread(file)
       read, refused = described_class.read(text, format: :bibtex)
       entries = text.scan(/^@(\w+)\s*[{(]/).flatten.map(&:downcase) - %w[string comment preamble]
-      expect([File.basename(file), read.size + refused.size]).to eq([File.basename(file), entries.size])
+      expect([File.basename(file),
+              read.size + refused.size]).to eq([File.basename(file), entries.size])
       expect(refused.map(&:reason)).to all(match(/title/))
       expect(read.map(&:title)).to all(match(/\A[^{}]+\z/))
     end
@@ -125,7 +139,11 @@ RSpec.describe Hobrin::Exchange do
 
     utf16 = "TY  - JOUR\r\nTI  - Größe\r\nER  - \r\n".encode("UTF-16LE").b.prepend("\xFF\xFE".b)
     expect(described_class.read(utf16, format: :ris).first.map(&:title)).to eq(["Größe"])
-    ["{", "{}", "", "7"].each { |text| expect { described_class.read(text, format: :csl) }.to raise_error(Hobrin::InputError) }
+    ["{", "{}", "", "7"].each do |text|
+      expect do
+        described_class.read(text, format: :csl)
+      end.to raise_error(Hobrin::InputError)
+    end
   end
 
   it "gives the first entry of a large file before it has read the rest" do
@@ -149,12 +167,12 @@ RSpec.describe Hobrin::Exchange do
   end
 
   it "tells records of one paper apart from others by DOI, or else by title, year, author and page" do
-    same = ->(**changes) { Hobrin::Records::Sameness.same?(record, record.with(id: "2", **changes)) }
-    expect(same.call(title: "Quite another")).to be(true)
-    expect(same.call(doi: "https://doi.org/10.5555/X")).to be(true)
-    expect(same.call(doi: "10.5555/other")).to be(false)
-    expect(same.call(doi: nil, title: "SLEEP and noise - light at 100")).to be(true)
-    expect(same.call(doi: nil, published: "2022")).to be(false)
-    expect(same.call(doi: nil, authors: [], pages: nil)).to be(false)
+    keys = Hobrin::Records::DuplicateKey
+    doi, key = keys.doi(record), keys.key(record)
+    expect(keys.doi(record.with(doi: "https://doi.org/10.5555/X"))).to eq(doi)
+    expect(keys.doi(record.with(doi: "10.5555/other"))).not_to eq(doi)
+    expect(keys.key(record.with(doi: nil, title: "SLEEP and noise - light at 100"))).to eq(key)
+    expect(keys.key(record.with(published: "2022"))).not_to eq(key)
+    expect(keys.key(record.with(authors: [], pages: nil))).to be_nil
   end
 end

@@ -14,7 +14,9 @@ RSpec.describe "Input nobody expected" do
       ["\"", "\"\\\"", "\"2016 2020\"", "\"two words\"", "''", " ", "\n", "\u0000", "x" * 200]
   end
 
-  def soup(size) = Array.new(size) { pieces[random.rand(pieces.size)] }.join(random.rand(4).zero? ? "" : " ")
+  def soup(size)
+    Array.new(size) { pieces[random.rand(pieces.size)] }.join(random.rand(4).zero? ? "" : " ")
+  end
 
   it "reads any search text or says at which column it cannot" do
     read = 3_000.times.count do
@@ -74,11 +76,14 @@ RSpec.describe "Input nobody expected" do
   it "reads any words that a person types, or says what is wrong with them" do
     1_000.times do
       text = soup(random.rand(1..4))
-      [-> { Hobrin::Strategy::Words.read(text) }, -> { Hobrin::Strategy::Author.read(text) }, lambda {
-        Hobrin::Strategy::Identifier.read(text)
-      }].each do |read|
+      [-> { Hobrin::Strategy::TextTerm.read(text) }, lambda {
+        Hobrin::Strategy::Author.read(text)
+      }, lambda {
+           Hobrin::Strategy::Identifier.read(text)
+         }].each do |read|
         leaf = read.call
-        expect(Hobrin::Strategy::Cql.read(Hobrin::Strategy::Cql.write(leaf), vocabulary)).to eq(leaf)
+        expect(Hobrin::Strategy::Cql.read(Hobrin::Strategy::Cql.write(leaf),
+                                          vocabulary)).to eq(leaf)
       rescue Hobrin::InputError => e
         expect(e.errors.keys.size).to eq(1)
       end

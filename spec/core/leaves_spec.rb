@@ -44,15 +44,18 @@ RSpec.describe Hobrin::Strategy do
     text = "Ear-plugs at night; éar plug, and an Earplug. Sleep was better with ear plugs or without."
     expect(places[words("ear plug*"), text]).to eq(["Ear-plugs", "éar plug", "ear plugs"])
     expect(places[words("ear?lug"), text]).to eq(["Earplug"])
-    near = described_class::Near.new(left: "ear plug*", right: "sleep", distance: 5)
-    [5, 4].each { |distance| expect(places[near.with(distance:), text]).to eq(["éar plug", "Sleep", "ear plugs"]) }
+    near = described_class::Proximity.new(left: "ear plug*", right: "sleep", distance: 5)
+    [5, 4].each do |distance|
+      expect(places[near.with(distance:), text]).to eq(["éar plug", "Sleep", "ear plugs"])
+    end
     expect(places[near.with(distance: 3), text]).to eq([])
     expect(places[near.with(ordered: true), text]).to eq(["éar plug", "Sleep"])
     expect { near.with(distance: 0) }.to raise_error(Hobrin::InputError, /from 1 to 50/)
   end
 
   it "says what is near to a name nobody knows" do
-    names = ["Delirium", "Delirium after Surgery", "Sleep Quality", "Pressure Injury", "randomized controlled trial"]
+    names = ["Delirium", "Delirium after Surgery", "Sleep Quality", "Pressure Injury",
+             "randomized controlled trial"]
     { "delirum" => "Delirium", "surgery delirium" => "Delirium after Surgery", "presure injury" => "Pressure Injury",
       "randomised controlled trail" => "randomized controlled trial" }.each do |typed, name|
       expect([typed, Hobrin::Text::Nearest.call(typed, names).first]).to eq([typed, name])
@@ -65,7 +68,8 @@ RSpec.describe Hobrin::Strategy do
   it "knows languages by either code of ISO 639-2, the short code or the English name" do
     %w[fra fre fr French].each { |name| expect(Hobrin::Records::Languages.code(name)).to eq("fra") }
     expect(Hobrin::Records::Languages.code("deu")).to eq("deu")
-    expect([Hobrin::Records::Languages.name("deu"), Hobrin::Records::Languages.code("Elvish")]).to eq(["German", nil])
+    expect([Hobrin::Records::Languages.name("deu"),
+            Hobrin::Records::Languages.code("Elvish")]).to eq(["German", nil])
   end
 
   it "takes dates from files in the ways they are written" do

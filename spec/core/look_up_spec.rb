@@ -1,21 +1,30 @@
 # frozen_string_literal: true
 
-# Looking up headings, against the plain meaning of its ranks; and the shape of a thesaurus made by chance.
+# Looking up headings, against the plain meaning of its ranks; and the shape of a thesaurus made by
+# chance.
 RSpec.describe Hobrin::Thesaurus do
   let(:random) { Random.new(7) }
   let(:syllables) { %w[ca re no ti lu me sa ro] }
   let(:headings) do
     labels = Array.new(400) { name }.uniq
     labels.each_with_index.map do |label, place|
-      a_heading(label.capitalize, definition: Array.new(6) { name }.join(" "), also_called: Array.new(random.rand(3)) do
+      a_heading(label.capitalize, definition: Array.new(6) do
         name
-      end - [label, label.capitalize],
+      end.join(" "), also_called: Array.new(random.rand(3)) do
+                       name
+                     end - [label, label.capitalize],
                                   broader: labels.first(place).sample(random.rand(3), random:).map(&:capitalize))
     end.uniq { |heading| heading.label.downcase }
   end
   let(:thesaurus) { described_class.new(headings) }
 
-  def name = Array.new(random.rand(1..3)) { Array.new(random.rand(1..3)) { syllables[random.rand(8)] }.join }.join(" ")
+  def name
+    Array.new(random.rand(1..3)) do
+      Array.new(random.rand(1..3)) do
+        syllables[random.rand(8)]
+      end.join
+    end.join(" ")
+  end
 
   # The rank of a heading for what was typed: the best of its names, or its definition.
   def rank(heading, typed)
@@ -32,16 +41,23 @@ RSpec.describe Hobrin::Thesaurus do
   it "ranks by where it was found, whatever is typed" do
     60.times do
       typed = name[0, random.rand(1..6)].strip
-      expected = headings.filter_map { |heading| (found = rank(heading, typed)) && [heading.label, found] }
-      found = thesaurus.look_up(typed, limit: 1_000).map { |match| [match.heading.label, match.rank] }
+      expected = headings.filter_map do |heading|
+        (found = rank(heading, typed)) && [heading.label, found]
+      end
+      found = thesaurus.look_up(typed, limit: 1_000).map do |match|
+        [match.heading.label, match.rank]
+      end
       expect([typed, found.to_h]).to eq([typed, expected.to_h])
       expect(found.map(&:last)).to eq(found.map(&:last).sort)
-      expect(thesaurus.look_up(typed, limit: 5).map { |match| match.heading.label }).to eq(found.first(5).map(&:first))
+      expect(thesaurus.look_up(typed, limit: 5).map do |match|
+        match.heading.label
+      end).to eq(found.first(5).map(&:first))
       { contains: ->(label) { label.downcase.include?(typed) }, begins: lambda { |label|
         label.downcase.start_with?(typed)
       } }.each do |way, test|
         labels = thesaurus.look_up(typed, limit: 1_000, way:).map { |match| match.heading.label }
-        expect([typed, way, labels]).to match([typed, way, match_array(headings.map(&:label).select(&test))])
+        expect([typed, way,
+                labels]).to match([typed, way, match_array(headings.map(&:label).select(&test))])
       end
     end
   end
@@ -64,7 +80,9 @@ RSpec.describe Hobrin::Thesaurus do
       expect(paths.map(&:last).uniq).to eq([heading.label])
       paths.each do |path|
         expect(thesaurus.heading(path.first).broader).to eq([])
-        path.each_cons(2) { |above, below| expect(thesaurus.heading(below).broader).to include(above) }
+        path.each_cons(2) do |above, below|
+          expect(thesaurus.heading(below).broader).to include(above)
+        end
       end
     end
   end
@@ -72,7 +90,11 @@ RSpec.describe Hobrin::Thesaurus do
   it "comes back from SKOS as it went, whatever it is made of" do
     text = StringIO.new.tap { |io| Hobrin::Exchange::Skos::Writer.new.call(thesaurus, io) }.string
     result = Hobrin::Exchange::Skos::Reader.new.call(StringIO.new(text), format: :turtle)
-    plain = ->(list) { list.map { |one| [one.label, one.also_called.sort, one.broader.sort, one.definition] }.sort }
+    plain = lambda { |list|
+      list.map do |one|
+        [one.label, one.also_called.sort, one.broader.sort, one.definition]
+      end.sort
+    }
     expect([result.errors, plain.call(result.headings)]).to eq([[], plain.call(headings)])
   end
 end

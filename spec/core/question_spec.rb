@@ -4,8 +4,11 @@ RSpec.describe Hobrin::Question do
   let(:text) { "In adults, does sleep help sleep in adults at night?" }
 
   it "marks the place that was selected when the same words stand twice" do
-    question = described_class.ask(text).marked("P", "adults", near: 36).marked("O", "sleep", near: 26)
-    expect(question.marks.map { |element, phrase| [element.key, phrase.from] }).to eq([["O", 27], ["P", 36]])
+    question = described_class.ask(text).marked("P", "adults", near: 36).marked("O", "sleep",
+                                                                                near: 26)
+    expect(question.marks.map do |element, phrase|
+      [element.key, phrase.from]
+    end).to eq([["O", 27], ["P", 36]])
   end
 
   it "lets a new mark take the place of what it overlaps" do
@@ -15,7 +18,12 @@ RSpec.describe Hobrin::Question do
   end
 
   it "asks for a selection when nothing, or something else, is selected" do
-    ["", "  ", "children"].each { |selected| expect { described_class.ask(text).marked("P", selected) }.to raise_error(Hobrin::InputError, /Select some words/) }
+    ["", "  ", "children"].each do |selected|
+      expect do
+        described_class.ask(text).marked("P",
+                                         selected)
+      end.to raise_error(Hobrin::InputError, /Select some words/)
+    end
   end
 
   it "keeps every mark on its words through any edit, or drops it with them" do
@@ -31,10 +39,14 @@ RSpec.describe Hobrin::Question do
 
       before = marked.marks.first.last
       marks = marked.reworded(edited).marks
-      expect(marks.map { |_, phrase| edited[phrase.from, phrase.text.size] }).to eq(marks.map { |_, phrase|
+      expect(marks.map do |_, phrase|
+        edited[phrase.from, phrase.text.size]
+      end).to eq(marks.map { |_, phrase|
         phrase.text
       })
-      expect(marks.map { |_, phrase| phrase.text }).to eq([wanted]) if before.to <= from || before.from >= from + length
+      expect(marks.map do |_, phrase|
+        phrase.text
+      end).to eq([wanted]) if before.to <= from || before.from >= from + length
       within = before.from < from && from + length < before.to
       kept = edited[before.from...(before.to + edited.size - sentence.size)]
       expect(marks.size).to eq(1) if within && kept == kept.strip

@@ -7,12 +7,19 @@ require "rdf/rdfxml"
 RSpec.describe Hobrin::Exchange::Skos do
   let(:thesaurus) { Hobrin::Thesaurus.new([*Hobrin::Demo::SampleThesaurus.headings, odd]) }
   let(:odd) do
-    facts = { also_called: ["tab\there"], definition: "Two\nlines.", notation: "X1", use_instead: ["Delirium"] }
+    facts = { also_called: ["tab\there"], definition: "Two\nlines.", notation: "X1",
+              use_instead: ["Delirium"] }
     a_heading("Odd \"é\" \\ <x>", uri: "http://example.org/odd", **facts)
   end
-  let(:turtle) { StringIO.new.tap { |io| described_class::Writer.new.call(thesaurus, io, sample: true) }.string }
+  let(:turtle) do
+    StringIO.new.tap do |io|
+      described_class::Writer.new.call(thesaurus, io, sample: true)
+    end.string
+  end
 
-  def read(text, format: described_class.detect(text)) = described_class::Reader.new.call(StringIO.new(text), format:)
+  def read(text, format: described_class.detect(text))
+    described_class::Reader.new.call(StringIO.new(text), format:)
+  end
 
   # Names in order, and a URI made of the label not kept: how the reader gives headings back.
   def sorted(headings)
@@ -22,18 +29,21 @@ RSpec.describe Hobrin::Exchange::Skos do
     end
   end
 
-  # Source: the rdf gems, which parse what we write and write what we read, in each of the three forms.
+  # Source: the rdf gems, which parse what we write and write what we read, in each of the three
+  # forms.
   it "reads back from Turtle, N-Triples and RDF/XML what it wrote, by way of another library" do
     graph = RDF::Graph.new << RDF::Turtle::Reader.new(turtle, validate: true)
     texts = { turtle:, ntriples: graph.dump(:ntriples), rdfxml: graph.dump(:rdfxml) }
     texts.each do |format, text|
       expect(described_class.detect(text[0, 4000])).to eq(format)
       result = read(text)
-      expect([format, result.errors, sorted(result.headings)]).to eq([format, [], sorted(thesaurus.headings)])
+      expect([format, result.errors,
+              sorted(result.headings)]).to eq([format, [], sorted(thesaurus.headings)])
     end
   end
 
-  # Source: W3C SKOS Reference, 2009: integrity conditions S13, S14 and S27; narrower is the inverse of broader (S25).
+  # Source: W3C SKOS Reference, 2009: integrity conditions S13, S14 and S27; narrower is the inverse
+  # of broader (S25).
   it "names the concept at which a condition of SKOS is broken" do
     prefix = "@prefix skos: <#{described_class::CORE}> .\n@prefix : <http://example.org/> .\n"
     {

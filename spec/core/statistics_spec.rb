@@ -22,8 +22,8 @@ RSpec.describe Hobrin::Statistics do
                                         be_within(5e-5).of(0.3339)])
   end
 
-  # Source: the worked example of capture and recapture with 10 marked, 15 caught and 5 of them marked: 28 in all, 22 to 65
-  # (an encyclopaedia's page on the method, from memory).
+  # Source: the worked example of capture and recapture with 10 marked, 15 caught and 5 of them
+  # marked: 28 in all, 22 to 65 (an encyclopaedia's page on the method, from memory).
   it "gives the worked example of Chapman's estimate" do
     interval = described_class::Chapman.call(10, 15, 5)
     expect([interval.estimate.floor, *ends(interval).map(&:round)]).to eq([28, 22, 65])
@@ -31,8 +31,9 @@ RSpec.describe Hobrin::Statistics do
     expect { described_class::Chapman.call(3, 5, 4) }.to raise_error(ArgumentError)
   end
 
-  # Source: the BCG vaccine trials (Colditz et al., JAMA 1994) in R's metadat; escalc(measure = "RR") of
-  # metafor 3.8-1 gives these risk ratios and intervals. The last one is a table with an empty cell.
+  # Source: the BCG vaccine trials (Colditz et al., JAMA 1994) in R's metadat; escalc(measure =
+  # "RR") of metafor 3.8-1 gives these risk ratios and intervals. The last one is a table with an
+  # empty cell.
   it "gives the risk ratios that metafor gives" do
     { [4, 123, 11, 139] => [0.4109386548, 0.1343015708, 1.2573983833],
       [6, 306, 29, 303] => [0.2048681542, 0.0862974496, 0.4863522707],
@@ -40,7 +41,9 @@ RSpec.describe Hobrin::Statistics do
       [27, 16_913, 29, 17_854] => [0.9828350769, 0.5821374615, 1.6593413964],
       [0, 20, 5, 20] => [0.0909090909, 0.0053585432, 1.5422965811] }.each do |table, expected|
       ratio = described_class::RiskRatio.call(a_table(*table))
-      expect([ratio.estimate, *ends(ratio)]).to match(expected.map { |value| be_within(1e-9).of(value) })
+      expect([ratio.estimate, *ends(ratio)]).to match(expected.map { |value|
+        be_within(1e-9).of(value)
+      })
     end
   end
 
@@ -49,7 +52,8 @@ RSpec.describe Hobrin::Statistics do
     expect(described_class::RiskRatio.call(a_table(10, 10, 12, 12))).to be_nil
   end
 
-  # Source for the two halves: Altman, BMJ 1998;317:1309. The numbers are reciprocals of the difference's ends.
+  # Source for the two halves: Altman, BMJ 1998;317:1309. The numbers are reciprocals of the
+  # difference's ends.
   it "tells the number needed to treat on both sides of no difference" do
     clear = described_class::NumberNeededToTreat.from(described_class::Interval.new(estimate: -0.2, low: -0.25,
                                                                                     high: -0.1))
@@ -57,7 +61,8 @@ RSpec.describe Hobrin::Statistics do
 
     open = described_class::NumberNeededToTreat.from(described_class::Interval.new(estimate: 0.1, low: -0.05,
                                                                                    high: 0.25))
-    expect(open.to_h).to eq(estimate: 10.0, fewer: false, low: 4.0, high: Float::INFINITY, other: 20.0)
+    expect(open.to_h).to eq(estimate: 10.0, fewer: false, low: 4.0, high: Float::INFINITY,
+                            other: 20.0)
     expect(described_class::NumberNeededToTreat.from(described_class::Interval.new(estimate: 0.0, low: -0.1,
                                                                                    high: 0.1)).fewer).to be_nil
   end
@@ -66,7 +71,8 @@ RSpec.describe Hobrin::Statistics do
     random = Random.new(1998)
     300.times do
       one, two = Array.new(2) { random.rand(1..60) }
-      interval = described_class::RiskDifference.call(a_table(random.rand(0..one), one, random.rand(0..two), two))
+      interval = described_class::RiskDifference.call(a_table(random.rand(0..one), one,
+                                                              random.rand(0..two), two))
       expect([-1.0, interval.low, interval.estimate, interval.high,
               1.0]).to eq([-1.0, interval.low, interval.estimate, interval.high, 1.0].sort)
     end

@@ -29,18 +29,24 @@ RSpec.describe Hobrin::Thesaurus do
   it "knows every place of a heading, and both ends of what is related" do
     expect(thesaurus.places("Delirium")).to eq([%w[Conditions Confusion Delirium],
                                                 %w[Conditions Complications Delirium]])
-    pair = described_class.new([a_heading("A", related: ["B"]), a_heading("B"), a_heading("C", related: ["B"])])
+    pair = described_class.new([a_heading("A", related: ["B"]), a_heading("B"),
+                                a_heading("C", related: ["B"])])
     expect(pair.related("B")).to eq(%w[A C])
   end
 
   it "ranks what is typed: label, also called, inside, definition" do
     found = ->(typed) { thesaurus.look_up(typed).map { |match| [match.heading.label, match.name] } }
-    expect(found.call("deli")).to eq([%w[Delirium Delirium], ["Emergence Delirium", "Emergence Delirium"]])
+    expect(found.call("deli")).to eq([%w[Delirium Delirium],
+                                      ["Emergence Delirium", "Emergence Delirium"]])
     expect(found.call("Acute conf")).to eq([["Delirium", "acute confusion"]])
     expect(found.call("attention")).to eq([%w[Delirium Delirium]])
     expect(found.call("(*)")).to eq([])
-    expect(thesaurus.look_up("onfus", way: :contains).map { |match| match.heading.label }).to eq(%w[Confusion])
-    expect(thesaurus.look_up("con", way: :begins).map { |match| match.heading.label }).to eq(%w[Confusion Conditions])
+    expect(thesaurus.look_up("onfus", way: :contains).map do |match|
+      match.heading.label
+    end).to eq(%w[Confusion])
+    expect(thesaurus.look_up("con", way: :begins).map do |match|
+      match.heading.label
+    end).to eq(%w[Confusion Conditions])
   end
 
   it "reads free typing by the longest name, and the rest as words" do
@@ -51,7 +57,8 @@ RSpec.describe Hobrin::Thesaurus do
     }
     expect(read.call("emergence delirium rounds in night sleep")).to eq([[:heading, "Emergence Delirium"],
                                                                          [:words, "rounds"], [:heading, "Sleep"]])
-    expect(read.call("the Acute-Confusion of wards")).to eq([[:heading, "Delirium"], [:words, "wards"]])
+    expect(read.call("the Acute-Confusion of wards")).to eq([[:heading, "Delirium"],
+                                                             [:words, "wards"]])
     expect(read.call('"delirium"')).to eq([[:words, "delirium"]])
     expect(read.call("deliri*")).to eq([[:words, "deliri*"]])
     expect(read.call(" ?! ")).to eq([])

@@ -3,7 +3,8 @@
 RSpec.describe "What Word works with" do
   Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings)
 
-  # Source: Dunning 1993, Computational Linguistics 19(1), table 1 (from memory): k(AB), k(A ~B), k(~A B), k(~A ~B).
+  # Source: Dunning 1993, Computational Linguistics 19(1), table 1 (from memory): k(AB), k(A ~B),
+  # k(~A B), k(~A ~B).
   { [110, 2442, 111, 29_114] => 270.72, [29, 13, 123, 31_612] => 263.90, [31, 23, 139, 31_584] => 256.84,
     [10, 0, 3, 31_764] => 167.23 }.each do |(both, left, right, neither), ratio|
     it "finds Dunning's #{ratio}" do
@@ -18,16 +19,23 @@ RSpec.describe "What Word works with" do
   end
 
   describe Hobrin::Statistics::Circles do
-    # Source: the lens of two unit circles through each other's centres, 2π/3 - √3/2 (plane geometry).
+    # Source: the lens of two unit circles through each other's centres, 2π/3 - √3/2 (plane
+    # geometry).
     it "knows the area of a lens" do
-      expect(described_class.lens(1.0, 1.0, 1.0)).to be_within(1e-9).of((2 * Math::PI / 3) - (Math.sqrt(3) / 2))
-      expect([described_class.lens(1.0, 0.5, 2.0), described_class.lens(1.0, 0.5, 0.2)]).to eq([0.0, Math::PI / 4])
+      expect(described_class.lens(1.0, 1.0,
+                                  1.0)).to be_within(1e-9).of((2 * Math::PI / 3) - (Math.sqrt(3) / 2))
+      expect([described_class.lens(1.0, 0.5, 2.0),
+              described_class.lens(1.0, 0.5, 0.2)]).to eq([0.0, Math::PI / 4])
     end
 
     it "draws two sets exactly, three by their pairs, and says how far off the rest is" do
       random = Random.new(1880)
       100.times do
-        sets = Array.new(random.rand(2..3)) { Array.new(random.rand(1..80)) { random.rand(1..120) }.uniq }
+        sets = Array.new(random.rand(2..3)) do
+          Array.new(random.rand(1..80)) do
+            random.rand(1..120)
+          end.uniq
+        end
         overlap = Hobrin::Retrieval::Overlap.of(sets.map { |numbers| a_set(*numbers) })
         expect(overlap.regions).to eq(regions(sets))
         drawn = described_class.of(overlap.regions)
@@ -77,7 +85,8 @@ RSpec.describe "What Word works with" do
   describe Hobrin::Strategy::PastedList do
     def read(text)
       vocabulary = Hobrin::Strategy::Vocabulary.new(thesaurus: Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings))
-      described_class.read(text, thesaurus: Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings), vocabulary:)
+      described_class.read(text,
+                           thesaurus: Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings), vocabulary:)
     end
 
     # what was pasted => headings (Symbols) and words read from it
@@ -99,7 +108,9 @@ RSpec.describe "What Word works with" do
 
     it "names what it cannot read and keeps the rest, and refuses what is no list" do
       list = read("noise\nea*\nsleep AND noise\n#{"long " * 30}")
-      expect([list.leaves.size, list.refused.map(&:first)]).to eq([1, ["ea*", "sleep AND noise", ("long " * 30).strip]])
+      expect([list.leaves.size,
+              list.refused.map(&:first)]).to eq([1,
+                                                 ["ea*", "sleep AND noise", ("long " * 30).strip]])
       ["", " \n;\"\" ", "x\n" * 201, "dc.title = noise and dc.title = sleep", "dc.title = (noise",
        "dc.nothing = x"].each do |text|
         expect { read(text) }.to raise_error(Hobrin::InputError)

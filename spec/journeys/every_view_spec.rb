@@ -3,14 +3,17 @@
 require "axe-capybara"
 require "axe-rspec"
 
-# What holds on every view: nothing foreign is asked for, nothing is in the way of a person who cannot see, hold
-# a mouse or open a wide window, and nothing that was written is lost.
+# What holds on every view: nothing foreign is asked for, nothing is in the way of a person who
+# cannot see, hold a mouse or open a wide window, and nothing that was written is lost.
 RSpec.describe "Every view", :sample, :browser do
-  steps = %w[ask word narrow sift weigh act trail narrow?opened=3 ask?phrase=P:3 trail?line=20&with=31
-             narrow?show=limits&what_if=40 narrow?show=filters&kind=diagnosis narrow?opened=1&order=strongest&more=yes
+  steps = %w[ask word narrow sift weigh act trail narrow?opened=limit-age ask?phrase=P:3 trail?line=20&with=31
+             narrow?show=limits narrow?show=filters&kind=diagnosis narrow?opened=block-I&order=strongest&more=yes
              trail?again=yes]
-  opened = %w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O paper:10.5555/hobrin.trial-2026-new]
-  views = ["/", *[*steps, *opened.map { |open| "word?open=#{open}" }].map { |view| "/inquiries/1/#{view}" },
+  opened = %w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O
+              paper:10.5555/hobrin.trial-2026-new]
+  views = ["/", *[*steps, *opened.map do |open|
+    "word?open=#{open}"
+  end].map { |view| "/inquiries/1/#{view}" },
            "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/2/narrow?show=way", "/inquiries/4/narrow?show=check",
            "/inquiries/77/ask"]
 
@@ -87,7 +90,8 @@ RSpec.describe "Every view", :sample, :browser do
     fill_in "What do you want to know?", with: question
     click_on "Start an inquiry"
     expect(page).to have_css(".tab-current", text: "Ask")
-    places = { "P" => [question.rindex("délire"), "délire"], "I" => [question.index(endless), endless] }
+    places = { "P" => [question.rindex("délire"), "délire"],
+               "I" => [question.index(endless), endless] }
     places.each do |key, (place, words)|
       # JavaScript counts in UTF-16 units; the place is worked out here from letters.
       from, size = [question[0...place], words].map { |part| part.encode("UTF-16LE").bytesize / 2 }
@@ -103,7 +107,8 @@ RSpec.describe "Every view", :sample, :browser do
     expect(marked.map(&:from)).to eq([question.rindex("délire")])
     %w[ask word narrow sift act].each do |step|
       visit page.current_path.sub(/\w+\z/, step)
-      expect([step, page.evaluate_script("document.documentElement.scrollWidth")]).to eq([step, 1280])
+      expect([step,
+              page.evaluate_script("document.documentElement.scrollWidth")]).to eq([step, 1280])
     end
   end
 

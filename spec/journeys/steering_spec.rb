@@ -3,7 +3,6 @@
 # Narrow as people steer by it: by what each change would do.
 RSpec.describe "Narrow by what-ifs", :sample, :browser do
   def left = find(".dock-count b").text.gsub(/\D/, "").to_i
-  def inquiry(id = 1) = context.inquiries.find(id).inquiry
 
   # Waits until the number of papers left is this one.
   def expect_left(size)
@@ -11,9 +10,8 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
   end
 
   it "goes from thousands of papers into the aim by what-ifs alone, and back by undo" do
-    Hobrin::Services::ChangeBlock.new(context).join(3, "O", :out)
-    add = Hobrin::Services::AddTerms.new(context)
-    ["older people", "inpatient*", "adult*"].each { |name| add.words(3, "P", name) }
+    edit(Editing::Word::JoinBlock.new(block: "O", operator: :out, step: :word), id: 3)
+    add_words("P", "older people", "inpatient*", "adult*", id: 3)
     visit "/inquiries/3/narrow"
     start = left
     expect(start).to be > 3_000
@@ -29,7 +27,8 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     steps.times do
       change = context.inquiries.history(3).undo
       click_button "Undo"
-      expect(page).to have_css(".notice", text: "Undone: #{context.inquiries.line(3, change).change}")
+      expect(page).to have_css(".notice",
+                               text: "Undone: #{context.inquiries.line(3, change).change}")
     end
     expect_left(start)
   end
@@ -38,9 +37,11 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     visit "/inquiries/4/narrow"
     find(".what-ifs tbody a", match: :first).click
     expect(page).to have_css(".what-if-papers li")
-    offer = Hobrin::Services::ReadWhatIfs.new(context).call(inquiry(4)).first
+    offer = Hobrin::Services::ReadWhatIfs.new(context, opened(4)).call.first
     titles = context.library.newest(offer.removed | offer.added, limit: 1_000).map(&:title)
-    expect(all(".what-if-papers li > span:first-child").map { |li| li.text.sub(/ \d{4}\z/, "") } - titles).to eq([])
+    expect(all(".what-if-papers li > span:first-child").map do |li|
+      li.text.sub(/ \d{4}\z/, "")
+    end - titles).to eq([])
     find(".what-if-papers [name=known]", match: :first).click
     expect(page).to have_css(".what-if-papers small", text: "must-find", count: 1)
     expect(page).to have_css(".must-find li", count: 1)
@@ -69,6 +70,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
       context.inquiries.state_at(1, line.number).cascade(context.evaluator).final
     end
     visit "/inquiries/1/trail"
+    find("summary", text: "terms added", match: :first).click
     click_link one.change
     expect(find(".looked-at")).to have_text("#{sets.first.size} papers now")
     fill_in "Note", with: "Before the words for delirium"
@@ -81,13 +83,16 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(said).to include("#{sets[0].size - both} only after line #{one.number}", "#{both} both",
                             "#{sets[1].size - both} only after line #{other.number}")
     kept = context.library.set(inquiry.kept_ids)
-    expect(said).to include("line #{one.number} finds #{sets[0].overlap(kept)}", "in all (95 % interval")
+    expect(said).to include("line #{one.number} finds #{sets[0].overlap(kept)}",
+                            "in all (95 % interval")
     click_button "Restore this"
     expect(page).to have_css(".notice", text: "Restored as it was after line #{one.number}")
-    expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1, one.number).with(next_term: 1))
+    expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1,
+                                                                        one.number).with(next_term: 1))
     click_button "Undo"
     expect(page).to have_css(".notice", text: "Undone: Restored line #{one.number}")
-    expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1, lines.first.number).with(next_term: 1))
+    expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1,
+                                                                        lines.first.number).with(next_term: 1))
   end
 
   it "moves and switches steps, and ends with the same papers in any order" do
@@ -107,7 +112,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     find_button("Switch Earplugs and an eye mask at night on").click
     expect_left(start)
     click_button "All limits off"
-    expect_left(Hobrin::Services::ReadInquiry.new(context).call(1).cascade.joined.size)
+    expect_left(opened.cascade.joined.size)
     expect(page).to have_css(".cascade-step.off", count: 3)
   end
 
@@ -141,7 +146,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect_left(promised + 1)
     expect(find(".let-in")).to have_text(title)
     expect(page).to have_css("#taken-title")
-    visit "/inquiries/1/sift?paper=#{inquiry.let_in.first}"
+    visit "/inquiries/1/sift?paper=#{inquiry.included_ids.first}"
     expect(page).to have_css(".by-hand", text: "let in by hand")
     click_button "The search must always find this one"
     expect(page).to have_css(".by-hand", text: "must-find")
@@ -152,7 +157,9 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
 
   it "subtracts one line from another and joins them, by pointing and by writing" do
     visit "/inquiries/1/trail?line=20&with=28"
-    sets = [20, 28].map { |number| context.inquiries.state_at(1, number).cascade(context.evaluator).final }
+    sets = [20, 28].map do |number|
+      context.inquiries.state_at(1, number).cascade(context.evaluator).final
+    end
     fill_in "New line", with: "only-20"
     click_button "Only 20"
     expect(find(".looked-at h3")).to have_text("Line only-20: 20 not 28")
@@ -185,17 +192,21 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(find(".looked-at")).to have_text("#{again.size} papers now, #{before} at line #{log["trail"].size}")
     expect(find(".new-papers")).to have_text("Earplugs, looked at again")
     find("summary", text: "Lines of the search whose counts moved").click
-    rows = all(".moved tbody tr").map { |row| row.all("th, td").map { |cell| cell.text.delete("^0-9").to_i } }
+    rows = all(".moved tbody tr").map do |row|
+      row.all("th, td").map do |cell|
+        cell.text.delete("^0-9").to_i
+      end
+    end
     expect(rows).to all(satisfy { |row| row.last > row[-2] })
     click_button "Write it to the trail"
-    expect(page).to have_css(".trail-change", text: "Run again: #{again.size} papers, 1 of them new")
+    expect(page).to have_css(".trail-change",
+                             text: "Run again: #{again.size} papers, 1 of them new")
     click_link "Earplugs, looked at again"
     expect(page).to have_css("#paper-title", text: "Earplugs, looked at again")
   end
 
   it "checks the search, and mends it press by press until nothing is left" do
-    add = Hobrin::Services::AddTerms.new(context)
-    ["con*", "effect", "delirum"].each { |typed| add.words(1, "O", typed) }
+    add_words("O", "con*", "effect", "delirum")
     visit "/inquiries/1/narrow"
     click_link "Check the search"
     expect(find(".check")).to have_text("“con*” takes in")
@@ -210,8 +221,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
   end
 
   it "brings back a paper that must be found" do
-    standing = Hobrin::Services::ReadInquiry.new(context).call(1)
-    step = standing.cascade.steps.last
+    step = opened.cascade.steps.last
     lost = context.library.newest(step.removed, limit: 1).first
     visit "/inquiries/1/narrow"
     fill_in "A paper that must be found", with: "zebra"

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# One person, one question, from the sentence to the printed page. What is counted is compared with a plain
-# reading of the sample file, which knows nothing of Hobrin.
+# One person, one question, from the sentence to the printed page. What is counted is compared with
+# a plain reading of the sample file, which knows nothing of Hobrin.
 RSpec.describe "The whole job", :sample, :browser do
   # The heading with all that is narrower in the sample.
   below_delirium = ["Delirium", "Emergence Delirium", "Hypoactive Delirium", "Delirium after Surgery",
@@ -27,17 +27,24 @@ RSpec.describe "The whole job", :sample, :browser do
   def select_words(words)
     box = find_field("The question")
     start = box.value.index(words)
-    box.send_keys(%i[control home], *([:arrow_right] * start), *([%i[shift arrow_right]] * words.size))
+    box.send_keys(%i[control home], *([:arrow_right] * start),
+                  *([%i[shift arrow_right]] * words.size))
   end
 
   let(:records) { SampleHome.plain_records }
   let(:people) do
     records.select do |one|
       indexed?(one, "Intensive Care", "Mechanical Ventilation", "Weaning", "Mask Ventilation", "Sedation",
-               "Sedation Breaks", "Airway Care", "Suctioning", "Intensive Care Diaries") || said?(one, "intensive care")
+               "Sedation Breaks", "Airway Care", "Suctioning", "Intensive Care Diaries") || said?(
+                 one, "intensive care"
+               )
     end
   end
-  let(:devices) { records.select { |one| indexed?(one, "Ear Protective Devices") || said?(one, "earplug") } }
+  let(:devices) do
+    records.select do |one|
+      indexed?(one, "Ear Protective Devices") || said?(one, "earplug")
+    end
+  end
   let(:delirium) { records.select { |one| indexed?(one, *below_delirium) } }
 
   it "goes from a new question to the printed brief" do
@@ -102,10 +109,14 @@ RSpec.describe "The whole job", :sample, :browser do
     offered = find_button("Adults, 19 and over").find("b").text.to_i
     click_button "Adults, 19 and over"
     adults = joined.select do |one|
-      one.dig("custom", "ages").to_a.intersect?(["young adult", "adult", "middle aged", "aged", "80 and over"])
+      one.dig("custom",
+              "ages").to_a.intersect?(["young adult", "adult", "middle aged", "aged",
+                                       "80 and over"])
     end
     expect(page).to have_css(".cascade-step", text: "Adults, 19 and over")
-    expect([offered, find(".dock-count").text[/\d[\d,[:space:]]*/].gsub(/\D/, "").to_i]).to eq([adults.size] * 2)
+    expect([offered,
+            find(".dock-count").text[/\d[\d,[:space:]]*/].gsub(/\D/,
+                                                               "").to_i]).to eq([adults.size] * 2)
     fill_in "from", with: "2016"
     click_button "Put on"
     recent = adults.select { |one| one.dig("issued", "date-parts", 0, 0) >= 2016 }
@@ -148,13 +159,14 @@ RSpec.describe "The whole job", :sample, :browser do
     fill_in "What changes", with: "Offer earplugs at 22:00."
     click_link "Trail"
     expect(page).to have_text("Wrote the conclusion and the change plan")
-    click_link "Act"
+    find(".tab", text: "Act").click
     expect(find_field("What changes").value).to eq("Offer earplugs at 22:00.")
     ["#{joined.size} match all blocks", "#{recent.size} left to read", "a double 1"].each do |line|
       expect(find(".flow")).to have_text(line)
     end
     expect(find(".search-lines")).to have_text("hobrin.text = \"earplug*\"")
-    printed = page.driver.browser.execute_cdp("Page.printToPDF", preferCSSPageSize: true)["data"].unpack1("m")
+    printed = page.driver.browser.execute_cdp("Page.printToPDF",
+                                              preferCSSPageSize: true)["data"].unpack1("m")
     expect(printed.scan(%r{/Type\s*/Page\b}).size).to eq(1)
 
     # The evidence set, as files, and the trail from the first step
@@ -162,9 +174,14 @@ RSpec.describe "The whole job", :sample, :browser do
     set = JSON.parse(Hobrin::Services::ExportEvidence.new(context).call(saved.id, "json").body)
     expect(set).to match([a_hash_including("title" => first, "note" => /Made-up/)])
     expect(Hobrin::Services::ExportEvidence.new(context).call(saved.id,
-                                                              "ris").body).to include("TI  - #{first}", "N1  - Made-up")
+                                                              "ris").body).to include(
+                                                                "TI  - #{first}", "N1  - Made-up"
+                                                              )
     lines = context.inquiries.trail(saved.id).reverse
-    expect([lines.first.change, lines.map(&:number)]).to eq(["Wrote the question", (1..lines.size).to_a])
-    lines.each_cons(2) { |one, two| expect([two.change, two.count_before]).to eq([two.change, one.count_after]) }
+    expect([lines.first.change,
+            lines.map(&:number)]).to eq(["Wrote the question", (1..lines.size).to_a])
+    lines.each_cons(2) do |one, two|
+      expect([two.change, two.count_before]).to eq([two.change, one.count_after])
+    end
   end
 end

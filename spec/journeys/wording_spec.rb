@@ -7,13 +7,14 @@ RSpec.describe "Ask and Word", :sample, :browser do
   def row(label) = find(".term-row", text: label, match: :first)
   def joined = find(".dock-count b").text.gsub(/\D/, "").to_i
   def count(key) = block(key).find("h2 .count").text.gsub(/\D/, "").to_i
-  def inquiry(id = 1) = context.inquiries.find(id).inquiry
   def papers(&) = SampleHome.records.count(&)
   def indexed?(record, *labels) = record.headings.any? { |one| labels.include?(one.label) }
 
   def add(key, typed)
     entry(key).send_keys(typed, :enter)
-    expect(page).to have_css("section[aria-labelledby='block-#{key}'] [data-entry]") { |field| field.value == "" }
+    expect(page).to have_css("section[aria-labelledby='block-#{key}'] [data-entry]") { |field|
+      field.value == ""
+    }
   end
 
   # Turns a page-wide keystroke on what is not a field.
@@ -52,7 +53,9 @@ RSpec.describe "Ask and Word", :sample, :browser do
 
     expect(block("P")).to have_css(".offer", text: "Bowel Surgery")
     block("P").click_button("Bowel Surgery")
-    expect(row("Bowel Surgery")).to have_text(papers { |record| indexed?(record, "Bowel Surgery") }.to_s)
+    expect(row("Bowel Surgery")).to have_text(papers { |record|
+      indexed?(record, "Bowel Surgery")
+    }.to_s)
     add("I", "chewing gum")
     expect(joined).to eq(inquiry(6).cascade(context.evaluator).joined.size)
     expect(inquiry(6).limits.map { |limit| limit.leaf.from }).to eq(["2015"])
@@ -90,7 +93,9 @@ RSpec.describe "Ask and Word", :sample, :browser do
     find(".paper-list a", match: :first).click
     expect(page).to have_css(".paper-title", text: known.title)
     main, other = known.headings.partition(&:main)
-    expect(all(".indexing-list li").map { |li| li.find("span > b").text }).to eq((main + other).map(&:label))
+    expect(all(".indexing-list li").map do |li|
+      li.find("span > b").text
+    end).to eq((main + other).map(&:label))
     expect(page).to have_css(".main-topic", count: main.size)
     click_button "Send Music to I"
     expect(block("I")).to have_css(".term-row", text: "Music")
@@ -163,7 +168,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
     fill_in "words apart", with: "0"
     click_button "Search it so"
     expect(find("#card")).to have_css(".problem", text: "from 1 to 50")
-    expect([find_field("words apart").value, find_field("near each other, within")]).to match(["0", be_checked])
+    expect([find_field("words apart").value,
+            find_field("near each other, within")]).to match(["0", be_checked])
     fill_in "words apart", with: "5"
     click_button "Search it so"
     expect(row("sleep near randomised")).to have_text("within 5 words")
@@ -215,7 +221,9 @@ RSpec.describe "Ask and Word", :sample, :browser do
     press(:control, :shift, "z")
     expect(page).to have_css(".notice", text: "Done again: Frame: PICOT")
     expect(page).to have_css(".element", text: "Time")
-    2.times { |time| [press(:control, :shift, "z"), page.has_css?(".notice", text: %w[Moved Removed][time])] }
+    2.times do |time|
+      [press(:control, :shift, "z"), page.has_css?(".notice", text: %w[Moved Removed][time])]
+    end
     expect(page).to have_css(".tab-current", text: "Word")
     expect(page).to have_no_css(".term-row", text: "eye shade*")
     expect(find_button("Redo", disabled: true)).to be_disabled
@@ -233,7 +241,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
       expect(block("O")).to have_css(".term-row", text: "wakeful*")
     end
     add("O", "nightmare*")
-    expect(page).to have_css(".notice", text: "Also changed in another window: Added words wakeful* to O")
+    expect(page).to have_css(".notice",
+                             text: "Also changed in another window: Added words wakeful* to O")
     expect(inquiry.block("O").terms.last(2).map(&:label)).to eq(%w[wakeful* nightmare*])
     within_window(other) do
       row("sleep*").click
@@ -250,7 +259,9 @@ RSpec.describe "Ask and Word", :sample, :browser do
     end
     visit "/inquiries/1/word"
     row("confused").click
-    within_window(other) { page.evaluate_script("document.querySelector('#card [name=do][value=remove]').click()") }
+    within_window(other) do
+      page.evaluate_script("document.querySelector('#card [name=do][value=remove]').click()")
+    end
     within_window(other) { expect(page).to have_no_css(".term-row", text: "confused") }
     page.execute_script("window.dispatchEvent(new Event('focus'))")
     expect(find("#since")).to have_text("Changed in another window: Removed confused in O")

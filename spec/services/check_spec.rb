@@ -1,13 +1,12 @@
 # frozen_string_literal: true
 
-# Each finding of the check, from a good search with one fault put in. The elements are those of PRESS 2015 (McGowan et al.,
-# from memory): question, Booleans, headings, words, spelling, limits.
-RSpec.describe Hobrin::Narrowing::Check, :sample do
-  def inquiry(id = 1) = context.inquiries.find(id).inquiry
+# Each finding of the check, from a good search with one fault put in. The elements are those of
+# PRESS 2015 (McGowan et al., from memory): question, Booleans, headings, words, spelling, limits.
+RSpec.describe Hobrin::Check, :sample do
   def check(inquiry) = described_class.new(inquiry, context.evaluator).call
   def heading(label, **rest) = Hobrin::Strategy::Heading.new(label:, **rest)
   def limit(name, *values) = Hobrin::Strategy::Limit.new(name:, values:)
-  def joined(one, key, joins) = one.with_block(one.block(key).with(joins:))
+  def joined(one, key, operator) = one.with_block(one.block(key).with(operator:))
 
   # Adds a heading to the thesaurus that another one took the place of.
   def retire(label, instead)
@@ -17,7 +16,9 @@ RSpec.describe Hobrin::Narrowing::Check, :sample do
 
   # The inquiry with a block's terms replaced.
   def with_only(one, key, *leaves)
-    leaves.reduce(one.with_block(one.block(key).with(terms: []))) { |now, leaf| now.with_leaf(key, leaf) }
+    leaves.reduce(one.with_block(one.block(key).with(terms: []))) do |now, leaf|
+      now.with_leaf(key, leaf)
+    end
   end
 
   it "finds nothing to mend in a good search" do
@@ -28,12 +29,18 @@ RSpec.describe Hobrin::Narrowing::Check, :sample do
   faults = {
     empty: ->(good) { with_only(good, "O") },
     alone: ->(good) { joined(joined(good, "P", :out), "O", :out) },
-    usual: ->(good) { good.with(question: good.question.with_use("C", :searched)).with_leaf("C", words("care")) },
+    usual: lambda { |good|
+      good.with(question: good.question.with_use("C", :searched)).with_leaf("C", words("care"))
+    },
     twice: ->(good) { good.with_leaf("O", words("eye mask*")) },
     nothing_left: ->(good) { with_only(good, "I", words("bladder scan")) },
     takes_much: ->(good) { joined(good, "O", :not) },
     gone: ->(good) { good.with_leaf("O", heading("Night Terrors of Old")) },
-    replaced: ->(good) { retire("Ward Fear", "Agitation").then { good.with_leaf("O", heading("Ward Fear")) } },
+    replaced: lambda { |good|
+      retire("Ward Fear", "Agitation").then do
+        good.with_leaf("O", heading("Ward Fear"))
+      end
+    },
     covered: ->(good) { good.with_leaf("O", heading("Emergence Delirium")) },
     not_below: ->(good) { good.with_leaf("O", heading("Pain", narrower: false)) },
     main: ->(good) { good.with_leaf("O", heading("Fatigue", main: true)) },
@@ -46,10 +53,16 @@ RSpec.describe Hobrin::Narrowing::Check, :sample do
     titles: ->(good) { good.with_leaf("O", words("agitation", fields: [:title])) },
     slip: ->(good) { good.with_leaf("O", words("delirum")) },
     nothing: ->(good) { good.with_leaf("O", words("zyx zyx")) },
-    other_way: ->(good) { with_only(good, "I", words("earplug"), heading("Ear Protective Devices", main: true)) },
-    language: ->(good) { good.with_limit(limit(:language, "eng")).with_limit(limit(:species, "humans")) },
+    other_way: lambda { |good|
+      with_only(good, "I", words("earplug"), heading("Ear Protective Devices", main: true))
+    },
+    language: lambda { |good|
+      good.with_limit(limit(:language, "eng")).with_limit(limit(:species, "humans"))
+    },
     full_text: ->(good) { good.with_limit(limit(:flag, "free full text")) },
-    both: ->(good) { good.with_limit(Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")) },
+    both: lambda { |good|
+      good.with_limit(Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"))
+    },
     silent: ->(good) { good.with(limits: []).with_limit(limit(:sex, "female", "male")) },
     contrary: ->(good) { good.with(limits: []).with_limit(limit(:age, "newborn")) }
   }
@@ -74,15 +87,16 @@ RSpec.describe Hobrin::Narrowing::Check, :sample do
     expect(faults.size).to be >= 15
   end
 
-  it "mends what is pressed, and can be undone" do
-    Hobrin::Services::AddTerms.new(context).words(1, "O", "con*")
-    mending = Hobrin::Services::MendSearch.new(context)
+  it "mends what is pressed by its name, and can be undone" do
+    add_words("O", "con*")
     before = inquiry
-    findings = mending.findings(before)
-    mending.call(1, findings.index { |one| one.kind == :wild })
-    expect(mending.findings(inquiry).map(&:kind)).not_to include(:wild)
-    Hobrin::Services::UndoChange.new(context).back(1)
+    finding = check(before).find { |one| one.kind == :wild }
+    mend = ->(name) { edit(Editing::Narrow::MendFinding.new(name:)) }
+    mend[finding.name]
+    expect(check(inquiry).map(&:kind)).not_to include(:wild)
+    expect(last_line.change).to eq("Cross it out: #{finding.says}")
+    undo
     expect(inquiry).to eq(before)
-    [-1, 99, nil].each { |number| expect { mending.call(1, number) }.to raise_error(Hobrin::GoneError) }
+    ["", "wild|moon", "nothing_left|P"].each { |name| expect { mend[name] }.to raise_error(Hobrin::GoneError) }
   end
 end

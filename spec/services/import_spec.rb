@@ -1,16 +1,21 @@
 # frozen_string_literal: true
 
-# The same papers by different roads, and what a library is like when something goes wrong on the way.
+# The same papers by different roads, and what a library is like when something goes wrong on the
+# way.
 RSpec.describe Hobrin::Services::ImportRecords do
   let(:records) { SampleHome.records.each_slice(200).map(&:first) }
 
-  def import(context, text, **rest, &) = described_class.new(context).call(StringIO.new(text), **rest, &)
+  def import(context, text, **rest, &)
+    described_class.new(context).call(StringIO.new(text), **rest, &)
+  end
+
   def written(format, some = records) = Hobrin::Exchange::FORMATS.fetch(format)::Writer.call(some)
 
   # What a library answers, without the numbers it gives its records.
   def answers(context)
     index = context.library.index
-    searches = ["sleep*", "hobrin.keywords = care", "dc.date >= 2015", 'dc.subject = "Falls"'].map do |cql|
+    searches = ["sleep*", "hobrin.keywords = care", "dc.date >= 2015",
+                'dc.subject = "Falls"'].map do |cql|
       Hobrin::Services::Search.new(context).then { |search| search.records(search.call(cql)).map(&:doi).sort }
     end
     [index.everything.size, index.values(:journal), index.values(:year), *searches]
@@ -21,7 +26,8 @@ RSpec.describe Hobrin::Services::ImportRecords do
     all = %i[csl ris bibtex].map do |format|
       with_home do |context|
         Hobrin::Services::ImportThesaurus.new(context).call(headings)
-        expect(import(context, written(format)).to_h).to include(format:, added: records.size, refused: 0)
+        expect(import(context,
+                      written(format)).to_h).to include(format:, added: records.size, refused: 0)
         answers(context)
       end
     end
@@ -69,7 +75,8 @@ RSpec.describe Hobrin::Services::ImportRecords do
       end
       shared = "#{prefix}<urn:a> skos:prefLabel \"A\" ; skos:altLabel \"x\" . " \
                "<urn:b> skos:prefLabel \"B\" ; skos:altLabel \"x\" ."
-      expect(service.skos(StringIO.new(shared)).to_h).to eq(headings: 2, warnings: ["“x” leads to A and B."])
+      expect(service.skos(StringIO.new(shared)).to_h).to eq(headings: 2,
+                                                            warnings: ["“x” leads to A and B."])
     end
   end
 end

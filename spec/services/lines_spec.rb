@@ -2,46 +2,53 @@
 
 # Lines with a name, and the search run again.
 RSpec.describe "Lines of a search", :sample do
-  let(:lines) { Hobrin::Services::ChangeLines.new(context) }
   let(:reader) { Hobrin::Services::ReadTrail.new(context) }
 
-  def inquiry(id = 1) = context.inquiries.find(id).inquiry
+  def make(name, notation)
+    edit(Editing::Trail::NameLine.new(name:, tree: Hobrin::Strategy::LineNotation.read(notation)))
+  end
+
   def found(number) = context.inquiries.state_at(1, number).cascade(context.evaluator).final
 
   it "joins, meets and subtracts lines into new ones, which a search can name" do
-    lines.make(1, "Broad", "28")
+    make("Broad", "28")
     { "either" => ["20 or 28", found(20) | found(28)], "both" => ["20 and broad", found(20) & found(28)],
       "only" => ["20 not (broad or 26)", found(20) - found(28) - found(26)], "again" => ["only or both", nil] }
       .each do |name, (notation, expected)|
-      lines.make(1, name, notation)
-      set = reader.at_name(1, inquiry, name).papers
+      make(name, notation)
+      set = reader.at_name(saved, name).papers
       expect([name, set]).to eq([name, expected]) if expected
-      searched = Hobrin::Services::Search.new(context).call("cql.resultSetId = #{name}", inquiry_id: 1)
+      searched = Hobrin::Services::Search.new(context).call("cql.resultSetId = #{name}",
+                                                            inquiry_id: 1)
       expect(searched.set).to eq(set)
-      expect(context.evaluator.call(Hobrin::Strategy::Cql.read(searched.cql, context.vocabulary))).to eq(set)
+      expect(context.evaluator.call(Hobrin::Strategy::Cql.read(searched.cql,
+                                                               context.vocabulary))).to eq(set)
     end
-    expect(reader.named(1, inquiry).map { |one| [one.line.name, one.size] })
-      .to eq(inquiry.lines.map { |line| [line.name, reader.at_name(1, inquiry, line.name).papers.size] })
+    expect(reader.named(saved).map { |one| [one.line.name, one.size] })
+      .to eq(inquiry.lines.map { |line| [line.name, reader.at_name(saved, line.name).papers.size] })
   end
 
   it "says what is wrong with a line, and lets none go that another is made of" do
-    lines.make(1, "broad", "28")
-    lines.make(1, "less", "broad not 30")
+    make("broad", "28")
+    make("less", "broad not 30")
     { %w[broad 20] => :name, %w[and 20] => :name, ["x", "20 not 999"] => :notation, %w[x brod] => :notation,
       %w[x 1] => :notation, ["x", "20 near 21"] => :notation }.each do |(name, notation), field|
-      expect { lines.make(1, name, notation) }.to raise_error(Hobrin::InputError) { |e| expect(e.errors.keys).to eq([field]) }
+      expect { make(name, notation) }.to raise_error(Hobrin::InputError) { |e| expect(e.errors.keys).to eq([field]) }
     end
-    expect { lines.make(1, "x", "brod") }.to raise_error(Hobrin::InputError, /broad/)
-    expect { lines.remove(1, "broad") }.to raise_error(Hobrin::InputError, /“less” is made of “broad”/)
-    %w[less broad].each { |name| lines.remove(1, name) }
+    expect { make("x", "brod") }.to raise_error(Hobrin::InputError, /broad/)
+    expect do
+      edit(Editing::Trail::RemoveLine.new(name: "broad"))
+    end.to raise_error(Hobrin::InputError,
+                       /“less” is made of “broad”/)
+    %w[less broad].each { |name| edit(Editing::Trail::RemoveLine.new(name:)) }
     expect(inquiry.lines).to eq([])
   end
 
   it "keeps named lines when an earlier line is restored, and takes one back when its naming is undone" do
-    lines.make(1, "broad", "28")
-    Hobrin::Services::ChangeTrail.new(context).restore(1, 20)
+    make("broad", "28")
+    edit(Editing::Trail::Restore.new(number: 20))
     expect(inquiry.lines.map(&:name)).to eq(["broad"])
-    2.times { Hobrin::Services::UndoChange.new(context).back(1) }
+    2.times { undo }
     expect(inquiry.lines).to eq([])
   end
 
@@ -54,15 +61,20 @@ RSpec.describe "Lines of a search", :sample do
     Hobrin::Services::ImportRecords.new(context).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call(twins)))
     again = Hobrin::Services::RunAgain.new(context)
     outcome = again.call(1)
-    expect([outcome.known, outcome.before, outcome.now, outcome.fresh, outcome.reindexed]).to eq([true, 37, 38, 1, 0])
+    rerun = outcome.rerun
+    expect([rerun.known, rerun.before, rerun.now, rerun.fresh.size,
+            rerun.reindexed]).to eq([true, 37, 38, 1, 0])
     expect(outcome.records.map(&:id)).to eq(["new-1"])
-    brief = Hobrin::Services::ReadBrief.new(context).call(Hobrin::Services::ReadInquiry.new(context).call(1))
+    brief = Hobrin::Services::ReadBrief.new(context).call(opened)
     moved = before.lines.zip(brief.lines).reject { |old, new| old.count == new.count }
-    expect(outcome.lines.map { |line| [line.before, line.now] }).to eq(moved.map { |old, new| [old.count, new.count] })
+    expect(rerun.lines.map { |line| [line.before, line.now] }).to eq(moved.map { |old, new|
+      [old.count, new.count]
+    })
     expect(outcome.trail.map(&:before)).to all(be_positive)
     again.write(1)
-    line = context.inquiries.trail(1).first
-    expect([line.change, line.count_before, line.count_after]).to eq(["Run again: 38 papers, 1 of them new", 37, 38])
+    line = last_line
+    expect([line.change, line.count_before,
+            line.count_after]).to eq(["Run again: 38 papers, 1 of them new", 37, 38])
     expect(context.inquiries.history(1).undo).to eq(line.number - 1)
     text = Hobrin::Services::ExportTrail.new(context).call(1, "txt").body
     expect(text).to match(/12 +Updates +Run again on 2026-11-23/)

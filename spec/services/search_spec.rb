@@ -15,7 +15,9 @@ RSpec.describe Hobrin::Services::Search, :small_sample do
 
   it "gives the newest of a large set without reading the rest" do
     everything = search.call("cql.allRecords = 1")
-    newest = records.sort_by { |record| record.published.tr("-", "").ljust(8, "0") }.reverse.first(5).map(&:published)
+    newest = records.sort_by do |record|
+      record.published.tr("-", "").ljust(8, "0")
+    end.reverse.first(5).map(&:published)
     expect(search.records(everything, limit: 5).map(&:published)).to eq(newest)
     expect(search.records(search.call("zebra"))).to eq([])
   end
@@ -32,12 +34,16 @@ RSpec.describe Hobrin::Services::Search, :small_sample do
       words = Hobrin::Text::Tokens.of(typed)
       kept = parts.flat_map { |part| Hobrin::Text::Tokens.of(part.text) }
       expect([typed, kept - words]).to eq([typed, []])
-      expect([typed, (words - kept).uniq - %w[a an and at by for from in of on or the to with]]).to eq([typed, []])
+      expect([typed,
+              (words - kept).uniq - %w[a an and at by for from in of on or the to
+                                       with]]).to eq([typed, []])
       parts.select { |part| part.kind == :heading }.each do |part|
         expect([part.text, thesaurus.named(part.text)&.label]).to eq([part.text, part.label])
         longer = words.each_cons(part.text.split.size + 1).map { |run| run.join(" ") }
         starting = longer.select { |run| run.start_with?("#{Hobrin::Text::Tokens.line(part.text)} ") }
-        expect([typed, starting.select { |run| thesaurus.named(run) && parts.size == 1 }]).to eq([typed, []])
+        expect([typed, starting.select do |run|
+          thesaurus.named(run) && parts.size == 1
+        end]).to eq([typed, []])
       end
     end
   end

@@ -5,12 +5,14 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample do
   let(:export) { described_class.new(context) }
 
   it "says every change in each format, marked as made up, and the search as it can be run again" do
-    Hobrin::Services::ChangeTrail.new(context).note(1, 5, "=HYPERLINK(\"x\")")
+    Hobrin::Services::NoteOnLine.new(context).call(1, 5, "=HYPERLINK(\"x\")")
     trail = context.inquiries.trail(1).reverse
     table = CSV.parse(export.call(1, "csv").body, headers: true)
-    expect(table.map { |row| [row["number"].to_i, row["count_after"].to_i] }).to eq(trail.map { |line|
-      [line.number, line.count_after]
-    })
+    expect(table.map do |row|
+      [row["number"].to_i, row["count_after"].to_i]
+    end).to eq(trail.map { |line|
+              [line.number, line.count_after]
+            })
     expect(table[4]["note"]).to start_with("'=")
     expect(table["sample"]).to all(include("Made-up"))
     data = JSON.parse(export.call(1, "json").body)
@@ -23,13 +25,14 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample do
     expect { export.call(1, "exe") }.to raise_error(Hobrin::GoneError)
   end
 
-  # Source: PRISMA-S, Rethlefsen et al., Syst Rev 2021;10:39; numbers and names of the items from memory. What fills each
-  # of those that one source can fill; the others are done elsewhere, and the log says so.
+  # Source: PRISMA-S, Rethlefsen et al., Syst Rev 2021;10:39; numbers and names of the items from
+  # memory. What fills each of those that one source can fill; the others are done elsewhere, and
+  # the log says so.
   it "fills the items of PRISMA-S that a search of one source can" do
-    Hobrin::Services::ChangeMustFind.new(context).add(1, "10.5555/hobrin.trial-2026-new")
-    Hobrin::Services::LetIn.new(context).call(1, "10.5555/hobrin.trial-2026-new")
+    edit(Editing::Narrow::AddMustFind.new(typed: "10.5555/hobrin.trial-2026-new"))
+    edit(Editing::Narrow::IncludeManually.new(record_id: "10.5555/hobrin.trial-2026-new"))
     Hobrin::Services::ChangeFilter.new(context).published(1, "treatment/sensitive")
-    total = Hobrin::Services::ReadInquiry.new(context).call(1).final
+    total = opened.final
     items = JSON.parse(export.call(1, "json").body)["prisma_s"]
     filled = {
       "Database name" => "12000 papers", "Multi-database searching" => "One source",
@@ -42,8 +45,13 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample do
     }
     expect(items.map { |item| item["number"] }).to eq((1..16).to_a)
     expect(items.select { |item| item["filled"] }.map { |item| item["name"] }).to eq(filled.keys)
-    filled.each { |name, words| expect(items.find { |item| item["name"] == name }["text"]).to include(words) }
-    elsewhere = ["Study registries", "Online resources and browsing", "Citation searching", "Contacts", "Prior work"]
+    filled.each do |name, words|
+      expect(items.find do |item|
+        item["name"] == name
+      end["text"]).to include(words)
+    end
+    elsewhere = ["Study registries", "Online resources and browsing", "Citation searching",
+                 "Contacts", "Prior work"]
     expect(items.reject { |item| item["filled"] }.map { |item| item["name"] }).to eq(elsewhere)
   end
 end

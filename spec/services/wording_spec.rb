@@ -8,14 +8,15 @@ RSpec.describe "Blocks however they are joined", :small_sample do
     25.times do
       blocks = %w[P I O].map do |key|
         block = strategies.block(key)
-        terms = block.terms.map { |term| term.with(away: random.rand < 0.25) }
-        block.with(terms:, joins: %i[and and not out].sample(random:))
+        terms = block.terms.map { |term| term.with(excluded: random.rand < 0.25) }
+        block.with(terms:, operator: %i[and and not out].sample(random:))
       end
       limits = strategies.limits
       state = Hobrin::Narrowing::State.of(blocks, limits)
       cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits:, evaluator: context.evaluator)
       expect(cascade.final.to_a).to eq(state.tree ? plain.call(state.tree) : [])
-      expect(Hobrin::Narrowing::WhatIfs.new(state, evaluator: context.evaluator).now).to eq(cascade.final)
+      expect(Hobrin::Narrowing::WhatIfs.new(state,
+                                            evaluator: context.evaluator).now).to eq(cascade.final)
       expect(cascade.steps.drop(1).sum do |step|
         step.removed.size
       end).to eq((cascade.steps.first&.size || 0) - cascade.final.size)
@@ -26,7 +27,7 @@ RSpec.describe "Blocks however they are joined", :small_sample do
 
   def absent_papers_name_their_step(cascade)
     (1..records.size).step(97) do |number|
-      absence = Hobrin::Narrowing::Absence.of(cascade, number, context.evaluator)
+      absence = Hobrin::Narrowing::ExclusionReasons.of(cascade, number, context.evaluator)
       lost = cascade.steps.find { |step| !step.set.include?(number) }
       expect([number, absence.step]).to eq([number, lost]) unless cascade.final.include?(number)
       expect(absence.all).to include(lost) if lost
@@ -42,16 +43,16 @@ RSpec.describe "Blocks however they are joined", :small_sample do
       without = rest.tree ? plain.call(rest.tree) : []
       expect(figures.terms.fetch(term.id).alone).to eq((whole - without).size)
     end
-    block.taking.each do |term|
+    block.excluded.each do |term|
       without = block.replace(term.id) { nil }.tree
       expect(figures.terms.fetch(term.id).alone).to be >= ((without ? plain.call(without) : []) - whole).size
     end
   end
 
   it "writes the lines of such a search so that they lead to the same papers" do
-    terms = [words("sleep*"), words("noise")].map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:, away: id == 2) }
+    terms = [words("sleep*"), words("noise")].map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:, excluded: id == 2) }
     blocks = [Hobrin::Strategy::Block.new(key: "P", terms:),
-              Hobrin::Strategy::Block.new(key: "I", terms: terms.take(1), joins: :not)]
+              Hobrin::Strategy::Block.new(key: "I", terms: terms.take(1), operator: :not)]
     question = Hobrin::Question.ask("sleep noise").marked("P", "sleep").marked("I", "noise")
     cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits: [], evaluator: context.evaluator)
     lines = Hobrin::Brief::SearchLines.new(question:, cascade:, evaluator: context.evaluator)
@@ -62,17 +63,19 @@ RSpec.describe "Blocks however they are joined", :small_sample do
 end
 
 # Truncation, against a reading of the records one by one.
-RSpec.describe Hobrin::Retrieval::TakenIn, :small_sample do
+RSpec.describe Hobrin::Retrieval::TruncationExpansion, :small_sample do
   it "spells out a mask into what together finds the same papers" do
     ["sle*", "random*", "eye mask*", "wom?n", "deli*", "con*"].each do |text|
-      [Hobrin::Strategy::Words::TEXT, [:title]].each do |fields|
+      [Hobrin::Strategy::TextTerm::TEXT, [:title]].each do |fields|
         leaf = words(text, fields:)
         taken = described_class.of(leaf, context.evaluator)
         spelled = taken.words.map { |spelling, _| words(spelling, fields:) }
         expect(taken.words.map(&:last)).to eq(spelled.map { |one| plain.call(one).size })
         next unless taken.more.zero?
 
-        expect([text, spelled.flat_map { |one| plain.call(one) }.uniq.sort]).to eq([text, plain.call(leaf)])
+        expect([text, spelled.flat_map do |one|
+          plain.call(one)
+        end.uniq.sort]).to eq([text, plain.call(leaf)])
       end
     end
   end
@@ -80,92 +83,104 @@ end
 
 # What a card promises is what its press does.
 RSpec.describe "What Word offers", :sample do
-  let(:terms) { Hobrin::Services::ChangeTerm.new(context) }
-  let(:add) { Hobrin::Services::AddTerms.new(context) }
-  let(:cards) { Hobrin::Services::ReadCard.new(context) }
+  def turn(term_id, choice) = edit(Editing::Word::TurnHeading.new(term_id:, choice:))
+  def card(term_id) = Hobrin::Services::ReadWord.new(context).term_card(inquiry, term_id)
+  def cross_out(term_id, seen: nil) = edit(Editing::Word::CrossOut.new(term_id:, reason: ""), seen:)
 
-  def inquiry(id = 1) = context.inquiries.find(id).inquiry
+  def join(operator, seen:)
+    edit(Editing::Word::JoinBlock.new(block: "O", operator:, step: :word), seen:)
+  end
+
   def size(key) = context.evaluator.count(inquiry.block(key).tree)
   def term(key, label) = inquiry.block(key).terms.find { |one| one.label == label }
 
   it "searches a heading in every way it names, with the papers it said" do
     id = term("O", "Delirium").id
-    %w[narrower main aspect:prevention aspect:nursing main].each do |choice|
-      card = cards.term(inquiry, id)
-      name = choice.delete_prefix("aspect:")
-      promised = card.choices.find { |one| one.name.include?(name) }
-      terms.turn(1, id, choice)
+    [:narrower, :main, "prevention", "nursing", :main].each do |choice|
+      promised = card(id).choices.find { |one| one.key == choice }
+      turn(id, choice)
       found = context.evaluator.count(inquiry.block("O").term(id).leaf)
-      expect([choice, found, size("O")]).to eq([choice, promised.size, promised.block])
+      expect([choice, found]).to eq([choice, promised.size])
     end
-    expect { terms.turn(1, id, "aspect:cooking") }.to raise_error(Hobrin::GoneError)
-    expect(context.inquiries.trail(1).first.change).to include("Delirium", "only nursing, prevention")
+    expect { turn(id, "cooking") }.to raise_error(Hobrin::GoneError)
+    expect(last_line.change).to include("Delirium", "only nursing, prevention")
   end
 
   it "adds with another way to write it as many papers as it said, and offers none that finds nothing" do
-    add.words(1, "O", "behaviour")
-    ways = cards.term(inquiry, term("O", "behaviour").id).ways
+    add_words("O", "behaviour")
+    ways = card(term("O", "behaviour").id).synonyms
     expect(ways.map(&:size)).to all(be_positive)
     term("I", "Ear Protective Devices").then do |one|
-      expect(cards.term(inquiry, one.id).ways.map do |way|
+      expect(card(one.id).synonyms.map do |way|
         way.leaf.text
       end).to include("earplugs")
     end
     ways.first(2).each do |way|
       before = size("O")
       adds = (context.evaluator.call(way.leaf) - context.evaluator.call(inquiry.block("O").tree)).size
-      add.words(1, "O", way.leaf.text)
+      add_words("O", way.leaf.text)
       expect(size("O")).to eq(before + adds)
     end
   end
 
   it "names headings that its papers have more often than others, by counts taken anew" do
-    gains = Hobrin::Services::ReadGains.new(context).call(inquiry, "I")
+    gains = Hobrin::Services::SuggestHeadings.new(context).call(inquiry, "I")
     library = SampleHome.records
     kept = library.select { |record| inquiry.kept_ids.include?(record.id) }
     expect(gains.keys).to eq(%i[newest kept])
-    gains.fetch(:kept).last.each do |gain|
-      having = ->(some) { some.count { |record| record.headings.any? { |one| one.label == gain.label } } }
+    gains.fetch(:kept).suggestions.each do |gain|
+      having = lambda { |some|
+        some.count do |record|
+          record.headings.any? do |one|
+            one.label == gain.label
+          end
+        end
+      }
       expect(gain.share).to eq(having.call(kept))
       expect(gain.share.to_f / kept.size).to be > having.call(library).to_f / library.size
     end
-    labels = gains.values.flat_map { |_, some| some.map(&:label) }
+    labels = gains.values.flat_map { |sample| sample.suggestions.map(&:label) }
     expect(labels & inquiry.searched_blocks.flat_map { |block| block.terms.map(&:label) }).to eq([])
-    expect { add.heading(1, "I", gains.fetch(:newest).last.first.label) }.to change {
+    expect { add_headings("I", gains.fetch(:newest).suggestions.first.label) }.to change {
       size("I")
-    }.by(gains.fetch(:newest).last.first.adds)
+    }.by(gains.fetch(:newest).suggestions.first.adds)
   end
 
   it "rewords a term in place, as a phrase or near, and keeps its place and its id" do
     id = term("O", "sleep*").id
-    terms.reword(1, id, text: "sleep quality", fields: %i[title])
+    reword = ->(leaf) { edit(Editing::Word::RewordTerm.new(term_id: id, leaf:)) }
+    reword[words("sleep quality", fields: [:title])]
     expect(inquiry.block("O").term(id).leaf).to eq(words("sleep quality", fields: [:title]))
-    terms.reword(1, id, text: "sleep of quality", fields: %i[title abstract],
-                        near: { distance: 4, ordered: true, split: 1 })
-    near = inquiry.block("O").term(id).leaf
-    expect([near.left, near.right, near.distance, near.ordered]).to eq(["sleep", "of quality", 4, true])
-    expect { terms.reword(1, id, text: "sleep", fields: %i[title], near: { distance: 2, ordered: false, split: 1 }) }
-      .to raise_error(Hobrin::InputError, /two words/)
+    near = { split: 1, distance: 4, ordered: true, fields: %i[title abstract] }
+    reword[Hobrin::Strategy::Proximity.split("sleep of quality", **near)]
+    leaf = inquiry.block("O").term(id).leaf
+    expect([leaf.left, leaf.right, leaf.distance,
+            leaf.ordered]).to eq(["sleep", "of quality", 4, true])
     expect do
-      terms.reword(1, id, text: "deliri*",
-                          fields: Hobrin::Strategy::Words::TEXT)
-    end.to raise_error(Hobrin::InputError, /already/)
-    terms.move(1, id, -1)
+      Hobrin::Strategy::Proximity.split("sleep",
+                                        **near)
+    end.to raise_error(Hobrin::InputError, /two words/)
+    expect { reword[words("deliri*")] }.to raise_error(Hobrin::InputError, /already/)
+    edit(Editing::Word::MoveTerm.new(term_id: id, by: -1))
     expect(inquiry.block("O").terms[-2].id).to eq(id)
-    terms.move_to(1, id, "I")
+    send_to = ->(term_id, to) { edit(Editing::Word::SendTerm.new(term_id:, to:)) }
+    send_to[id, "I"]
     expect([inquiry.block("I").terms.last.id, inquiry.block_of(id).key]).to eq([id, "I"])
-    expect { terms.move_to(1, term("P", "intensive care").id, "C") }.to raise_error(Hobrin::InputError, /searched/)
+    expect do
+      send_to[term("P", "intensive care").id, "C"]
+    end.to raise_error(Hobrin::InputError, /searched/)
   end
 
   it "goes back over every change ever made to the beginning, and forth again to the same inquiry" do
-    undo = Hobrin::Services::UndoChange.new(context)
-    states = (1..context.inquiries.find(1).version).map { |number| context.inquiries.state_at(1, number) }
-    (states.size - 1).times { undo.back(1) }
+    states = (1..context.inquiries.find(1).version).map do |number|
+      context.inquiries.state_at(1, number)
+    end
+    (states.size - 1).times { undo }
     expect(inquiry.with(next_term: 1)).to eq(states.first.with(next_term: 1))
-    expect { undo.back(1) }.to raise_error(Hobrin::InputError, /began/)
-    (states.size - 1).times { undo.forth(1) }
+    expect { undo }.to raise_error(Hobrin::InputError, /began/)
+    (states.size - 1).times { do_again }
     expect(inquiry).to eq(states.last)
-    expect { undo.forth(1) }.to raise_error(Hobrin::InputError, /Nothing was undone/)
+    expect { do_again }.to raise_error(Hobrin::InputError, /Nothing was undone/)
     lines = context.inquiries.trail(1)
     expect(lines.size).to eq(states.size + (2 * (states.size - 1)))
     lines.reverse.each_cons(2) { |one, two| expect(two.count_before).to eq(one.count_after) }
@@ -174,24 +189,27 @@ RSpec.describe "What Word offers", :sample do
   it "lets two windows change different things, and refuses the second change of the same thing" do
     seen = context.inquiries.find(1).version
     one, two = %w[deliri* sleep*].map { |label| term("O", label).id }
-    Hobrin::Services::ChangeTerm.new(context, seen:).cross_out(1, one, "first window")
-    Hobrin::Services::ChangeTerm.new(context, seen:).cross_out(1, two, "second window")
-    Hobrin::Services::AddTerms.new(context, seen:).words(1, "O", "insomnia")
+    [one, two].each { |term_id| cross_out(term_id, seen:) }
+    add_words("O", "insomnia", seen:)
     expect(inquiry.block("O").terms.select(&:crossed_out?).map(&:id)).to eq([one, two])
-    expect { Hobrin::Services::ChangeTerm.new(context, seen:).remove(1, one) }.to raise_error(Hobrin::ConflictError)
-    expect { Hobrin::Services::ChangeBlock.new(context, seen:).join(1, "O", :not) }.not_to raise_error
-    expect { Hobrin::Services::ChangeBlock.new(context, seen:).join(1, "O", :out) }.to raise_error(Hobrin::ConflictError)
-    expect { Hobrin::Services::UndoChange.new(context, seen:).back(1) }.to raise_error(Hobrin::ConflictError)
-    expect { Hobrin::Services::ChangeTerm.new(context, seen: 9_999).remove(1, two) }.to raise_error(Hobrin::ConflictError)
+    expect { edit(Editing::Word::RemoveTerm.new(term_id: one), seen:) }.to raise_error(Hobrin::ConflictError)
+    expect { join(:not, seen:) }.not_to raise_error
+    expect { join(:out, seen:) }.to raise_error(Hobrin::ConflictError)
+    expect { undo(seen:) }.to raise_error(Hobrin::ConflictError)
+    expect { cross_out(two, seen: 9_999) }.to raise_error(Hobrin::ConflictError)
   end
 
   it "has good searches in the other inquiries: no term without papers, in each block headings and words" do
     others = (2..5).map { |id| context.inquiries.find(id) }
-    expect(others.map { |one| one.inquiry.question.kind }).to eq(%w[diagnosis prognosis harm experience])
+    expect(others.map do |one|
+      one.inquiry.question.kind
+    end).to eq(%w[diagnosis prognosis harm experience])
     expect(others.map(&:step)).to all(eq(:word))
     others.each do |one|
       one.inquiry.searched_blocks.each do |block|
-        expect(block.in_use.map { |term| term.leaf.class }.uniq).to contain_exactly(Hobrin::Strategy::Heading, Hobrin::Strategy::Words)
+        expect(block.in_use.map do |term|
+          term.leaf.class
+        end.uniq).to contain_exactly(Hobrin::Strategy::Heading, Hobrin::Strategy::TextTerm)
         empty = block.in_use.select { |term| context.evaluator.call(term.leaf).empty? }
         expect([one.id, empty.map(&:label)]).to eq([one.id, []])
       end

@@ -1,20 +1,21 @@
 # frozen_string_literal: true
 
 RSpec.describe Hobrin::Store::Inquiries, :sample do
-  let(:add) { Hobrin::Services::AddTerms.new(context) }
-
-  def placed(leaf) = Hobrin::Narrowing::PlacedLimit.new(leaf:)
+  def placed(leaf) = Hobrin::Narrowing::AppliedLimit.new(leaf:)
 
   it "gives back the very inquiry that was written, for any search" do
     strategies = RandomStrategies.new(26, context.library.thesaurus, SampleHome.records)
     40.times do
       blocks = %w[I P].map { |key| strategies.block(key) }
       filter = strategies.pick([Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
-                                Hobrin::Strategy::OwnFilter.new(title: "Mine", tree: strategies.tree)])
-      limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map { |leaf| placed(leaf) } + strategies.limits
+                                Hobrin::Strategy::OwnFilter.new(title: "Mine",
+                                                                tree: strategies.tree)])
+      limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map do |leaf|
+        placed(leaf)
+      end + strategies.limits
       tree = Hobrin::Strategy::LineNotation.read("3 not (4 or 5)")
       lines = [Hobrin::Strategy::NamedLine.new(name: "mine", tree:)]
-      inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits:, lines:, order: %w[O P], let_in: ["10.5555/x"],
+      inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits:, lines:, order: %w[O P], included_ids: ["10.5555/x"],
                                                        aim: Hobrin::Narrowing::Aim.new(from: 1, to: 9))
       expect(Hobrin::Store::InquiryDocument.load(Hobrin::Store::InquiryDocument.dump(inquiry))).to eq(inquiry)
     end
@@ -23,17 +24,26 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
   it "writes each change to the trail with the counts around it, and nothing for no change" do
     lines = context.inquiries.trail(1).reverse
     expect(lines.map(&:number)).to eq((1..lines.size).to_a)
-    lines.each_cons(2) { |one, two| expect([two.change, two.count_before]).to eq([two.change, one.count_after]) }
-    expect(lines.last.count_after).to eq(Hobrin::Services::ReadInquiry.new(context).call(1).final)
+    lines.each_cons(2) do |one, two|
+      expect([two.change, two.count_before]).to eq([two.change, one.count_after])
+    end
+    expect(lines.last.count_after).to eq(opened.final)
 
     aim = context.inquiries.find(1).inquiry.aim
-    Hobrin::Services::ChangeLimits.new(context).aim(1, aim)
-    expect(context.inquiries.trail_size(1)).to eq(lines.size)
+    expect(edit(Editing::Narrow::SetAim.new(aim:)).line).to be_nil
+    expect(context.inquiries.trail(1).size).to eq(lines.size)
   end
 
   it "loses no term when many are added at the same time" do
     typed = Array.new(12) { |place| "\"word number#{place}\"" }
-    typed.each_slice(3).map { |some| Thread.new { some.each { |one| add.call(1, "I", one) } } }.each(&:join)
+    context.evaluator
+    typed.each_slice(3).map do |some|
+      Thread.new do
+        some.each do |one|
+          add_words("I", one)
+        end
+      end
+    end.each(&:join)
     block = context.inquiries.find(1).inquiry.block("I")
     expect(block.terms.map(&:label)).to include(*typed.map { |one| one.delete('"') })
     expect(block.terms.map(&:id).uniq.size).to eq(block.terms.size)
@@ -48,19 +58,18 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
   end
 
   it "stays whole when the library is built anew from other headings" do
-    before = Hobrin::Services::ReadInquiry.new(context).call(1).final
+    before = opened.final
     headings = Hobrin::Demo::SampleThesaurus.headings.reject { |heading| heading.label == "Eye Masks" }
                                              .map { |heading| heading.with(related: heading.related - ["Eye Masks"]) }
     Hobrin::Services::ImportThesaurus.new(context).call(headings)
-    standing = Hobrin::Services::ReadInquiry.new(context).call(1)
-    expect(standing.final).to eq(before)
-    column = Hobrin::Services::ReadWord.new(context).call(standing.inquiry).find { |one| one.block.key == "I" }
+    expect(opened.final).to eq(before)
+    column = Hobrin::Services::ReadWord.new(context).call(opened.inquiry).find { |one| one.block.key == "I" }
     expect(column.narrower).to eq("Ear Protective Devices" => 0, "Eye Masks" => nil)
   end
 
   it "keeps the decisions of an inquiry whose search no longer finds the paper" do
-    Hobrin::Services::ChangeLimits.new(context).put(1, Hobrin::Strategy::Dates.years(from_year: 2026))
-    flow = Hobrin::Services::ReadBrief.new(context).call(Hobrin::Services::ReadInquiry.new(context).call(1)).flow
+    put(Hobrin::Strategy::Dates.years(from_year: 2026))
+    flow = Hobrin::Services::ReadBrief.new(context).call(opened).flow
     expect([flow.kept, flow.kept_outside]).to eq([0, 6])
   end
 end

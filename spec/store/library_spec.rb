@@ -12,7 +12,8 @@ RSpec.describe Hobrin::Store::Library do
 
   it "imports a file as often as one likes and holds each record once, unchanged" do
     with_home do |context|
-      expect(import(context, csl).to_h).to include(added: records.size, known: 0, refused: 0, format: :csl)
+      expect(import(context,
+                    csl).to_h).to include(added: records.size, known: 0, refused: 0, format: :csl)
       expect(import(context, csl).to_h).to include(added: 0, known: records.size, refused: 0)
       expect(context.library.records_by_id(records.map(&:id))).to eq(records)
       expect(context.library.index.everything.size).to eq(records.size)
@@ -22,12 +23,14 @@ RSpec.describe Hobrin::Store::Library do
   it "answers for records that came later, too" do
     with_home do |context|
       context.evaluator
-      [a_record(id: "a", title: "Earplugs", published: "2026"), a_record(id: "b", title: "More earplugs")].each do |one|
+      [a_record(id: "a", title: "Earplugs", published: "2026"),
+       a_record(id: "b", title: "More earplugs")].each do |one|
         import(context, csl_of(one))
         expect(context.evaluator.count(words("earplug*"))).to eq(context.library.size)
       end
       expect(context.library.index.unstated(:dates).to_a).to eq([2])
-      expect(context.library.newest(context.library.index.everything, limit: 5).map(&:id)).to eq(%w[a b])
+      expect(context.library.newest(context.library.index.everything,
+                                    limit: 5).map(&:id)).to eq(%w[a b])
     end
   end
 
@@ -37,7 +40,8 @@ RSpec.describe Hobrin::Store::Library do
              { "id" => "1", "title" => "Quite another" }, { "id" => "1", "title" => "GOOD" }]
     with_home do |context|
       outcome = import(context, JSON.generate(items))
-      expect([outcome.added, outcome.known, outcome.refusals.map(&:place)]).to eq([1, 1, [2, 3, 4, 5]])
+      expect([outcome.added, outcome.known,
+              outcome.refusals.map(&:place)]).to eq([1, 1, [2, 3, 4, 5]])
       expect(outcome.refusals.map(&:reason)).to match([/title/, /not a CSL item/, /not of the kind/,
                                                        /belongs to another/])
       ["", "what is this"].each { |text| expect { import(context, text) }.to raise_error(Hobrin::InputError, /nothing|none of the formats/) }
@@ -46,12 +50,17 @@ RSpec.describe Hobrin::Store::Library do
 
   it "goes on where an import was stopped, and ends with the same library" do
     many = Array.new(5_000) do |place|
-      a_record(id: "r#{place}", title: "Paper #{place}", published: "20#{10 + (place % 9)}", types: ["guideline"])
+      a_record(id: "r#{place}", title: "Paper #{place}", published: "20#{10 + (place % 9)}",
+               types: ["guideline"])
     end
     text = csl_of(*many)
     with_home do |context|
       stop = Class.new(StandardError)
-      expect { import(context, text) { |entries, _| raise stop if entries == 4_000 } }.to raise_error(stop)
+      expect do
+        import(context, text) do |entries, _|
+          raise stop if entries == 4_000
+        end
+      end.to raise_error(stop)
       expect(context.library.size).to eq(4_000)
       outcome = import(context, text)
       expect([outcome.resumed, outcome.added, context.library.size]).to eq([4_000, 1_000, 5_000])
@@ -69,13 +78,15 @@ RSpec.describe Hobrin::Store::Library do
       others = [{ id: "2", doi: "https://doi.org/10.5555/S" }, { id: "3", doi: nil, title: "Sleep & light" },
                 { id: "4", doi: nil, title: "Sleep -- and Light" }, { id: "5", doi: "10.5555/t" }]
       outcome = import(context, csl_of(*others.map { |changes| one.with(**changes) }))
-      expect([outcome.added, outcome.doubles, context.library.size]).to eq([4, 2, 6])
-      expect(context.library.doubles.within(context.library.index.everything)).to eq(3 => 1, 5 => 1)
+      expect([outcome.added, outcome.duplicates, context.library.size]).to eq([4, 2, 6])
+      expect(context.library.duplicates.within(context.library.index.everything)).to eq(3 => 1,
+                                                                                        5 => 1)
     end
   end
 
   it "files keywords that are headings under them, and headings under their preferred labels" do
-    headings = [a_heading("Sleep", aspects: ["nursing"]), a_heading("Delirium", also_called: ["acute confusion"])]
+    headings = [a_heading("Sleep", aspects: ["nursing"]),
+                a_heading("Delirium", also_called: ["acute confusion"])]
     ris = "TY  - JOUR\nTI  - One\nKW  - *acute confusion\nKW  - Sleep/nursing\nKW  - sleep\nKW  - ear plugs\nER  -\n"
     with_home do |context|
       Hobrin::Services::ImportThesaurus.new(context).call(headings)
@@ -101,10 +112,15 @@ RSpec.describe Hobrin::Store::Library do
 
   it "says in one line that a file is from before the first release" do
     Dir.mktmpdir do |folder|
-      path = File.join(folder, "old.sqlite3")
-      Hobrin::Store::Database.open(path, kind: :library).tap { |db| db.drop_table(:versions) }.disconnect
-      expect { Hobrin::Store::Database.open(path, kind: :library) }
-        .to raise_error(Hobrin::StateError, /\A#{path} was made by a Hobrin from before .*\z/)
+      { library: %i[records duplicate_of],
+        inquiries: %i[trail facts] }.each do |kind, (table, column)|
+        path = File.join(folder, "old-#{kind}.sqlite3")
+        Hobrin::Store::Database.open(path, kind:).tap do |db|
+          db.drop_column(table, column)
+        end.disconnect
+        expect { Hobrin::Store::Database.open(path, kind:) }
+          .to raise_error(Hobrin::StateError, /\A#{path} was made by a Hobrin from before .*\z/)
+      end
     end
   end
 

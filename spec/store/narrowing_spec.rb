@@ -6,16 +6,19 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
   let(:evaluator) { context.evaluator }
   let(:today) { Date.new(2026, 11, 23) }
 
-  # An inquiry by chance: two blocks, either of them taken away or left out at times, limits, papers let in by hand.
+  # An inquiry by chance: two blocks, either of them taken away or left out at times, limits, papers
+  # let in by hand.
   def inquiry
     question = Hobrin::Question.ask("Sleep and noise?").marked("P", "Sleep").marked("O", "noise")
-    blocks = [strategies.block("P"), strategies.block("O").joined(strategies.pick(%i[and and not out]))]
+    blocks = [strategies.block("P"),
+              strategies.block("O").with_operator(strategies.pick(%i[and and not out]))]
     Hobrin::Inquiry.new(question:, blocks:, limits: strategies.limits, order: strategies.pick([[], %w[O P], ["O"]]),
-                        let_in: strategies.pick([[], strategies.some(records).map(&:id)]))
+                        included_ids: strategies.pick([[], strategies.some(records).map(&:id)]))
   end
 
   def previews(one, **rest)
-    Hobrin::Narrowing::Previews.new(cascade: one.cascade(evaluator), limits: one.limits, evaluator:, today:, **rest)
+    Hobrin::Narrowing::Previews.new(cascade: one.cascade(evaluator), limits: one.limits,
+                                    evaluator:, today:, **rest)
   end
 
   it "loses in the cascade, step by step, exactly the difference of its ends, and ends where the whole search does" do
@@ -25,9 +28,13 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
       next expect(one.tree).to be_nil if cascade.steps.empty?
 
       last = cascade.steps.last.set
-      expect(cascade.steps.first.size - cascade.steps.sum { |step| step.removed.size }).to eq(last.size)
-      by_hand = records.each_index.select { |place| one.let_in.include?(records[place].id) }.map(&:succ)
-      expect([cascade.let_in.to_a, cascade.final.to_a]).to eq([by_hand, plain.call(one.tree)])
+      expect(cascade.steps.first.size - cascade.steps.sum do |step|
+        step.removed.size
+      end).to eq(last.size)
+      by_hand = records.each_index.select do |place|
+        one.included_ids.include?(records[place].id)
+      end.map(&:succ)
+      expect([cascade.included.to_a, cascade.final.to_a]).to eq([by_hand, plain.call(one.tree)])
       expect(cascade.final.to_a).to eq((last.to_a | by_hand).sort)
     end
   end
@@ -37,7 +44,7 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
       one = inquiry
       turned = one.with(limits: one.limits.reverse, order: one.ordered_blocks.map(&:key).reverse)
       expect(turned.cascade(evaluator).final).to eq(one.cascade(evaluator).final)
-      expect(one.block("O").switched.joins).to eq(one.block("O").joins == :out ? one.block("O").was : :out)
+      expect(one.block("O").switched.operator).to eq(one.block("O").operator == :out ? one.block("O").previous_operator : :out)
       expect(one.block("O").switched.switched).to eq(one.block("O"))
     end
   end
@@ -61,34 +68,51 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
   it "counts the papers of each year as they would be with other dates" do
     20.times do
       one = inquiry
-      others = one.with(limits: one.limits.reject { |limit| limit.name == :dates }, let_in: [])
+      others = one.with(limits: one.limits.reject do |limit|
+        limit.name == :dates
+      end, included_ids: [])
       found = others.tree ? plain.call(others.tree).map { |number| records[number - 1] } : []
       years = Hobrin::Narrowing::PerYear.of(one.cascade(evaluator), evaluator)
-      expect(years.counts.reject { |_, papers| papers.zero? }).to eq(found.filter_map(&:year).tally.sort.to_h)
+      expect(years.counts.reject do |_, papers|
+        papers.zero?
+      end).to eq(found.filter_map(&:year).tally.sort.to_h)
       expect(years.counts.keys).to eq(years.counts.empty? ? [] : (years.counts.keys.min..years.counts.keys.max).to_a)
-      expect([years.undated, years.within(2016, nil)])
-        .to eq([found.count { |record| record.year.nil? }, found.count { |record| record.year.to_i >= 2016 }])
+      recent = years.counts.select { |year, _| year >= 2016 }.values.sum
+      expect([years.undated, recent])
+        .to eq([found.count { |record| record.year.nil? }, found.count do |record|
+              record.year.to_i >= 2016
+            end])
     end
   end
 
   it "brings a paper back by the two changes that let in the fewest others" do
-    makes = lambda do |state|
-      moves = Hobrin::Narrowing::Moves.new(state, thesaurus: context.library.thesaurus, today:).call
-      moves.select { |move| move.direction == :widen }
-    end
+    moves = ->(state) { Hobrin::Narrowing::Moves.new(state, thesaurus: context.library.thesaurus, today:) }
     newborn = Hobrin::Strategy::Limit.new(name: :age, values: ["newborn"])
     limits = [newborn, Hobrin::Strategy::Dates.years(from_year: 2018)]
-    sleep = Hobrin::Strategy::Block.new(key: "P", terms: [Hobrin::Strategy::Term.new(id: 1, leaf: words("sleep*"))])
+    sleep = Hobrin::Strategy::Block.new(key: "P",
+                                        terms: [Hobrin::Strategy::Term.new(
+                                          id: 1, leaf: words("sleep*")
+                                        )])
     state = limits.reduce(Hobrin::Narrowing::State.new(blocks: [sleep])) { |now, leaf| now.with_limit(leaf.slot, leaf) }
-    lost = plain.call(words("sleep*")).find { |number| limits.none? { |leaf| plain.match?(records[number - 1], leaf) } }
-    found = Hobrin::Narrowing::Rescue.new(evaluator:, makes:).call(state, lost)
-    every = makes[state].flat_map { |first| makes[first.state].map { |second| second.state.tree } }.uniq
+    lost = plain.call(words("sleep*")).find do |number|
+      limits.none? do |leaf|
+        plain.match?(records[number - 1], leaf)
+      end
+    end
+    found = Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves:).call(state, lost)
+    every = moves[state].call.flat_map do |first|
+      moves[first.state].call.map do |second|
+        second.state.tree
+      end
+    end.uniq
                         .map { |tree| plain.call(tree) }.select { |after| after.include?(lost) }
     expect(plain.call(found.moves.last.state.tree)).to include(lost)
     expect([found.moves.size, found.size]).to eq([2, every.map(&:size).min])
-    expect(makes[state].none? { |one| plain.call(one.state.tree).include?(lost) }).to be(true)
+    expect(moves[state].call.none? { |one| plain.call(one.state.tree).include?(lost) }).to be(true)
     other = (1..records.size).find { |number| !plain.match?(records[number - 1], words("sleep*")) }
-    expect(Hobrin::Narrowing::Rescue.new(evaluator:, makes: ->(_) { [] }).call(state, other)).to be_nil
+    expect(Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves: lambda { |_|
+      [].method(:itself)
+    }).call(state, other)).to be_nil
   end
 
   it "sees of some records what the whole finds of them" do
@@ -101,7 +125,8 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
     end
   end
 
-  # Number needed to read = 1 / precision, by its definition; the interval is Wilson's, see statistics_spec.
+  # Number needed to read = 1 / precision, by its definition; the interval is Wilson's, see
+  # statistics_spec.
   it "says sensitivity, precision and number needed to read of what is known so far" do
     rates = Hobrin::Narrowing::Rates.new(known: 4, found: 3, kept: 81, dropped: 182)
     expect([rates.sensitivity.estimate, rates.number_needed_to_read.round(3)]).to eq([0.75, 3.247])

@@ -14,7 +14,8 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
     400.times do
       tree = strategies.tree
       expect([Hobrin::Strategy::Cql.write(tree),
-              evaluator.call(tree).to_a]).to eq([Hobrin::Strategy::Cql.write(tree), plain.call(tree)])
+              evaluator.call(tree).to_a]).to eq([Hobrin::Strategy::Cql.write(tree),
+                                                 plain.call(tree)])
     end
   end
 
@@ -22,7 +23,7 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
   it "finds for 200 random strategies of words what FTS5 finds with its own AND, OR and NOT" do
     db = Hobrin::Store::Database.open(home.join("library.sqlite3"), kind: :library)
     200.times do
-      tree = strategies.tree { Hobrin::Strategy::Words.read(strategies.pick(%w[sleep* deliri* earplug* music night patients]), fields: [:abstract]) }
+      tree = strategies.tree { Hobrin::Strategy::TextTerm.read(strategies.pick(%w[sleep* deliri* earplug* music night patients]), fields: [:abstract]) }
       numbers = db[:texts].where(Sequel.lit("texts MATCH ?", full_text(tree))).select_map(:rowid)
       expect([full_text(tree), evaluator.call(tree).to_a]).to eq([full_text(tree), numbers.sort])
     end
@@ -33,13 +34,14 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
     case tree
     when Hobrin::Strategy::AnyOf then "(#{tree.parts.map { |part| full_text(part) }.join(" OR ")})"
     when Hobrin::Strategy::AllOf then "(#{tree.parts.map { |part| full_text(part) }.join(" AND ")})"
-    when Hobrin::Strategy::Except then "(#{full_text(tree.kept)} NOT #{full_text(tree.taken)})"
+    when Hobrin::Strategy::Except then "(#{full_text(tree.kept)} NOT #{full_text(tree.excluded)})"
     else "abstract : #{tree.text}"
     end
   end
 
-  # Source: the terms of the treatment filters, Haynes et al., BMJ 2005;330:1179 (from memory). Figures of the others: Haynes
-  # & Wilczynski, BMJ 2004;328:1040; Wilczynski & Haynes, BMC Med 2004;2:23 and AMIA 2003:719; Wong et al., AMIA 2003:728.
+  # Source: the terms of the treatment filters, Haynes et al., BMJ 2005;330:1179 (from memory).
+  # Figures of the others: Haynes & Wilczynski, BMJ 2004;328:1040; Wilczynski & Haynes, BMC Med
+  # 2004;2:23 and AMIA 2003:719; Wong et al., AMIA 2003:728.
   it "lets a study filter stand for its published terms, each wider one holding the narrower" do
     sets = %w[specific balanced sensitive].map { |width| evaluator.call(Hobrin::Strategy::Cql.read("hobrin.filter = \"treatment/#{width}\"", context.vocabulary)) }
     expect(sets.map(&:size).sort).to eq(sets.map(&:size))
@@ -53,7 +55,9 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
     said = context.filters.kinds.to_h do |kind|
       all = context.filters.of_kind(kind)
       expect(all).to all(have_attributes(source: /\w/, note: /memory|substance/))
-      expect(all.map { |one| plain.call(one.tree) }).to eq(all.map { |one| evaluator.call(one.filter).to_a })
+      expect(all.map { |one| plain.call(one.tree) }).to eq(all.map { |one|
+        evaluator.call(one.filter).to_a
+      })
       [kind, all.flat_map { |one| [one.sensitivity, one.specificity] }.compact]
     end
     expect(said.reject { |_, figures| figures.empty? }).to eq(published)
@@ -79,7 +83,8 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
       expect([figures.size, figures.by_words]).to eq([whole.size, (whole - by_headings).size])
       block.terms.each do |term|
         others = found.values_at(*(used - [term.id])).flatten
-        expect(figures.terms[term.id].to_a).to eq([found[term.id].size, (found[term.id] - others).size])
+        expect(figures.terms[term.id].to_h.values).to eq([found[term.id].size,
+                                                          (found[term.id] - others).size])
       end
     end
   end
@@ -88,7 +93,8 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
     matched = Hobrin::Retrieval::MatchedPlaces.new("I" => [words("ear plug*")])
     expect(matched.call("Ear-plugs, éar plug and ear. Plugs",
                         :title)).to eq([[0, 9, "I"], [11, 19, "I"], [24, 34, "I"]])
-    in_abstract = Hobrin::Retrieval::MatchedPlaces.new("I" => [words("ear plug*", fields: [:abstract])])
+    in_abstract = Hobrin::Retrieval::MatchedPlaces.new("I" => [words("ear plug*",
+                                                                     fields: [:abstract])])
     expect(in_abstract.call("ear plug", :title)).to eq([])
   end
 end

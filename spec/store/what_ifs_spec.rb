@@ -32,7 +32,8 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
       what_ifs.call(moves(before).sample(15, random: Random.new(2))).each do |one|
         after = plain.call(one.move.state.tree)
         expect([one.move.wording, one.set.to_a, one.added.to_a, one.removed.to_a, one.lost.to_a])
-          .to eq([one.move.wording, after, after - now, now - after, (now - after) & must_find.to_a])
+          .to eq([one.move.wording, after, after - now, now - after,
+                  (now - after) & must_find.to_a])
         widens = one.move.direction == :widen
         expect([one.move.wording,
                 widens ? one.removed.size : one.added.size]).to eq([one.move.wording,
@@ -47,9 +48,10 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
               Hobrin::Strategy::Heading.new(label: "Inpatients")]
     terms = leaves.map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:) }
     block = Hobrin::Strategy::Block.new(key: "O", terms:)
-    place = Hobrin::Narrowing::PlacedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
+    place = Hobrin::Narrowing::AppliedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age,
+                                                                                  values: ["aged"]))
     balanced = Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")
-    filter = Hobrin::Narrowing::PlacedLimit.new(leaf: balanced)
+    filter = Hobrin::Narrowing::AppliedLimit.new(leaf: balanced)
     before = Hobrin::Narrowing::State.new(blocks: [block, block.with(key: "P")], limits: [place, filter],
                                           waiting: [block.with(key: "I")])
     found = moves(before)
@@ -71,7 +73,8 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
                                                                                  id: 1, leaf: words("sleep*")
                                                                                )])])
     what_ifs = described_class.new(before, evaluator:)
-    sizes = what_ifs.call(moves(before), aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40)).map(&:size)
+    sizes = what_ifs.call(moves(before),
+                          aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40)).map(&:size)
     distances = sizes.map { |size| [20 - size, size - 40, 0].max }
     expect(distances).to eq(distances.sort)
     aged = before.with_limit(:age, Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
@@ -84,7 +87,7 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
       blocks = %w[P O].map { |key| strategies.block(key) }
       cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits:, evaluator:)
       records.each_index.to_a.sample(20, random: Random.new(3)).map(&:succ).each do |number|
-        absence = Hobrin::Narrowing::Absence.of(cascade, number, evaluator)
+        absence = Hobrin::Narrowing::ExclusionReasons.of(cascade, number, evaluator)
         without = cascade.steps.select(&:on).reject do |step|
           plain.call(step.block? ? step.source.tree : step.source.leaf).include?(number)
         end
@@ -104,12 +107,12 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
         expect(reasons).not_to be_empty
         reasons.each do |reason|
           expect(plain.match?(record, reason.leaf)).to be(true)
-          expect(reason.places).not_to be_empty if reason.leaf.is_a?(Hobrin::Strategy::Words)
+          expect(reason.places).not_to be_empty if reason.leaf.is_a?(Hobrin::Strategy::TextTerm)
           expect(reason.headings).not_to be_empty if reason.leaf.is_a?(Hobrin::Strategy::Heading)
         end
       end
     end
-    near = Hobrin::Strategy::Near.new(left: "ear plug*", right: "night", distance: 3)
+    near = Hobrin::Strategy::Proximity.new(left: "ear plug*", right: "night", distance: 3)
     expect(Hobrin::Retrieval::TextPlaces.of(near,
                                             "Ear-plugs late at night, and ear plug")).to eq([[0, 9], [18, 23],
                                                                                              [29, 37]])
@@ -118,13 +121,24 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   it "counts what the papers of a set have in common, and every place of a heading" do
     set = evaluator.call(words("sleep*"))
     own = set.map { |number| records[number - 1] }
-    said = { heading: ->(one) { one.headings.map(&:label) }, journal: ->(one) { [one.journal] }, type: :types.to_proc,
-             main: ->(one) { one.headings.select(&:main).map(&:label) }, age: :ages.to_proc, sex: :sex.to_proc,
-             year: ->(one) { [one.year.to_s] }, language: ->(one) { [one.language] }, place: ->(one) { [one.country] },
+    said = { heading: ->(one) { one.headings.map(&:label) }, journal: lambda { |one|
+      [one.journal]
+    }, type: :types.to_proc,
+             main: lambda { |one|
+               one.headings.select(&:main).map(&:label)
+             }, age: :ages.to_proc, sex: :sex.to_proc,
+             year: ->(one) { [one.year.to_s] }, language: lambda { |one|
+                                                  [one.language]
+                                                }, place: lambda { |one|
+                                                     [one.country]
+                                                   },
              species: :species.to_proc }
     said.each do |name, values|
-      expected = own.flat_map { |one| values[one].uniq }.tally.sort_by { |value, size| [-size, value] }
-      expect([name, Hobrin::Retrieval::Common.call(set, name, evaluator)]).to eq([name, expected])
+      expected = own.flat_map do |one|
+        values[one].uniq
+      end.tally.sort_by { |value, size| [-size, value] }
+      expect([name,
+              Hobrin::Retrieval::FacetCounts.call(set, name, evaluator)]).to eq([name, expected])
     end
     place = Hobrin::Retrieval::HeadingPlace.of("Delirium", evaluator)
     expect(place.paths.map { |path| path.last.first }.uniq).to eq(["Delirium"])

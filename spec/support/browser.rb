@@ -11,8 +11,8 @@ module Browser
     --disable-component-update --disable-sync --disable-quic --force-color-profile=srgb --hide-scrollbars
   ].freeze
 
-  # Chromium may report a node that was replaced while it was looked at as an unknown error; like a stale one,
-  # it is looked for again.
+  # Chromium may report a node that was replaced while it was looked at as an unknown error; like a
+  # stale one, it is looked for again.
   class Driver < Capybara::Selenium::Driver
     def invalid_element_errors = [*super, Selenium::WebDriver::Error::UnknownError]
   end

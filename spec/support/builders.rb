@@ -2,9 +2,11 @@
 
 # Values in plain words, with only what an example is about.
 module Builders
-  def a_record(id: "10.5555/one", title: "Earplugs at night", **rest) = Hobrin::Records::Record.new(id:, title:, **rest)
+  def a_record(id: "10.5555/one", title: "Earplugs at night", **rest)
+    Hobrin::Records::Record.new(id:, title:, **rest)
+  end
 
-  def words(text, **rest) = Hobrin::Strategy::Words.read(text, **rest)
+  def words(text, **rest) = Hobrin::Strategy::TextTerm.read(text, **rest)
 
   def a_heading(label, **rest) = Hobrin::Thesaurus::Heading.new(label:, **rest)
 

@@ -21,7 +21,4 @@ module Client
     post path, { "authenticity_token" => token, **params.transform_keys(&:to_s) }.compact
     last_response
   end
-
-  def saved = context.inquiries.find(1)
-  def inquiry = saved.inquiry
 end

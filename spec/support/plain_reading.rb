@@ -1,11 +1,12 @@
 # frozen_string_literal: true
 
-# The slow and obvious way: what a strategy means, read off records one by one with nothing but Ruby's own
-# strings and arrays. Shares no code with the core, so that the two can disagree.
+# The slow and obvious way: what a strategy means, read off records one by one with nothing but
+# Ruby's own strings and arrays. Shares no code with the core, so that the two can disagree.
 class PlainReading
   LISTS = { type: :types, age: :ages, sex: :sex, species: :species }.freeze
 
-  # records :: Array of Record, numbered from 1 in that order; headings :: Array of Thesaurus::Heading
+  # records :: Array of Record, numbered from 1 in that order; headings :: Array of
+  #   Thesaurus::Heading
   def initialize(records, headings)
     @records = records
     @below = headings.to_h do |one|
@@ -18,21 +19,25 @@ class PlainReading
   end
 
   # The numbers of the records that a tree finds.
-  def call(tree) = @records.each_index.filter_map { |place| place + 1 if match?(@records[place], tree) }
+  def call(tree)
+    @records.each_index.filter_map { |place| place + 1 if match?(@records[place], tree) }
+  end
 
   def match?(record, tree)
     case tree
     when Hobrin::Strategy::AnyOf then tree.parts.any? { |part| match?(record, part) }
     when Hobrin::Strategy::AllOf then tree.parts.all? { |part| match?(record, part) }
-    when Hobrin::Strategy::Except then match?(record, tree.kept) && !match?(record, tree.taken)
-    when Hobrin::Strategy::Words then texts(record, tree).any? { |text| text.match?(pattern(tree.text)) }
-    when Hobrin::Strategy::Near then texts(record, tree).any? { |text| near?(text, tree) }
+    when Hobrin::Strategy::Except then match?(record, tree.kept) && !match?(record, tree.excluded)
+    when Hobrin::Strategy::TextTerm then texts(record, tree).any? { |text| text.match?(pattern(tree.text)) }
+    when Hobrin::Strategy::Proximity then texts(record, tree).any? { |text| near?(text, tree) }
     when Hobrin::Strategy::Heading then heading?(record, tree)
     when Hobrin::Strategy::Limit then limit?(record, tree)
-    when Hobrin::Strategy::Dates then date?(tree.name == :dates ? record.published : record.added, tree)
+    when Hobrin::Strategy::Dates then date?(tree.name == :dates ? record.published : record.added,
+                                            tree)
     when Hobrin::Strategy::Author then record.authors.any? { |author| author?(author, tree) }
     when Hobrin::Strategy::Journal then tree.values.include?(record.journal)
-    when Hobrin::Strategy::Identifier then [record.id, record.doi].compact.map(&:downcase).include?(tree.value)
+    when Hobrin::Strategy::Identifier then [record.id,
+                                            record.doi].compact.map(&:downcase).include?(tree.value)
     when Hobrin::Strategy::Everything then true
     end
   end
@@ -42,7 +47,8 @@ class PlainReading
 
   private
 
-  # The words of a text with one space around each. Kept, since the same texts are read thousands of times.
+  # The words of a text with one space around each. Kept, since the same texts are read thousands of
+  # times.
   def spread(text)
     @words[text] ||= text.to_s.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase.gsub(/[^\p{L}\p{N}]+/,
                                                                                          " ").strip.then do |plain|
@@ -58,7 +64,9 @@ class PlainReading
 
   # A phrase as it must stand in a spread text.
   def pattern(phrase)
-    @patterns[phrase] ||= / (?=#{Regexp.escape(phrase).gsub("\\ ", " ").gsub("\\*", "[^ ]*").gsub("\\?", "[^ ]")} )/
+    @patterns[phrase] ||= / (?=#{Regexp.escape(phrase).gsub("\\ ", " ").gsub("\\*", "[^ ]*").gsub(
+      "\\?", "[^ ]"
+    )} )/
   end
 
   # Places, counted in words, at which the phrase begins.
@@ -69,7 +77,11 @@ class PlainReading
   end
 
   def near?(text, leaf)
-    lefts, rights = [leaf.left, leaf.right].map { |side| starts(text, side).map { |at| [at, at + side.split.size] } }
+    lefts, rights = [leaf.left, leaf.right].map do |side|
+      starts(text, side).map do |at|
+        [at, at + side.split.size]
+      end
+    end
     lefts.product(rights).any? do |left, right|
       between = [right[0] - left[1], left[0] - right[1]]
       leaf.ordered ? between[0].between?(0, leaf.distance - 1) : between.max < leaf.distance

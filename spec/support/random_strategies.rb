@@ -4,7 +4,8 @@
 class RandomStrategies
   TYPED = ["earplug*", "ear plugs", "eye mask*", "sleep*", "deliri*", "intensive care", "randomised", "randomi?ed",
            "confusion", "usual care", "music", "zebra", "noise", "int*ve care", "pati*ts", "s??ep qual*"].freeze
-  NEAR = ["sleep", "earplug*", "intensive care", "noise", "delirium", "eye mask*", "patients", "care", "night"].freeze
+  NEAR = ["sleep", "earplug*", "intensive care", "noise", "delirium", "eye mask*", "patients",
+          "care", "night"].freeze
   S = Hobrin::Strategy
 
   # records :: some that the library holds, for names of authors, journals and the like
@@ -21,7 +22,7 @@ class RandomStrategies
     case @random.rand(3)
     when 0 then S::AnyOf.of(Array.new(@random.rand(1..4)) { tree(depth - 1, &leaf) })
     when 1 then S::AllOf.of(Array.new(@random.rand(1..3)) { tree(depth - 1, &leaf) })
-    else S::Except.new(kept: tree(depth - 1, &leaf), taken: tree(depth - 1, &leaf))
+    else S::Except.new(kept: tree(depth - 1, &leaf), excluded: tree(depth - 1, &leaf))
     end
   end
 
@@ -35,10 +36,11 @@ class RandomStrategies
     end
   end
 
-  def words = S::Words.read(pick(TYPED), fields: some(S::Words::FIELDS.keys))
+  def words = S::TextTerm.read(pick(TYPED), fields: some(S::TextTerm::FIELDS.keys))
 
   def near
-    S::Near.new(left: pick(NEAR), right: pick(NEAR), distance: @random.rand(1..12), ordered: coin, fields: some(S::Words::FIELDS.keys))
+    S::Proximity.new(left: pick(NEAR), right: pick(NEAR), distance: @random.rand(1..12),
+                     ordered: coin, fields: some(S::TextTerm::FIELDS.keys))
   end
 
   def heading
@@ -46,7 +48,8 @@ class RandomStrategies
     return S::Heading.new(label: pick(@labels), narrower: coin, main: coin) if with.empty? || coin
 
     one = pick(with)
-    return S::Heading.new(label: "*", main: coin, aspects: coin ? [] : some(one.aspects)) if @random.rand < 0.1
+    return S::Heading.new(label: "*", main: coin,
+                          aspects: coin ? [] : some(one.aspects)) if @random.rand < 0.1
 
     S::Heading.new(label: one.label, narrower: coin, main: coin, aspects: some(one.aspects))
   end
@@ -54,7 +57,9 @@ class RandomStrategies
   def limit
     case @random.rand(4)
     when 0 then dates
-    when 1 then S::Limit.new(name: :place, values: [@records.filter_map(&:country).then { |all| pick(all) }])
+    when 1 then S::Limit.new(name: :place, values: [@records.filter_map(&:country).then do |all|
+      pick(all)
+    end])
     else
       name = pick(S::Limit::KNOWN.keys)
       S::Limit.new(name:, values: some(S::Limit::KNOWN.fetch(name)))
@@ -69,14 +74,17 @@ class RandomStrategies
 
   # As exact as chance has it: 2016, 2016-03 or 2016-03-01.
   def date
-    Date.new(@random.rand(2004..2026), @random.rand(1..12), @random.rand(1..28)).iso8601[0, pick([4, 7, 10])]
+    Date.new(@random.rand(2004..2026), @random.rand(1..12), @random.rand(1..28)).iso8601[0,
+                                                                                         pick([4,
+                                                                                               7, 10])]
   end
 
   def named
     record = pick(@records)
     author = pick(record.authors)
     case @random.rand(5)
-    when 0 then S::Author.read(pick([author.family, "#{author.family}, #{author.given}", "#{author.family[0, 4]}*"]))
+    when 0 then S::Author.read(pick([author.family, "#{author.family}, #{author.given}",
+                                     "#{author.family[0, 4]}*"]))
     when 1 then S::Journal.named(record.journal)
     when 2 then S::Identifier.read(record.doi.upcase)
     when 3 then S::Everything.new
@@ -92,7 +100,7 @@ class RandomStrategies
   end
 
   def limits
-    Array.new(@random.rand(0..3)) { limit }.uniq(&:name).map { |leaf| Hobrin::Narrowing::PlacedLimit.new(leaf:, on: @random.rand < 0.8) }
+    Array.new(@random.rand(0..3)) { limit }.uniq(&:name).map { |leaf| Hobrin::Narrowing::AppliedLimit.new(leaf:, on: @random.rand < 0.8) }
   end
 
   def pick(list) = list[@random.rand(list.size)]

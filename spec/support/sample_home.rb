@@ -12,7 +12,9 @@ module SampleHome
   end
 
   def home
-    @home ||= Pathname(Dir.mktmpdir("hobrin")).tap { |folder| FileUtils.cp_r("#{SampleHome.master}/.", folder) }
+    @home ||= Pathname(Dir.mktmpdir("hobrin")).tap do |folder|
+      FileUtils.cp_r("#{SampleHome.master}/.", folder)
+    end
   end
 
   def context = @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock)
@@ -21,7 +23,9 @@ module SampleHome
   def self.plain_records = @plain_records ||= JSON.parse(Hobrin::Demo::Sample.csl)
 
   # The same records as values of the core, in the order in which the library numbers them.
-  def self.records = @records ||= plain_records.map { |item| Hobrin::Exchange::CslJson::Reader.item(item) }
+  def self.records
+    @records ||= plain_records.map { |item| Hobrin::Exchange::CslJson::Reader.item(item) }
+  end
 
   def self.included(base)
     base.after { FileUtils.rm_rf(@home) if @home }

@@ -1,21 +1,30 @@
 # frozen_string_literal: true
 
-# A home with every so many of the sample's records, for what is checked by reading all of them one by one. Made
-# once for a run and only read from.
+# A home with every so many of the sample's records, for what is checked by reading all of them one
+# by one. Made once for a run and only read from.
 module SmallSample
   SIZE = 400
 
   def self.records
-    @records ||= SampleHome.records.then { |all| all.each_slice((all.size / SIZE.to_f).ceil).map(&:first) }
+    @records ||= SampleHome.records.then do |all|
+      all.each_slice((all.size / SIZE.to_f).ceil).map(&:first)
+    end
   end
 
   def self.home
-    @home ||= Pathname(Dir.mktmpdir("hobrin-small")).tap { |path| at_exit { FileUtils.rm_rf(path) } }
+    @home ||= Pathname(Dir.mktmpdir("hobrin-small")).tap do |path|
+      at_exit do
+        FileUtils.rm_rf(path)
+      end
+    end
   end
 
   def self.context
-    @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock).tap do |context|
-      Hobrin::Services::LoadSample.new(context).call(headings: Hobrin::Demo::SampleThesaurus.headings, records:)
+    @context ||= Hobrin::Boot.context(home:, who: "a test",
+                                      clock: Builders::FixedClock).tap do |context|
+      Hobrin::Services::LoadSample.new(context).call(
+        headings: Hobrin::Demo::SampleThesaurus.headings, records:
+      )
     end
   end
 

@@ -31,7 +31,8 @@ Dir.mktmpdir do |folder|
     puts "docs/screenshots/#{name}.png"
   end
   # One of them on paper, and one in the hand.
-  window.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844, deviceScaleFactor: 1, mobile: true)
+  window.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844,
+                                                           deviceScaleFactor: 1, mobile: true)
   session.visit("/inquiries/1/sift?paper=10.5555/hobrin.trial-2021")
   session.assert_selector("main")
   session.save_screenshot(FOLDER.join("sift-390.png"))

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# How long a change takes from the press to its new numbers on the page, in headless Chromium on the sample library,
-# beside the fetching of a plain file from the same server. Prints a table for docs/performance.md.
+# How long a change takes from the press to its new numbers on the page, in headless Chromium on the
+# sample library, beside the fetching of a plain file from the same server. Prints a table for
+# docs/performance.md.
 require "tmpdir"
 require_relative "../../config/server"
 require_relative "../support/builders"
@@ -47,9 +48,11 @@ Dir.mktmpdir do |folder|
         "#block-O ~ .block-foot [value=and]")
   timed(session, "Word: a heading's card opened, and closed", "#term-14", "#term-14")
   session.visit("/inquiries/1/word?open=term:14")
-  timed(session, "Word: main topic only, on and off, with the card open", "#card [value=main]", "#card [value=main]")
+  timed(session, "Word: main topic only, on and off, with the card open", "#card [value=main]",
+        "#card [value=main]")
   session.visit("/inquiries/1/word?open=term:17")
-  timed(session, "Word: a term down and up, with its card open", "[data-move=down]", "[data-move=up]")
+  timed(session, "Word: a term down and up, with its card open", "[data-move=down]",
+        "[data-move=up]")
   session.visit("/inquiries/1/word")
   timed(session, "Undo and redo", "[data-way=undo]", "[data-way=redo]")
   session.visit("/inquiries/1/ask")

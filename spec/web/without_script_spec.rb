@@ -26,7 +26,8 @@ RSpec.describe "The application without scripts", :sample, :client do
     expect(text).to include("mark the words yourself")
     question = "Do earplugs help adults in intensive care to sleep?"
     submit "/inquiries/6/ask", question:, seen: 1, mark: "I", mark_text: "earplugs", mark_from: 3
-    submit "/inquiries/6/ask", question:, seen: 2, typed_P: "intensive care", kind: "treatment", next: "word"
+    submit "/inquiries/6/ask", question:, seen: 2, typed_P: "intensive care", kind: "treatment",
+                               next: "word"
     expect(last_request.path).to eq("/inquiries/6/word")
     submit "/inquiries/6/terms", block: "I", typed: "earplug*"
     submit "/inquiries/6/terms", block: "P", heading: "Intensive Care Units"
@@ -46,13 +47,15 @@ RSpec.describe "The application without scripts", :sample, :client do
     expect(text).to include("Level 1", "0.69", "−13.5 to −3.7")
     version = context.inquiries.find(6).version
     submit "/inquiries/6/act", seen: version, conclusion: "Offer them.", what: "Offer earplugs"
-    expect(text).to include("1 in the evidence set", "112/571", "hobrin.text = &quot;earplug*&quot;")
+    expect(text).to include("1 in the evidence set", "112/571",
+                            "hobrin.text = &quot;earplug*&quot;")
     visit_page "/inquiries/6/evidence.ris"
     expect(last_response.headers["content-disposition"]).to include("hobrin-6-evidence.ris")
     expect(last_response.body.scan("TY  - JOUR").size).to eq(1)
     submit "/inquiries/6/decisions", paper:, verdict: "none"
     visit_page "/inquiries/6"
-    expect([last_response.status, URI(last_response.headers["location"]).path]).to eq([303, "/inquiries/6/sift"])
+    expect([last_response.status,
+            URI(last_response.headers["location"]).path]).to eq([303, "/inquiries/6/sift"])
     submit "/inquiries/6/delete"
     expect(text).not_to include("help adults in intensive care to sleep")
   end

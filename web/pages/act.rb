@@ -5,13 +5,95 @@ module Hobrin
     module Pages
       # The Act step.
       class Act < Step
-        def brief = @brief ||= Services::ReadBrief.new(@context).call(standing)
+        FILES = { "ris" => "RIS", "bib" => "BibTeX", "json" => "CSL-JSON" }.freeze
+        # Prompts that ask for more than a word or two.
+        LONG = %i[what measured].freeze
+        private_constant :FILES, :LONG
 
-        def conclusion = errors.empty? ? inquiry.conclusion : fields.text(:conclusion)
+        # A field of the change plan.
+        class Field < Value
+          attributes :name, :prompt, :text, :rows
+        end
 
-        def plan(field) = errors.empty? ? inquiry.plan.public_send(field) : fields.text(field)
+        # A row of the evidence table: effect :: EffectWords or nil
+        class Evidence < Value
+          attributes :record, :design, :level, :outcome, :effect, :finding
+        end
 
-        def flow = brief.flow
+        # A number in the flow of papers and what is said of it.
+        class FlowLine < Value
+          attributes :papers, :says, :aside, :last
+        end
+
+        def brief = @brief ||= Services::ReadBrief.new(@context).call(opened)
+        def conclusion = typed_or(:conclusion, inquiry.conclusion)
+        def elements = question.elements.reject(&:blank?)
+        def use(element) = Question::Element::USES.fetch(element.use)
+        def downloads = FILES.map { |ending, name| [path("evidence.#{ending}"), name] }
+
+        def plan
+          Brief::ChangePlan::PROMPTS.map do |name, prompt|
+            Field.new(name:, prompt:, text: typed_or(name, inquiry.plan.public_send(name)),
+                      rows: LONG.include?(name) ? 2 : 1)
+          end
+        end
+
+        def flow
+          [FlowLine.new(papers: counts.joined, says: "match all blocks", aside: limited, last: false),
+           FlowLine.new(papers: counts.found, says: "left to read", aside: dropped, last: false),
+           *(open_line if (counts.unsure + counts.unread).positive?),
+           FlowLine.new(papers: counts.kept, says: "in the evidence set", aside: kept_outside,
+                        last: true)]
+        end
+
+        def kept = counts.kept
+
+        def rows
+          brief.rows.map do |row|
+            paper = row.paper
+            moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
+            Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
+                         level: row.level && "#{row.level}#{moved}", outcome: paper&.outcome,
+                         effect: row.effect && EffectWords.new(row.effect), finding: paper&.finding)
+          end
+        end
+
+        def searched_on
+          "counted on #{day(brief.searched_on.iso8601)}#{" in the made-up sample library" if sample?}"
+        end
+
+        def dock_words
+          papers = count_of(counts.unread, "paper")
+          unread = "#{papers} #{counts.unread == 1 ? "was" : "were"} never read."
+          [(unread if counts.unread.positive?),
+           ("#{counts.unsure} unsure." if counts.unsure.positive?)].compact.join(" ")
+        end
+
+        private
+
+        def counts = brief.flow
+
+        def limited
+          by_hand = ", +#{number(counts.by_hand)} let in by hand" if counts.by_hand.positive?
+          "−#{number(counts.limited)} by limits#{by_hand}"
+        end
+
+        def dropped
+          return "none dropped" if counts.dropped_total.zero?
+
+          reasons = counts.dropped.map { |reason, count| "#{reason.downcase} #{count}" }
+          "−#{counts.dropped_total} dropped: #{reasons.join(", ")}"
+        end
+
+        def open_line
+          FlowLine.new(papers: counts.unsure + counts.unread, says: "open",
+                       aside: "#{counts.unsure} unsure, #{counts.unread} unread", last: false)
+        end
+
+        def kept_outside
+          outside = counts.kept_outside
+          outside.positive? ? "and #{outside} kept earlier that this search no longer finds" : ""
+        end
       end
     end
   end

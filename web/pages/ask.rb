@@ -5,34 +5,43 @@ module Hobrin
     module Pages
       # The Ask step.
       class Ask < Step
-        USUAL = { searched: "It becomes a block of names.", limit: "Put it on at Narrow: age, sex, study type.",
-                  reading: "Judged while reading." }.freeze
-        EDGES = [["start:-1", "arrow-left", "Begin a word earlier"], ["start:1", "arrow-right", "Begin a word later"],
-                 ["end:-1", "arrow-left", "End a word earlier"], ["end:1", "arrow-right", "End a word later"]].freeze
+        # A piece of the sentence: as :: :marked, :proposed or :plain; key, element :: whose it is;
+        #   path :: where its edges
+        # are moved; value :: by which a proposal is taken
+        class Piece < Value
+          attributes :words, :as, :key, :element, :path, :value
+
+          def initialize(words:, as: :plain, key: nil, element: nil, path: nil, value: nil)
+            super
+          end
+        end
+
+        # A limit that the sentence mentions: name :: of the limit; words :: as the sentence has
+        #   them
+        class Mention < Value
+          attributes :name, :words, :limit
+        end
+
         NOTHING_YET = "Take what is proposed, or mark the words yourself: " \
                       "who it is about and what you would do carry the search."
-        private_constant :USUAL, :NOTHING_YET
+        private_constant :NOTHING_YET
+
+        def elements = question.elements.map { |element| ElementCard.new(self, element) }
+        def reading = @reading ||= Services::ReadAsk.new(@context).call(inquiry)
+        def proposals? = reading.proposals.any?
+
+        def situation = typed_or(:situation, question.situation)
+        def text = typed_or(:question, question.text)
+
+        def frames
+          Question::Frame::ALL.map { |one| [one.key, "#{one.name}: #{one.good_for}", one.key == question.frame] }
+        end
 
         def kinds = Question::Kind::ALL
-        def frames = Question::Frame::ALL
-        def uses = Question::Element::USES
-        def reading = @reading ||= Services::ReadAsk.new(@context).call(inquiry)
+        def chosen_kind = typed_or(:kind, question.kind)
 
-        # What was typed and refused, or what is stored.
-        def situation = errors.empty? ? question.situation : fields.text(:situation)
-        def text = errors.empty? ? question.text : fields.text(:question)
-
-        def chosen_kind = errors.empty? ? question.kind : (fields.some_text(:kind) || question.kind)
-
-        def typed_phrases(element)
-          errors.empty? ? element.typed.map(&:text).join("; ") : fields.text(:"typed_#{element.key}")
-        end
-
-        def use(element)
-          errors.empty? ? element.use : (fields.one_of(:"use_#{element.key}", uses.keys) || element.use)
-        end
-
-        def proposals(element) = reading.proposals.select { |one| one.key == element.key }
+        # The key of the kind that is proposed, while none is chosen.
+        def proposed_kind = kind ? nil : reading.guess&.kind&.key
 
         # What is still open, but for what a proposal would answer.
         def gaps
@@ -40,30 +49,15 @@ module Hobrin
           reading.gaps.reject { |gap| answered.include?(gap.key) }
         end
 
-        # Why a proposal was made, in words.
-        def why(proposal)
-          cue = proposal.cue && "stands by “#{proposal.cue}”"
-          known = "the thesaurus knows #{proposal.headings.join(", ")}" if proposal.headings.any?
-          [cue, known].compact.join("; ").then { |text| text.empty? ? "from the shape of the sentence" : text }
+        # The field that would answer a gap, nil when the frame has none.
+        def field_for(gap) = ("typed_#{gap.key}" if gap.key && question.element(gap.key))
+
+        def mentions
+          reading.mentioned.map do |one|
+            name = Narrowing::Wording::NAMES.fetch(one.leaf.name).downcase
+            Mention.new(name: one.leaf.name, words: one.words, limit: "#{name} #{Narrowing::Wording.of(one.leaf)}")
+          end
         end
-
-        # Why an element that is blank or not searched stands as it does, in the rules of practice.
-        def remark(element)
-          return element.slot.prompt if element.blank?
-
-          reading.advice[element.key]&.text || USUAL.fetch(element.use)
-        end
-
-        # The use that the rules of practice would give an element, when it has another one.
-        def better_use(element)
-          use = reading.advice[element.key]&.use
-          use unless use == element.use
-        end
-
-        def no_use(element) = reading.no_use.fetch(element.key, [])
-
-        # Whether a marked phrase is open for its edges to be moved.
-        def open?(element, phrase) = fields.text(:phrase) == "#{element.key}:#{phrase.from}"
 
         def kind_words
           guess = reading.guess
@@ -73,9 +67,6 @@ module Hobrin
           "It sounds like #{guess.kind.name.downcase}, because of “#{guess.cue}”. Best answered by #{guess.kind.best}."
         end
 
-        # The key of the kind that is proposed, while none is chosen.
-        def proposed_kind = kind ? nil : reading.guess&.kind&.key
-
         def next_words
           return NOTHING_YET if question.searched.empty?
           return "Say what kind of question it is: that decides which studies answer it." unless question.kind
@@ -84,20 +75,35 @@ module Hobrin
           "#{letters.join(", ")} will be searched#{" together" if letters.size > 1}."
         end
 
-        # The sentence in parts: [words, the Element and its Phrase or nil, the Proposal or nil].
-        def parts
-          marks = question.marks.map { |element, phrase| [phrase, element, nil] }
-          pieces = (marks + reading.proposals.map { |one| [one.phrase, nil, one] }).sort_by { |phrase,| phrase.from }
+        # The sentence in its pieces, marked, proposed and plain.
+        def pieces
           at = 0
-          found = pieces.flat_map do |phrase, element, proposal|
-            before = [question.text[at...phrase.from], nil, nil, nil]
+          found = (marked_pieces + proposed_pieces).sort_by do |phrase, _|
+            phrase.from
+          end.flat_map do |phrase, piece|
+            before = Piece.new(words: question.text[at...phrase.from])
             at = phrase.to
-            [before, [phrase.text, element, phrase, proposal]]
+            [before, piece]
           end
-          [*found, [question.text[at..], nil, nil, nil]]
+          [*found, Piece.new(words: question.text[at..])]
         end
 
         private
+
+        def marked_pieces
+          question.marks.map do |element, phrase|
+            address = path(key, phrase: "#{element.key}:#{phrase.from}")
+            [phrase,
+             Piece.new(words: phrase.text, as: :marked, key: element.key, element:, path: address)]
+          end
+        end
+
+        def proposed_pieces
+          reading.proposals.map do |one|
+            value = "#{one.key}:#{one.phrase.from}"
+            [one.phrase, Piece.new(words: one.phrase.text, as: :proposed, key: one.key, value:)]
+          end
+        end
 
         def other_guess(guess)
           return "" if guess.nil? || guess.kind == kind

@@ -3,80 +3,89 @@
 module Hobrin
   module Web
     module Pages
-      # What every step's page has: the inquiry as it stands, what was typed, and what was wrong with it.
-      class Step
-        include Words
+      # What every step's page has: the inquiry as it stands, what was typed, and what was wrong
+      # with it.
+      class Step < Page
+        # A step in the row of steps: note is a count beside its name, or nil; state :: :current,
+        # :done or :open
+        class Tab < Value
+          attributes :key, :name, :path, :note, :state
 
-        # A step in the row of steps: note is a count beside its name, or nil.
-        Tab = Struct.new(:key, :name, :note, :state, keyword_init: true)
-
-        NAMES = { ask: "Ask", word: "Word", narrow: "Narrow", sift: "Sift", weigh: "Weigh", act: "Act" }.freeze
-
-        attr_reader :standing, :fields, :errors
-
-        def initialize(context:, standing:, fields:, errors:)
-          @context = context
-          @standing = standing
-          @fields = fields
-          @errors = errors
+          def current? = state == :current
+          def done? = state == :done
         end
 
-        def inquiry = standing.inquiry
-        def question = standing.question
-        def id = standing.saved.id
-        def version = standing.saved.version
-        def path(rest = key) = "/inquiries/#{id}/#{rest}"
-        def title = "#{NAMES.fetch(key)}: #{question.text}"
+        # Undo or redo: change :: what it would be about, in words, nil when there is nothing
+        class Way < Value
+          attributes :key, :name, :sign, :keys, :path, :change
+
+          def title = change && "#{name}: #{change} (#{keys})"
+        end
+
+        attr_reader :opened, :fields, :notice
+
+        def initialize(context:, opened:, fields:, errors:, notice: nil)
+          super(errors:)
+          @context = context
+          @opened = opened
+          @fields = fields
+          @notice = notice
+        end
+
+        def inquiry = opened.inquiry
+        def question = opened.question
+        def id = opened.id
+        def version = opened.version
+        def sample? = opened.sample_library
         def key = self.class.name[/\w+\z/].downcase.to_sym
-
-        # What a screen reader is told after a change.
-        def said = errors.empty? ? "#{standing.final} papers" : errors.values.join(" ")
-
-        # The change that can be undone or done again, as the words of its trail line; nil for none.
-        def undo = standing.undo
-        def redo = standing.redo
-
-        # What was done, and what another window changed meanwhile, in words; "" for nothing to say.
-        attr_accessor :notice
-
+        def title = "#{Progress::NAMES.fetch(key)}: #{question.text}"
         def kind = question.kind && Question::Kind.fetch(question.kind)
 
+        # The address of a part of this inquiry, this page unless said otherwise. query ::
+        # parameters; those without a value are left out
+        def path(rest = key, **query)
+          address = "/inquiries/#{id}/#{rest}"
+          query = query.compact
+          query.empty? ? address : "#{address}?#{Rack::Utils.build_query(query)}"
+        end
+
+        def path_to_paper(record) = path(:sift, paper: record.id)
+
+        # What a screen reader is told after a change.
+        def said
+          words = errors.empty? ? count_of(opened.final, "paper") : errors.values.join(" ")
+          [notice, words].compact.join(" ").strip
+        end
+
         def tabs
-          NAMES.map { |step, name| Tab.new(key: step, name:, note: notes[step], state: state(step)) }
+          progress = Progress.new(inquiry, opened.final)
+          Progress::NAMES.map do |step, name|
+            state = progress.done?(step) ? :done : :open
+            Tab.new(key: step, name:, path: path(step), note: progress.note(step),
+                    state: step == key ? :current : state)
+          end
+        end
+
+        def ways
+          [Way.new(key: :undo, name: "Undo", sign: "arrow-counterclockwise", keys: "Ctrl+Z", path: path(:undo),
+                   change: opened.undo&.change),
+           Way.new(key: :redo, name: "Redo", sign: "arrow-clockwise", keys: "Ctrl+Shift+Z", path: path(:redo),
+                   change: opened.redo&.change)]
         end
 
         # Where the number of papers stands against the aim, in words.
         def standing_words
-          aim = "your aim of #{inquiry.aim.from} to #{inquiry.aim.to}"
-          "#{inquiry.aim.standing(standing.final)} #{aim}"
+          "#{inquiry.aim.standing(opened.final)} your aim of #{inquiry.aim.from} to #{inquiry.aim.to}"
         end
 
-        private
+        # The letter of an element, by its key.
+        def letter(key) = question.element(key)&.letter || key
 
-        def notes
-          terms = inquiry.searched_blocks.sum { |block| block.in_use.size }
-          { word: some(terms, "terms"), narrow: (some(standing.final, "left") if terms.positive?),
-            sift: some(inquiry.kept_ids.size, "kept"), weigh: some(inquiry.papers.size, "weighed") }
-        end
+        # What was typed and refused, or what is stored.
+        def typed_or(name, stored) = refused?(name) ? fields.text(name) : stored
 
-        def some(count, what) = ("#{count} #{what}" if count.positive?)
-
-        def state(step)
-          return :current if step == key
-
-          done?(step) ? :done : :open
-        end
-
-        def done?(step)
-          case step
-          when :ask then question.searched.any?
-          when :word then standing.cascade.joined.size.positive?
-          when :narrow then standing.final.positive? && inquiry.aim.standing(standing.final) == :inside
-          when :sift then inquiry.kept_ids.any?
-          when :weigh then inquiry.papers.any?
-          when :act then !inquiry.conclusion.empty?
-          end
-        end
+        # Whether a field was sent with what was refused, so that it is shown as it was typed.
+        def refused?(name) = errors.any? && fields.sent?(name)
       end
     end
   end

@@ -3,37 +3,49 @@
 module Hobrin
   module Web
     module Pages
-      # The trail of an inquiry; `line` is the one that is looked at, `with` the one it is compared with, each by its number
-      # or its name; `again` runs the search again.
+      # The trail of an inquiry; `line` is the one that is looked at, `with` the one it is compared
+      # with, each by its number or its name; `again` runs the search again; `step` and `who` leave
+      # only some of its lines.
       class Trail < Step
+        LOGS = { "txt" => "text", "csv" => "CSV", "json" => "JSON" }.freeze
+        private_constant :LOGS
+
+        # A named line: rule :: what it is made of; papers :: what it finds now
+        class Named < Value
+          attributes :name, :rule, :papers, :path
+        end
+
         def title = "Trail: #{question.text}"
         def reader = @reader ||= Services::ReadTrail.new(@context)
         def lines = @lines ||= reader.call(id)
 
+        def logs = LOGS.map { |ending, name| [path("log.#{ending}"), name] }
+
+        def filter = @filter ||= LineFilter.new(self, lines)
+        def picture = Picture.new(self, lines.reverse, filter)
+        def folds = Folds.new(self, filter.lines).call
+
         # The points that are looked at: none, one, or two. Raises GoneError.
         def looked_at = @looked_at ||= point(:line)
         def other = @other ||= point(:with)
-        def comparison = @comparison ||= (reader.compare(looked_at, other, inquiry.kept_ids) if looked_at && other)
+        def card = PointCard.new(self, looked_at, other)
 
-        def note = errors[:note] ? fields.text(:note) : looked_at.line.note
-
-        def named = @named ||= reader.named(id, inquiry)
-        def address(line, **more) = "#{path(:trail)}?#{Rack::Utils.build_query(line:, **more)}"
-
-        # The lines that one can be compared with: [name, what it says].
-        def others
-          [*inquiry.lines.map { |line| [line.name, line.rule] }, *lines.map { |line| [line.number.to_s, line.change] }]
-            .reject { |name, _| name == looked_at.name }
+        def comparison
+          @comparison ||= (reader.compare(looked_at, other, inquiry.kept_ids) if looked_at && other)
         end
 
-        # How the two lines that are compared can become one, in the notation of lines.
-        def joinings
-          one, other = looked_at.name, self.other.name
-          { "Either" => "#{one} or #{other}", "Both" => "#{one} and #{other}", "Only #{one}" => "#{one} not #{other}",
-            "Only #{other}" => "#{other} not #{one}" }
+        # The address of a line that is looked at; the filter stays.
+        def path_to(line, **more) = path(key, line:, **more, **filter.given)
+        def open?(line) = looked_at&.name == line.number.to_s
+
+        def named
+          reader.named(opened.saved).map do |one|
+            Named.new(name: one.line.name, rule: one.line.rule, papers: one.size,
+                      path: path_to(one.line.name))
+          end
         end
 
-        # A name that no line has yet.
+        # A name that no line has yet, or what was typed and refused.
         def fresh_name
           return fields.text(:name) if errors[:name] || errors[:notation]
 
@@ -44,19 +56,26 @@ module Hobrin
         def notation = errors[:name] || errors[:notation] ? fields.text(:notation) : ""
 
         # The search run again over the library as it is now, nil while that was not asked for.
-        def again = @again ||= (Services::RunAgain.new(@context).call(id) if fields.text(:again) == "yes")
+        def again
+          @again ||= (AgainCard.new(self, Services::RunAgain.new(@context).call(id)) if again?)
+        end
 
-        # Whether the library is another one than when the last line was counted.
-        def library_moved? = reader.library_moved?(lines)
+        def again_hint
+          return "The library has changed since the last line was counted." if reader.library_moved?(lines)
+
+          "Over the library as it is now: what is new, and which counts moved."
+        end
 
         private
+
+        def again? = fields.text(:again) == "yes"
 
         def point(name)
           text = fields.text(name)
           number = Integer(text, 10, exception: false)
           return reader.at(id, number) if number&.between?(1, lines.size)
 
-          reader.at_name(id, inquiry, text) if inquiry.lines.any? { |line| line.name == text }
+          reader.at_name(opened.saved, text) if inquiry.lines.any? { |line| line.name == text }
         end
       end
     end

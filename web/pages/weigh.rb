@@ -5,40 +5,110 @@ module Hobrin
     module Pages
       # The Weigh step.
       class Weigh < Step
-        TABLE = { events: "had the outcome", total: "of" }.freeze
+        MOVES = { "-1" => "one stronger", "0" => "as the table says", "1" => "one weaker" }.freeze
+        GROUPS = { "With the intervention" => %i[events total],
+                   "With the comparison" => %i[comparison_events comparison_total] }.freeze
+        CELLS = { events: "had the outcome", total: "people in all" }.freeze
+        private_constant :MOVES, :GROUPS, :CELLS
 
+        # A kept paper in the list.
+        class Title < Value
+          attributes :text, :year, :level, :path, :open
+        end
+
+        # One of the four numbers: name :: of its field; label :: in full
+        class Cell < Value
+          attributes :name, :label, :value
+        end
+
+        # A question of the sheet: answers :: Array of [answer, in words, whether it was given]
+        class Item < Value
+          attributes :key, :text, :answers
+        end
+
+        # paper :: id of the record to open, nil for the one that was asked for
         def initialize(paper: nil, **rest)
           super(**rest)
           @paper = paper || fields.some_text(:paper)
         end
 
         def rows = @rows ||= Services::ReadBrief.new(@context).rows(inquiry)
+        def empty? = rows.empty?
+
+        def heading = count_of(rows.size, "kept paper")
+        def weighed = rows.count(&:paper)
+
+        def titles
+          rows.map do |row|
+            Title.new(text: row.record.title, year: row.record.year, level: row.level || "not weighed yet",
+                      path: path(key, paper: row.record.id), open: row == open)
+          end
+        end
 
         # The row being weighed: the one asked for, else the first not weighed yet.
-        def open = rows.find { |row| row.record.id == @paper } || rows.find { |row| row.paper.nil? } || rows.first
+        def open
+          @open ||= rows.find { |row| row.record.id == @paper } || rows.find do |row|
+            row.paper.nil?
+          end || rows.first
+        end
+
+        def record = open.record
 
         def design
-          key = (errors.any? ? fields.some_text(:design) : nil) || open.paper&.design
-          Appraisal::Design::ALL.find { |design| design.key == key } || Appraisal::Design.proposed(open.record)
+          key = typed_or(:design, open.paper&.design)
+          Appraisal::Design::ALL.find { |design| design.key == key } || Appraisal::Design.proposed(record)
         end
 
-        def designs = Appraisal::Design::ALL
+        def designs
+          choose = design ? [] : [["", "Choose…", true]]
+          choose + Appraisal::Design::ALL.map { |one| [one.key, one.name, one == design] }
+        end
+
         def level = design && Appraisal::Level.of(kind: question.kind, design:, graded: graded.to_i)
+        def level_for = kind && level.number ? " for #{kind.name.downcase}" : ""
 
-        def answer(question)
-          return open.paper&.answers&.[](question) if errors.empty?
+        def moves = MOVES.map { |value, name| [value, name, value == graded] }
 
-          fields.nested(:answers).one_of(question, Appraisal::ANSWERS.keys)
+        # The questions of the sheet that fits the design; none while it is not chosen.
+        def items
+          return [] unless design
+
+          Appraisal::Sheet.for(design).map do |key, text|
+            given = answer(key)
+            answers = Appraisal::ANSWERS.map { |value, name| [value, name, value == given] }
+            Item.new(key:, text:, answers:)
+          end
         end
 
-        def graded = errors.any? ? fields.text(:graded) : (open.paper&.graded || 0).to_s
+        # The four numbers: [group, Array of Cell].
+        def table
+          GROUPS.map do |group, names|
+            [group, names.zip(CELLS.values).map do |name, says|
+              Cell.new(name:, label: "#{group}: #{says}", value: cell(name))
+            end]
+          end
+        end
+
+        # What they come to; nil while there are none or they are refused.
+        def effect = (EffectWords.new(open.effect) if open.effect && errors.empty?)
 
         # What was typed and refused, or what is stored, for a text of the sheet.
-        def text(name) = errors.any? ? fields.text(name) : open.paper&.public_send(name).to_s
+        def text(name) = typed_or(name, open.paper&.public_send(name).to_s)
 
-        def cell(name) = errors.any? ? fields.text(name) : open.paper&.table&.public_send(name).to_s
+        def dock_words
+          kind ? "" : "Say on Ask what kind of question this is: the level depends on it."
+        end
 
-        def weighed = rows.count(&:paper)
+        private
+
+        def graded = typed_or(:graded, (open.paper&.graded || 0).to_s)
+        def cell(name) = typed_or(name, open.paper&.table&.public_send(name).to_s)
+
+        def answer(key)
+          return open.paper&.answers&.[](key) unless refused?(:answers)
+
+          fields.nested(:answers).one_of(key, Appraisal::ANSWERS.keys)
+        end
       end
     end
   end

@@ -6,6 +6,11 @@ module Hobrin
       # The first page: the inquiries, and a box to start one.
       module Home
         def self.registered(app)
+          starting(app)
+          opening(app)
+        end
+
+        def self.starting(app)
           app.get("/") { show_home }
 
           app.post("/inquiries") do
@@ -13,13 +18,16 @@ module Hobrin
             leave_for "/inquiries/#{id}/ask"
           rescue InputError => e
             status 422
-            @errors = e.errors
-            show_home(question: fields.text(:question))
+            show_home(errors: e.errors, question: fields.text(:question))
           end
+        end
 
+        def self.opening(app)
+          # Where it was left, or else where it was changed last.
           app.get("/inquiries/:id") do
-            standing = Services::ReadInquiry.new(context).call(inquiry_id)
-            redirect to("/inquiries/#{inquiry_id}/#{standing.saved.step}"), 303
+            saved = Services::ReadInquiry.new(context).call(inquiry_id).saved
+            redirect to("/inquiries/#{saved.id}/#{Visits.new(session).step(saved.id) || saved.step}"),
+                     303
           end
 
           app.post("/inquiries/:id/delete") do
@@ -27,6 +35,7 @@ module Hobrin
             leave_for "/"
           end
         end
+        private_class_method :starting, :opening
       end
     end
   end

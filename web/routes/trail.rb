@@ -5,86 +5,47 @@ module Hobrin
     module Routes
       # The trail, and going back and forth on it.
       module Trail
+        MOST_TOLD = 3
+        private_constant :MOST_TOLD
+
         def self.registered(app)
+          looking(app)
+          app.post("/inquiries/:id/lines") { change :trail, Forms::Trail::NamedLineForm }
+          app.post("/inquiries/:id/undo") { change :trail, Forms::Trail::UndoForm }
+          app.post("/inquiries/:id/redo") { change :trail, Forms::Trail::RedoForm }
+
+          app.post("/inquiries/:id/trail") do
+            change(:trail, Forms::Trail::LineForm) do |form|
+              form.call(Services::NoteOnLine.new(context), inquiry_id) { |edit| apply(edit) }
+            end
+          end
+
+          app.post("/inquiries/:id/again") do
+            change(:trail, Forms::Trail::AgainForm) { Services::RunAgain.new(context).write(inquiry_id) }
+          end
+        end
+
+        def self.looking(app)
           app.get("/inquiries/:id/trail") { show :trail }
 
           # What was changed since a page of the inquiry was shown, or nothing.
           app.get("/inquiries/:id/since") do
             content_type :text
-            Trail.since(Services::ReadInquiry.new(context), inquiry_id, seen)
+            lines = seen ? Services::ReadInquiry.new(context).elsewhere(inquiry_id, seen) : []
+            Trail.told(lines)
           end
 
           app.get("/inquiries/:id/log.:format") do
             download Services::ExportTrail.new(context).call(inquiry_id, params["format"])
           end
-
-          changes(app)
-          going_back(app)
         end
 
-        def self.changes(app)
-          app.post("/inquiries/:id/trail") do
-            change(:trail) do
-              service = Services::ChangeTrail.new(context, seen:)
-              number = fields.number(:line)
-              raise GoneError, "line" unless number.is_a?(Integer) && number.between?(1, 2**31)
+        def self.told(lines)
+          return "" if lines.empty?
 
-              Trail.press(service, inquiry_id, number, fields)
-            end
-          end
-
-          app.post("/inquiries/:id/lines") do
-            change(:trail) { Trail.lines(Services::ChangeLines.new(context, seen:), inquiry_id, fields) }
-          end
-
-          app.post("/inquiries/:id/again") do
-            change(:trail) do
-              Services::RunAgain.new(context).write(inquiry_id)
-              { stay: { "again" => "yes" } }
-            end
-          end
+          "Changed in another window: #{lines.last(MOST_TOLD).map(&:change).join("; ")}."
         end
-
-        def self.going_back(app)
-          app.post("/inquiries/:id/undo") do
-            change(:trail) { Trail.shown(Services::UndoChange.new(context, seen:).back(inquiry_id), "Undone") }
-          end
-
-          app.post("/inquiries/:id/redo") do
-            change(:trail) { Trail.shown(Services::UndoChange.new(context, seen:).forth(inquiry_id), "Done again") }
-          end
-        end
-
-        # Restores a line, or notes on it.
-        def self.press(service, id, number, fields)
-          if fields.text(:do) == "restore"
-            service.restore(id, number)
-            { said: "Restored as it was after line #{number}." }
-          else
-            service.note(id, number, fields.text(:note))
-            { stay: { "line" => number.to_s } }
-          end
-        end
-        private_class_method :changes, :going_back
-
-        # Makes a line, or takes one off; the ones that were looked at stay open.
-        def self.lines(service, id, fields)
-          if fields.some_text(:remove)
-            service.remove(id, fields.text(:remove))
-            { said: "Took off “#{fields.text(:remove)}”." }
-          else
-            line = service.make(id, fields.text(:name), fields.text(:notation))
-            { stay: { "line" => line.name }, said: "The line “#{line.name}” is #{line.rule}." }
-          end
-        end
-
-        def self.since(service, id, seen)
-          lines = seen ? service.elsewhere(id, seen, service.call(id).saved.version + 1) : []
-          lines.empty? ? "" : "Changed in another window: #{lines.last(3).map(&:change).join("; ")}."
-        end
-
-        # The step where the change is seen.
-        def self.shown(line, verb) = { next: line.step.to_sym, said: "#{verb}: #{line.change}." }
+        private_class_method :looking
       end
     end
   end

@@ -6,16 +6,22 @@ Sequel.migration do
   change do
     create_table(:inquiries) do
       primary_key :id
+      # Of the last change.
       String :step, null: false
       # Goes up with each change; a change made on an older one is refused.
       Integer :version, null: false
       TrueClass :sample, null: false, default: false
+      # The inquiry as JSON, which begins with the number of its format.
       String :state, text: true, null: false
+      # Papers left at the last change, and the library in which they were counted.
+      Integer :papers, null: false
+      String :library_version, null: false
       String :created_at, null: false
       String :touched_at, null: false
     end
 
-    # Study filters that people here wrote, offered in every inquiry. A search that has one keeps its terms itself.
+    # Study filters that people here wrote, offered in every inquiry. A search that has one keeps
+    # its terms itself.
     create_table(:own_filters) do
       String :title, primary_key: true
       # As CQL.
@@ -30,7 +36,10 @@ Sequel.migration do
       String :at, null: false
       String :who, null: false
       String :step, null: false
-      String :change, text: true, null: false
+      # What was done, and what is to be told of it, as JSON: data, so that words may change and
+      # lines be found.
+      String :kind, null: false
+      String :facts, text: true, null: false
       Integer :count_before, null: false
       Integer :count_after, null: false
       String :library_version, null: false

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# The library can be thrown away and built again from its sources, so nothing here refers to inquiries.
+# The library can be thrown away and built again from its sources, so nothing here refers to
+# inquiries.
 Sequel.migration do
   up do
     create_table(:meta) do
@@ -12,11 +13,11 @@ Sequel.migration do
       Integer :number, primary_key: true
       String :id, null: false, unique: true
       String :published
-      # What doubles are found by; see Records::Sameness.
+      # What duplicates are found by; see Records::DuplicateKey.
       String :doi, index: true
-      String :sameness, index: true
+      String :duplicate_key, index: true
       # The number of the record that came first, when this is the same paper once more.
-      Integer :same_as
+      Integer :duplicate_of
       # The whole record as CSL-JSON: what is shown is read from here, what is searched is not.
       String :csl, text: true, null: false
     end
@@ -35,8 +36,8 @@ Sequel.migration do
         PRIMARY KEY (family, initials, number)) WITHOUT ROWID
     SQL
 
-    # A set of record numbers for each value of each facet. Each batch of an import writes a part of its own;
-    # they are joined when it ends.
+    # A set of record numbers for each value of each facet. Each batch of an import writes a part of
+    # its own; they are joined when it ends.
     run <<~SQL
       CREATE TABLE facets (name TEXT NOT NULL, value TEXT NOT NULL, part INTEGER NOT NULL, records BLOB NOT NULL,
         PRIMARY KEY (name, value, part)) WITHOUT ROWID

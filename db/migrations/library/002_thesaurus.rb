@@ -10,7 +10,8 @@ Sequel.migration do
       String :notation
     end
 
-    # kind: also_called, broader, related, aspect, use_instead; place keeps the order they were given in.
+    # kind: also_called, broader, related, aspect, use_instead; place keeps the order they were
+    # given in.
     create_table(:heading_names) do
       foreign_key :label, :headings, type: String, null: false, on_delete: :cascade
       String :kind, null: false

@@ -21,20 +21,25 @@ module Hobrin
         new(key: "systematic_review", name: "Systematic review", types: ["systematic review", "meta-analysis"],
             sheet: :review),
         new(key: "protocol", name: "Protocol, no results yet", types: ["protocol"]),
-        new(key: "randomized_trial", name: "Randomized trial", types: ["randomized controlled trial"], sheet: :trial),
+        new(key: "randomized_trial", name: "Randomized trial",
+            types: ["randomized controlled trial"], sheet: :trial),
         new(key: "diagnostic", name: "Test against a reference standard, same people",
             types: ["diagnostic accuracy study"],
             sheet: :diagnosis),
         new(key: "controlled_trial", name: "Controlled trial, not randomized", types: ["controlled trial"],
             sheet: :trial),
-        new(key: "inception_cohort", name: "Cohort followed from the start of the condition", sheet: :cohort),
+        new(key: "inception_cohort", name: "Cohort followed from the start of the condition",
+            sheet: :cohort),
         new(key: "cohort", name: "Cohort study", types: ["cohort study"], sheet: :cohort),
-        new(key: "case_control", name: "Case-control study", types: ["case-control study"], sheet: :cohort),
+        new(key: "case_control", name: "Case-control study", types: ["case-control study"],
+            sheet: :cohort),
         new(key: "before_after", name: "Before and after, earlier patients as comparison",
             types: ["before-and-after study"],
             sheet: :cohort),
-        new(key: "cross_sectional", name: "Cross-sectional study", types: ["cross-sectional study"], sheet: :cohort),
-        new(key: "qualitative", name: "Qualitative study", types: ["qualitative study"], sheet: :qualitative),
+        new(key: "cross_sectional", name: "Cross-sectional study",
+            types: ["cross-sectional study"], sheet: :cohort),
+        new(key: "qualitative", name: "Qualitative study", types: ["qualitative study"],
+            sheet: :qualitative),
         new(key: "cost", name: "Economic evaluation", types: ["cost analysis"]),
         new(key: "case_series", name: "Case report or series", types: ["case report"]),
         new(key: "mechanism", name: "Reasoning from mechanism, or animals"),
@@ -44,7 +49,9 @@ module Hobrin
 
       # Raises InputError (:design) for an unknown key.
       def self.fetch(key)
-        ALL.find { |design| design.key == key } or raise InputError, { design: "Choose how the study was made." }
+        ALL.find do |design|
+          design.key == key
+        end or raise InputError, { design: "Choose how the study was made." }
       end
 
       # The design that a record's labels point to; nil when they say nothing.

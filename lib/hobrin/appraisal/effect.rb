@@ -2,8 +2,8 @@
 
 module Hobrin
   module Appraisal
-    # What a 2×2 table says: risk ratio, risk difference, number needed to treat, with 95 % intervals.
-    # ratio is nil where none can be told, see Statistics::RiskRatio.
+    # What a 2×2 table says: risk ratio, risk difference, number needed to treat, with 95 %
+    # intervals. ratio is nil where none can be told, see Statistics::RiskRatio.
     class Effect < Value
       attributes :table, :ratio, :difference, :needed
 

@@ -3,9 +3,9 @@
 module Hobrin
   module Appraisal
     # The level of evidence, 1 (strongest) to 5, by the kind of question and the design.
-    # Source: OCEBM Levels of Evidence Working Group, "The Oxford 2011 Levels of Evidence" (from memory).
-    # The table has no row for prediction rules, experience or cost: there, and for papers that are no
-    # study of their own, no level is given and the reason is said.
+    # Source: OCEBM Levels of Evidence Working Group, "The Oxford 2011 Levels of Evidence" (from
+    # memory). The table has no row for prediction rules, experience or cost: there, and for papers
+    # that are no study of their own, no level is given and the reason is said.
     #
     # number :: 1 to 5, or nil; why :: where the number comes from, or why there is none
     class Level < Value
@@ -29,7 +29,8 @@ module Hobrin
       }.freeze
       private_constant :TREATMENT, :TABLE, :NOT_A_STUDY
 
-      # kind :: a Question::Kind key or nil; design :: a Design; graded :: −1 (one level stronger), 0 or 1 (one weaker)
+      # kind :: a Question::Kind key or nil; design :: a Design; graded :: −1 (one level stronger),
+      #   0 or 1 (one weaker)
       def self.of(kind:, design:, graded: 0)
         return none(NOT_A_STUDY[design.key]) if NOT_A_STUDY.key?(design.key)
         return none("Say on Ask what kind of question this is.") unless kind
@@ -43,8 +44,9 @@ module Hobrin
         new(number: (number + graded).clamp(1, 5), why: "OCEBM 2011")
       end
 
-      # The study types of the library from the strongest for a kind of question to the weakest; those that the table does
-      # not place come last, in the order of Design::ALL. kind :: a Question::Kind key or nil
+      # The study types of the library from the strongest for a kind of question to the weakest;
+      # those that the table does not place come last, in the order of Design::ALL. kind :: a
+      # Question::Kind key or nil
       def self.types(kind)
         table = TABLE.fetch(kind, TREATMENT)
         designs = Design::ALL.sort_by.with_index { |design, place| [table.fetch(design.key, table.size), place] }

@@ -5,7 +5,8 @@ module Hobrin
     # What a person found in weighing one kept paper.
     #
     # design  :: key of a Design; answers :: Hash of question key to :yes, :no or :unclear
-    # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the reason
+    # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the
+    #   reason
     # outcome :: what was counted; table :: a Statistics::TwoByTwo, or nil
     # finding :: the paper in one sentence
     class Paper < Value
@@ -15,13 +16,18 @@ module Hobrin
       private_constant :LONGEST
 
       # Raises InputError naming the field.
-      def initialize(record_id:, design:, answers: {}, graded: 0, graded_why: "", outcome: "", table: nil, finding: "")
+      def initialize(record_id:, design:, answers: {}, graded: 0, graded_why: "", outcome: "",
+                     table: nil, finding: "")
         @record_id = record_id.dup.freeze
         @design = Design.fetch(design).key
         questions = Sheet.for(Design.fetch(design))
-        @answers = answers.select { |key, answer| questions.key?(key) && ANSWERS.key?(answer) }.freeze
+        @answers = answers.select do |key, answer|
+          questions.key?(key) && ANSWERS.key?(answer)
+        end.freeze
         @graded = [-1, 0, 1].include?(graded) ? graded : 0
-        @graded_why, @outcome, @finding = [graded_why, outcome, finding].map { |text| text.to_s.dup.freeze }
+        @graded_why, @outcome, @finding = [graded_why, outcome, finding].map do |text|
+          text.to_s.dup.freeze
+        end
         @table = table
         check
         freeze
@@ -31,16 +37,14 @@ module Hobrin
 
       def questions = Sheet.for(Design.fetch(design))
 
-      # Whether every question of the sheet has an answer.
-      def complete? = answers.size == questions.size
-
       private
 
       def check
         errors = LONGEST.filter_map do |field, most|
           [field, "Keep this to #{most} characters."] if public_send(field).size > most
         end.to_h
-        errors[:graded_why] = "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
+        errors[:graded_why] =
+          "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?
       end
     end

@@ -2,8 +2,8 @@
 
 module Hobrin
   module Appraisal
-    # The few questions asked of a paper, by its design. Each is put so that "yes" speaks for the study
-    # (common practice, no source: what the trade's checklists have in common).
+    # The few questions asked of a paper, by its design. Each is put so that "yes" speaks for the
+    # study (common practice, no source: what the trade's checklists have in common).
     module Sheet
       QUESTIONS = {
         trial: { allocation: "Was it left to chance, out of sight, who was put in which group?",

@@ -2,7 +2,8 @@
 
 module Hobrin
   class Brief
-    # What a ward will do differently: what, where, who, from when, measured how, looked at again on.
+    # What a ward will do differently: what, where, who, from when, measured how, looked at again
+    # on.
     class ChangePlan < Value
       attributes :what, :where, :who, :from_when, :measured, :look_again
 
@@ -20,8 +21,6 @@ module Hobrin
 
         freeze
       end
-
-      def blank? = to_h.values.all?(&:empty?)
     end
   end
 end

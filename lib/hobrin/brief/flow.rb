@@ -13,15 +13,19 @@ module Hobrin
     #
     # Always: joined + by_hand = limited + found, and found = dropped + unsure + unread + kept.
     class Flow < Value
-      attributes :joined, :limited, :by_hand, :found, :dropped, :unsure, :unread, :kept, :kept_outside
+      attributes :joined, :limited, :by_hand, :found, :dropped, :unsure, :unread, :kept,
+                 :kept_outside
 
-      # joined :: number of papers; left :: of them after all limits; found_ids :: Array of record ids, those let in by hand too
+      # joined :: number of papers; left :: of them after all limits; found_ids :: Array of record
+      #   ids, those let in by hand too
       # decisions :: Array of Sifting::Decision
       def self.of(joined:, found_ids:, decisions:, left: found_ids.size)
         here, elsewhere = decisions.partition { |decision| found_ids.include?(decision.record_id) }
         by_verdict = here.group_by(&:verdict)
         new(joined:, limited: joined - left, by_hand: found_ids.size - left, found: found_ids.size,
-            dropped: by_verdict.fetch(:drop, []).map(&:reason).tally.sort_by { |reason, count| [-count, reason] }.to_h,
+            dropped: by_verdict.fetch(:drop, []).map(&:reason).tally.sort_by do |reason, count|
+              [-count, reason]
+            end.to_h,
             unsure: by_verdict.fetch(:unsure, []).size, unread: found_ids.size - here.size,
             kept: by_verdict.fetch(:keep, []).size,
             kept_outside: elsewhere.count { |decision| decision.verdict == :keep })

@@ -2,7 +2,8 @@
 
 module Hobrin
   class Brief
-    # Writes a search line by line: every term in use, every block, the join, and every limit that is on.
+    # Writes a search line by line: every term in use, every block, the join, and every limit that
+    # is on.
     class SearchLines
       # question :: a Question; cascade :: the Cascade; evaluator :: an Evaluator
       def initialize(question:, cascade:, evaluator:)
@@ -18,16 +19,16 @@ module Hobrin
 
       # Gives a frozen Array of SearchLine, in order; empty when nothing is searched.
       def call
-        ends = @blocks.to_h { |block| [block_lines(block), block.joins] }
+        ends = @blocks.to_h { |block| [block_lines(block), block.operator] }
         add(:join, "All blocks", join_rule(ends), @joined) if ends.size > 1
         @limits.each { |step| limit_line(step) }
-        let_in_line if @lines.any? && @cascade.ids_let_in.any?
+        let_in_line if @lines.any? && @cascade.included_ids.any?
         @lines.freeze
       end
 
       # The whole search as one CQL text; "" when nothing is searched.
       def cql
-        tree = Narrowing::State.of(@blocks, @limits.map(&:source), @cascade.ids_let_in).tree
+        tree = Narrowing::State.of(@blocks, @limits.map(&:source), @cascade.included_ids).tree
         tree ? Strategy::Cql.write(tree) : ""
       end
 
@@ -35,13 +36,15 @@ module Hobrin
 
       # "3 and 7 not 9"
       def join_rule(ends)
-        joined, taken = ends.partition { |_, joins| joins == :and }.map { |some| some.map(&:first) }
+        joined, taken = ends.partition do |_, operator|
+          operator == :and
+        end.map { |some| some.map(&:first) }
         [joined.join(" and "), *taken].join(" not ")
       end
 
       # Gives the number of the block's own line.
       def block_lines(block)
-        rule = [range(block.in_use), *(range(block.taking) if block.taking.any?)].join(", not ")
+        rule = [range(block.in_use), *(range(block.excluded) if block.excluded.any?)].join(", not ")
         element = @question.element(block.key)
         add(:block, "#{element.letter}: #{element.name}", rule, @evaluator.count(block.tree))
       end
@@ -54,11 +57,12 @@ module Hobrin
 
       def limit_line(step)
         leaf = step.source.leaf
-        add(:limit, Narrowing::Wording.named(leaf), "#{@lines.size} and #{Strategy::Cql.write(leaf)}", step.size)
+        add(:limit, Narrowing::Wording.named(leaf),
+            "#{@lines.size} and #{Strategy::Cql.write(leaf)}", step.size)
       end
 
       def let_in_line
-        trees = Narrowing::State.new(blocks: [], let_in: @cascade.ids_let_in).let_in_trees
+        trees = Narrowing::State.new(blocks: [], included_ids: @cascade.included_ids).included_trees
         add(:by_hand, "Let in by hand", "#{@lines.size} or #{Strategy::Cql.write(Strategy::AnyOf.of(trees))}",
             @cascade.final.size)
       end

@@ -2,22 +2,30 @@
 
 module Hobrin
   class Brief
-    # What a search log says for each item of PRISMA-S, the reporting guideline for literature searches: Rethlefsen et al.,
-    # Syst Rev 2021;10:39 (numbers and names of the items from memory). A log of one source fills what one source can; of
-    # the others it says that they were not done here, so that nobody takes silence for a yes.
+    # What a search log says for each item of PRISMA-S, the reporting guideline for literature
+    # searches: Rethlefsen et al., Syst Rev 2021;10:39 (numbers and names of the items from memory).
+    # A log of one source fills what one source can; of the others it says that they were not done
+    # here, so that nobody takes silence for a yes.
     class SearchReport
-      # number, name :: of the item; filled :: whether the search itself fills it; text :: one sentence or more
-      Item = Struct.new(:number, :name, :filled, :text, keyword_init: true)
+      # number, name :: of the item; filled :: whether the search itself fills it; text :: one
+      #   sentence or more
+      class Item < Value
+        attributes :number, :name, :filled, :text
+      end
 
       # library   :: { name:, papers:, version:, sample: }
       # lines     :: Array of SearchLine; cql :: the whole search
-      # limits    :: Array of PlacedLimit that are on; filter :: Strategy::PublishedFilter or OwnFilter that is on, or nil
-      # must_find :: papers that the search was held against; found :: of those; let_in :: papers let in by hand
+      # limits    :: Array of AppliedLimit that are on; filter :: Strategy::PublishedFilter or
+      #   OwnFilter that is on, or nil
+      # must_find :: papers that the search was held against; found :: of those; included :: papers
+      #   let in by hand
       # begun, counted :: Date; runs :: Array of Date on which it was run again
       # findings  :: what the check of the search still finds; total :: papers found
-      # doubles   :: of them, records that are the same paper once more
-      Facts = Struct.new(:library, :lines, :cql, :limits, :filter, :must_find, :found, :let_in, :begun, :counted, :runs,
-                         :findings, :total, :doubles, keyword_init: true)
+      # duplicates   :: of them, records that are the same paper once more
+      class Facts < Value
+        attributes :library, :lines, :cql, :limits, :filter, :must_find, :found, :included, :begun,
+                   :counted, :runs, :findings, :total, :duplicates
+      end
 
       NAMES = ["Database name", "Multi-database searching", "Study registries", "Online resources and browsing",
                "Citation searching", "Contacts", "Other methods", "Full search strategies", "Limits and restrictions",
@@ -73,15 +81,15 @@ module Hobrin
       end
 
       def deduplication
-        "By DOI, or by title, year, first author and first page: #{facts.doubles} of the #{facts.total} are the same " \
+        "By DOI, or by title, year, first author and first page: #{facts.duplicates} of the #{facts.total} are the same " \
           "paper once more."
       end
 
       def other_methods
         known = "#{facts.found} of #{facts.must_find} papers known beforehand are found"
-        by_hand = "#{facts.let_in} let in by hand, which a search alone does not find"
+        by_hand = "#{facts.included} let in by hand, which a search alone does not find"
         ["#{facts.must_find.zero? ? "No known papers were named" : known};",
-         "#{facts.let_in.zero? ? "none let in by hand" : by_hand}."].join(" ")
+         "#{facts.included.zero? ? "none let in by hand" : by_hand}."].join(" ")
       end
 
       def limits

@@ -4,9 +4,17 @@ module Hobrin
   module Exchange
     # One entry as it stands in a file, not understood yet.
     #
-    # place :: from 1; line :: where it begins, from 1; text :: its bytes; reason :: why it cannot be an entry, or nil
-    # value :: what the format's parser made of the text, where finding its end took parsing it; otherwise nil
-    Entry = Struct.new(:place, :line, :text, :reason, :value, keyword_init: true) do
+    # place :: from 1; line :: where it begins, from 1; text :: its bytes; reason :: why it cannot
+    #   be an entry, or nil
+    # value :: what the format's parser made of the text, where finding its end took parsing it;
+    #   otherwise nil
+    class Entry < Value
+      attributes :place, :line, :text, :reason, :value
+
+      def initialize(place:, line:, text:, reason: nil, value: nil)
+        super
+      end
+
       # Past this many bytes a text is no entry of a reference list.
       def self.longest = 1_000_000
     end

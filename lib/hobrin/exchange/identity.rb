@@ -4,7 +4,8 @@ require "digest"
 
 module Hobrin
   module Exchange
-    # The id of a record whose file may not give one. The same entry gets the same id every time it is read.
+    # The id of a record whose file may not give one. The same entry gets the same id every time it
+    # is read.
     module Identity
       # id, doi :: as the file has them, or nil; rest :: what else tells the entry apart
       def self.of(id, doi, *rest)

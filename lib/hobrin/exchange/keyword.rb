@@ -2,8 +2,8 @@
 
 module Hobrin
   module Exchange
-    # Headings in formats that have only keywords: a * before or after it says that a heading is a main topic, a
-    # slash parts it from an aspect (common practice, no source).
+    # Headings in formats that have only keywords: a * before or after it says that a heading is a
+    # main topic, a slash parts it from an aspect (common practice, no source).
     module Keyword
       class << self
         # indexing :: Records::Indexing. Gives the texts that stand for it, one for each aspect.
@@ -15,8 +15,8 @@ module Hobrin
         end
 
         # keywords :: Array of String; thesaurus :: Thesaurus.
-        # Gives [Array of Indexing, Array of the keywords that are none]. A keyword is a heading when it is a label, or with
-        # a star any name, of the thesaurus.
+        # Gives [Array of Indexing, Array of the keywords that are none]. A keyword is a heading
+        # when it is a label, or with a star any name, of the thesaurus.
         def sorted(keywords, thesaurus)
           found, others = keywords.map { |keyword| indexing(keyword, thesaurus) || keyword }
                                   .partition { |one| one.is_a?(Records::Indexing) }
@@ -46,7 +46,8 @@ module Hobrin
         # One Indexing for each label, with the aspects of all.
         def together(found)
           found.group_by(&:label).map do |label, same|
-            Records::Indexing.new(label:, main: same.any?(&:main), aspects: same.flat_map(&:aspects).uniq)
+            Records::Indexing.new(label:, main: same.any?(&:main),
+                                  aspects: same.flat_map(&:aspects).uniq)
           end
         end
       end

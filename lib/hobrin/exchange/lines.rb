@@ -4,9 +4,11 @@ module Hobrin
   module Exchange
     # The lines of a stream of bytes, whatever its line ends and its marks of encoding.
     module Lines
-      # No line is read further than this at once, so that a file without line ends does not fill memory.
+      # No line is read further than this at once, so that a file without line ends does not fill
+      # memory.
       LONGEST = 1_000_000
-      MARKS = { "\xEF\xBB\xBF".b => nil, "\xFF\xFE".b => Encoding::UTF_16LE, "\xFE\xFF".b => Encoding::UTF_16BE }.freeze
+      MARKS = { "\xEF\xBB\xBF".b => nil, "\xFF\xFE".b => Encoding::UTF_16LE,
+                "\xFE\xFF".b => Encoding::UTF_16BE }.freeze
       private_constant :LONGEST, :MARKS
 
       class << self
@@ -37,7 +39,8 @@ module Hobrin
 
         def initialize(io, encoding)
           @io = io
-          @converter = Encoding::Converter.new(encoding, Encoding::UTF_8, invalid: :replace, undef: :replace)
+          replacing = { invalid: :replace, undef: :replace }
+          @converter = Encoding::Converter.new(encoding, Encoding::UTF_8, **replacing)
         end
 
         # As IO#read with a size; sizes are only roughly kept.

@@ -9,7 +9,8 @@ module Hobrin
       private_constant :MONTHS, :DATE
 
       class << self
-        # year :: a year, or a whole date in one text ("2021/03/14", "2021-03", "March 2021"); month :: number or name
+        # year :: a year, or a whole date in one text ("2021/03/14", "2021-03", "March 2021");
+        # month :: number or name
         # Gives a String such as "2021-03-14", or nil when there is no year in it.
         #
         #   Published.of(2021, 3) # => "2021-03"
@@ -21,7 +22,8 @@ module Hobrin
           month = number(month)
           day = day.to_i
           return year.to_s unless month
-          return format("%s-%02d", year, month) unless day.positive? && Date.valid_date?(year.to_i, month, day)
+          real = day.positive? && Date.valid_date?(year.to_i, month, day)
+          return format("%s-%02d", year, month) unless real
 
           format("%s-%02d-%02d", year, month, day)
         end
@@ -35,7 +37,8 @@ module Hobrin
         end
 
         def number(month)
-          found = month.to_s.match?(/\A\d+\z/) ? month.to_i : MONTHS.index(month.to_s[0, 3].downcase)&.succ
+          text = month.to_s
+          found = text.match?(/\A\d+\z/) ? text.to_i : MONTHS.index(text[0, 3].downcase)&.succ
           found if found&.between?(1, 12)
         end
       end

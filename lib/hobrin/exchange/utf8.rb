@@ -2,13 +2,14 @@
 
 module Hobrin
   module Exchange
-    # Text from bytes of unknown encoding. What is valid UTF-8 is taken for it; anything else for Windows-1252,
-    # the other encoding that reference lists come in (common practice, no source).
+    # Text from bytes of unknown encoding. What is valid UTF-8 is taken for it; anything else for
+    # Windows-1252, the other encoding that reference lists come in (common practice, no source).
     module Utf8
       CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F]/
       private_constant :CONTROL
 
-      # bytes :: String. Gives it as valid UTF-8 without control characters; tabs and line ends stay.
+      # bytes :: String. Gives it as valid UTF-8 without control characters; tabs and line ends
+      #   stay.
       def self.of(bytes)
         text = bytes.dup.force_encoding(Encoding::UTF_8)
         text = windows(bytes) unless text.valid_encoding?
@@ -16,7 +17,8 @@ module Hobrin
       end
 
       def self.windows(bytes)
-        bytes.dup.force_encoding(Encoding::Windows_1252).encode(Encoding::UTF_8, invalid: :replace, undef: :replace)
+        text = bytes.dup.force_encoding(Encoding::Windows_1252)
+        text.encode(Encoding::UTF_8, invalid: :replace, undef: :replace)
       end
       private_class_method :windows
     end

@@ -2,33 +2,38 @@
 
 module Hobrin
   module Narrowing
-    # How the papers thin out: block by block, then the blocks that are taken away, then limit by limit, in the person's
-    # order; at the end the papers that the person let in by hand. The removals add up to the difference of the two ends
-    # of the steps. A limit that is off and a block that is left out let all through; an empty block is no step.
+    # How the papers thin out: block by block, then the blocks that are taken away, then limit by
+    # limit, in the person's order; at the end the papers that the person let in by hand. The
+    # removals add up to the difference of the two ends of the steps. A limit that is off and a
+    # block that is left out let all through; an empty block is no step.
     #
     # steps :: Array of Step; joined :: the RecordSet of all blocks together
-    # ids_let_in :: as the inquiry has them; let_in :: the RecordSet of those papers; final :: after all
+    # included_ids :: as the inquiry has them; included :: the RecordSet of those papers; final ::
+    #   after all
     #
     #   cascade = Cascade.of(blocks:, limits:, evaluator:)
     #   cascade.steps.map(&:size) # => [220, 48, 40, 31]
     class Cascade < Value
-      attributes :steps, :joined, :ids_let_in, :let_in, :final
+      attributes :steps, :joined, :included_ids, :included, :final
 
-      # source  :: the Strategy::Block or PlacedLimit that this step stands for
+      # source  :: the Strategy::Block or AppliedLimit that this step stands for
       # set     :: the RecordSet left after it; removed :: the RecordSet that it took away
-      Step = Struct.new(:source, :set, :removed, :on, keyword_init: true) do
+      class Step < Value
+        attributes :source, :set, :removed, :on
+
         def size = set.size
         def block? = source.is_a?(Strategy::Block)
       end
 
       class << self
-        # blocks :: Array of Strategy::Block, each joined as it says; limits :: Array of PlacedLimit
-        # let_in :: ids of papers; evaluator :: an Evaluator
-        def of(blocks:, limits:, evaluator:, let_in: [])
+        # blocks :: Array of Strategy::Block, each joined as it says; limits :: Array of
+        #   AppliedLimit
+        # included_ids :: ids of papers; evaluator :: an Evaluator
+        def of(blocks:, limits:, evaluator:, included_ids: [])
           steps = walk(stages(blocks.select(&:tree), limits, evaluator))
-          by_hand = steps.empty? ? Records::RecordSet.empty : by_hand(let_in, evaluator)
-          new(steps:, joined: steps.select(&:block?).last&.set || Records::RecordSet.empty, ids_let_in: let_in,
-              let_in: by_hand, final: (steps.last&.set || Records::RecordSet.empty) | by_hand)
+          by_hand = steps.empty? ? Records::RecordSet.empty : by_hand(included_ids, evaluator)
+          new(steps:, joined: steps.select(&:block?).last&.set || Records::RecordSet.empty, included_ids:,
+              included: by_hand, final: (steps.last&.set || Records::RecordSet.empty) | by_hand)
         end
 
         private
@@ -39,11 +44,11 @@ module Hobrin
 
         # Each with what it does to the papers left before it; none when no block is joined.
         def stages(blocks, limits, evaluator)
-          by_join = blocks.group_by(&:joins)
+          by_join = blocks.group_by(&:operator)
           return [] unless by_join.key?(:and)
 
           ordered = by_join.values_at(:and, :not, :out).compact.flatten
-          [*ordered.map { |block| [block, evaluator.call(block.tree), block.joins] },
+          [*ordered.map { |block| [block, evaluator.call(block.tree), block.operator] },
            *limits.map { |limit| [limit, evaluator.call(limit.leaf), limit.on ? :and : :out] }]
         end
 
@@ -52,7 +57,8 @@ module Hobrin
           stages.map do |source, set, way|
             before = left
             left = before ? after(before, set, way) : set
-            Step.new(source:, set: left, removed: before ? before - left : Records::RecordSet.empty, on: way != :out)
+            Step.new(source:, set: left,
+                     removed: before ? before - left : Records::RecordSet.empty, on: way != :out)
           end
         end
 

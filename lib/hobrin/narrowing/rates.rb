@@ -9,12 +9,20 @@ module Hobrin
     class Rates < Value
       attributes :known, :found, :kept, :dropped
 
+      # found :: RecordSet of what the search finds; must_find, kept, dropped :: RecordSets
+      def self.of(found:, must_find:, kept:, dropped:)
+        new(known: must_find.size, found: must_find.overlap(found), kept: kept.overlap(found),
+            dropped: dropped.overlap(found))
+      end
+
       def read = kept + dropped
 
-      # The share of the must-find papers that is found, as a Statistics::Interval (Wilson); nil without any.
+      # The share of the must-find papers that is found, as a Statistics::Interval (Wilson); nil
+      # without any.
       def sensitivity = (Statistics::Wilson.call(found, known) if known.positive?)
 
-      # The share of the papers read that was kept, as a Statistics::Interval (Wilson); nil while none is read.
+      # The share of the papers read that was kept, as a Statistics::Interval (Wilson); nil while
+      # none is read.
       def precision = (Statistics::Wilson.call(kept, read) if read.positive?)
 
       # How many papers are read for one that is kept: 1 / precision. nil while none is kept.

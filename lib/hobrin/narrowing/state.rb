@@ -2,26 +2,29 @@
 
 module Hobrin
   module Narrowing
-    # What a count depends on: the blocks that are joined, those that wait, and the limits, in order. A change
-    # gives a new state.
+    # What a count depends on: the blocks that are joined, those that wait, and the limits, in
+    # order. A change gives a new state.
     #
-    # blocks  :: Array of Strategy::Block; taken :: blocks that are taken away from those (NOT)
+    # blocks  :: Array of Strategy::Block; excluded :: blocks that are taken away from those (NOT)
     # waiting :: blocks with terms that are not in the join
-    # limits  :: Array of PlacedLimit, the study filter among them; let_in :: ids of papers let in by hand at the end
+    # limits  :: Array of AppliedLimit, the study filter among them; included_ids :: ids of papers
+    #   let in by hand at the end
     class State < Value
-      attributes :blocks, :taken, :waiting, :limits, :let_in
+      attributes :blocks, :excluded, :waiting, :limits, :included_ids
 
       # blocks :: Array of Strategy::Block, each joined as it says
-      def self.of(blocks, limits, let_in = [])
-        joins = blocks.group_by(&:joins)
-        new(blocks: joins.fetch(:and, []), taken: joins.fetch(:not, []), waiting: joins.fetch(:out, []),
-            limits:, let_in:)
+      def self.of(blocks, limits, included_ids = [])
+        operators = blocks.group_by(&:operator)
+        new(blocks: operators.fetch(:and, []), excluded: operators.fetch(:not, []), waiting: operators.fetch(:out, []),
+            limits:, included_ids:)
       end
 
-      def initialize(blocks:, taken: [], waiting: [], limits: [], let_in: [])
-        @blocks, @taken, @waiting = [blocks, taken, waiting].map { |some| some.select(&:tree).freeze }
+      def initialize(blocks:, excluded: [], waiting: [], limits: [], included_ids: [])
+        @blocks, @excluded, @waiting = [blocks, excluded, waiting].map do |some|
+          some.select(&:tree).freeze
+        end
         @limits = limits.dup.freeze
-        @let_in = let_in.dup.freeze
+        @included_ids = included_ids.dup.freeze
         freeze
       end
 
@@ -29,30 +32,35 @@ module Hobrin
       def trees = [*blocks.map(&:tree), *limits.select(&:on).map(&:leaf)]
 
       # The trees that are taken away from them, and those that are let in whatever the others say.
-      def taken_trees = taken.map(&:tree)
-      def let_in_trees = let_in.map { |id| Strategy::Identifier.read(id) }
+      def excluded_trees = excluded.map(&:tree)
+      def included_trees = included_ids.map { |id| Strategy::Identifier.read(id) }
 
       # The whole as one tree, nil when nothing is searched.
       def tree
         return if blocks.empty?
 
         found = Strategy::AllOf.of(trees)
-        found = Strategy::Except.new(kept: found, taken: Strategy::AnyOf.of(taken_trees)) if taken.any?
-        Strategy::AnyOf.of([found, *let_in_trees])
+        found = Strategy::Except.new(kept: found,
+                                     excluded: Strategy::AnyOf.of(excluded_trees)) if excluded.any?
+        Strategy::AnyOf.of([found, *included_trees])
       end
 
-      # The PlacedLimit of a slot that is on, or nil.
+      # The AppliedLimit of a slot that is on, or nil.
       def limit(slot) = limits.find { |limit| limit.slot == slot && limit.on }
 
-      def with_block(changed) = with(blocks: blocks.map { |block| block.key == changed.key ? changed : block })
+      def with_block(changed)
+        with(blocks: blocks.map { |block| block.key == changed.key ? changed : block })
+      end
 
       # The state with a term's leaf replaced.
       def with_leaf(block, term, leaf) = with_block(block.replace(term.id) { term.with(leaf:) })
 
       # The state with a limit set to a leaf, at its place or last; taken off when the leaf is nil.
       def with_limit(slot, leaf)
-        placed = leaf && PlacedLimit.new(leaf:)
-        return with(limits: [*limits, placed]) if placed && limits.none? { |limit| limit.slot == slot }
+        placed = leaf && AppliedLimit.new(leaf:)
+        return with(limits: [*limits, placed]) if placed && limits.none? do |limit|
+          limit.slot == slot
+        end
 
         with(limits: limits.filter_map { |limit| limit.slot == slot ? placed : limit })
       end

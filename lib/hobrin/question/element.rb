@@ -4,7 +4,8 @@ module Hobrin
   class Question
     # One element of the frame as this question fills it.
     #
-    # slot :: the place of the frame that it fills; after a change of frame perhaps one of the former frame
+    # slot :: the place of the frame that it fills; after a change of frame perhaps one of the
+    #   former frame
     # use  :: :searched (it becomes a block), :limit (a limit says it better: age, sex) or
     #         :reading (kept for reading the papers; they seldom say it)
     class Element < Value
@@ -16,7 +17,8 @@ module Hobrin
 
       # Raises InputError for an unknown use.
       def initialize(slot:, phrases:, use:)
-        raise InputError, { "use_#{slot.key}": "Choose how this element is used." } unless USES.key?(use)
+        raise InputError,
+              { "use_#{slot.key}": "Choose how this element is used." } unless USES.key?(use)
 
         @slot = slot
         @phrases = phrases.sort_by { |phrase| phrase.from || Float::INFINITY }.freeze

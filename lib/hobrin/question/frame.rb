@@ -4,8 +4,9 @@ module Hobrin
   class Question
     # A frame says which elements a question has. Frames are data; see Slot for what a row holds.
     #
-    # Sources, from memory: PICO Richardson 1995; SPIDER Cooke 2012; SPICE Booth 2004; ECLIPSE Wildridge and Bell
-    # 2002. The letters and what they stand for are theirs, the words here are ours.
+    # Sources, from memory: PICO Richardson 1995; SPIDER Cooke 2012; SPICE Booth 2004; ECLIPSE
+    # Wildridge and Bell 2002. The letters and what they stand for are theirs, the words here are
+    # ours.
     class Frame < Value
       attributes :key, :name, :good_for, :slots
 
@@ -26,7 +27,8 @@ module Hobrin
           ask: "What would you do, test, or worry about?" },
         { key: "C", letter: "C", name: "Comparison", prompt: "Against what?", ask: "Against what: what is done now?",
           use: :reading },
-        { key: "O", letter: "O", name: "Outcome", prompt: "What should change, or come about?", ask: "To what end?" }
+        { key: "O", letter: "O", name: "Outcome", prompt: "What should change, or come about?",
+          ask: "To what end?" }
       ].freeze
       TIME = { key: "T", letter: "T", name: "Time", prompt: "By when, or over how long?", ask: "By when?",
                use: :reading }.freeze
@@ -36,7 +38,8 @@ module Hobrin
 
       ALL = [
         new(key: "pico", name: "PICO", good_for: "most clinical questions", slots: PICO_ROWS),
-        new(key: "picot", name: "PICOT", good_for: "clinical questions with a time in them", slots: [*PICO_ROWS, TIME]),
+        new(key: "picot", name: "PICOT", good_for: "clinical questions with a time in them",
+            slots: [*PICO_ROWS, TIME]),
         new(key: "picos", name: "PICOS", good_for: "clinical questions for chosen study designs",
             slots: [*PICO_ROWS, STUDIES]),
         new(key: "spider", name: "SPIDER", good_for: "experience and meaning", slots: [
@@ -68,10 +71,12 @@ module Hobrin
               { key: "P", letter: "C", name: "Client group", prompt: "Whom does the service serve?",
                 ask: "Who is served?" },
               { key: "W", letter: "L", name: "Location", prompt: "Where is it?", ask: "Where?" },
-              { key: "O", letter: "I", name: "Impact", prompt: "What should change?", ask: "What should change?" },
+              { key: "O", letter: "I", name: "Impact", prompt: "What should change?",
+                ask: "What should change?" },
               { key: "H", letter: "P", name: "Professionals", prompt: "Who gives it?", ask: "Who gives it?",
                 use: :reading },
-              { key: "I", letter: "SE", name: "Service", prompt: "Which service?", ask: "Which service?" }
+              { key: "I", letter: "SE", name: "Service", prompt: "Which service?",
+                ask: "Which service?" }
             ])
       ].freeze
 
@@ -81,7 +86,9 @@ module Hobrin
 
       # The frame with this key. Raises InputError for an unknown one.
       def self.fetch(key)
-        ALL.find { |frame| frame.key == key } || raise(InputError, { frame: "Choose one of the frames." })
+        ALL.find do |frame|
+          frame.key == key
+        end || raise(InputError, { frame: "Choose one of the frames." })
       end
     end
   end

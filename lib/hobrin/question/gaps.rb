@@ -2,10 +2,13 @@
 
 module Hobrin
   class Question
-    # What the question does not say yet, asked in plain words: who, what, against what, to what end, where, by when.
+    # What the question does not say yet, asked in plain words: who, what, against what, to what
+    # end, where, by when.
     module Gaps
       # key :: of the element that would hold the answer, nil for a place; ask :: the question put
-      Gap = Struct.new(:key, :ask, keyword_init: true)
+      class Gap < Value
+        attributes :key, :ask
+      end
 
       # What a kind of question can do without.
       NOT_ASKED = { "prognosis" => %w[I C], "experience" => %w[C O S R], "cost" => %w[O], "diagnosis" => %w[C],
@@ -13,12 +16,16 @@ module Hobrin
       PLACE = /\b(?:in|at|on)\s(?:\w+\s){0,2}?(?:hospital|home|homes|care|ward|wards|unit|units|clinic|clinics|school|schools|department|community|surgery|practice)\b|\b(?:inpatients?|residents|outpatients?|intensive care|nursing home)\b/i
       private_constant :NOT_ASKED, :PLACE
 
-      # question :: Question. Gives an Array of Gap, in the order of the frame, then where and by when.
+      # question :: Question. Gives an Array of Gap, in the order of the frame, then where and by
+      #   when.
       def self.call(question)
-        blank = question.elements.select(&:blank?).reject { |one| NOT_ASKED.fetch(question.kind, []).include?(one.key) }
+        blank = question.elements.select(&:blank?).reject do |one|
+          NOT_ASKED.fetch(question.kind, []).include?(one.key)
+        end
         gaps = blank.map { |element| Gap.new(key: element.key, ask: element.slot.ask) }
         gaps << Gap.new(key: nil, ask: "Where: home, ward, intensive care?") unless place?(question)
-        gaps << Gap.new(key: "T", ask: "By when?") unless question.element("T") || question.kind == "experience"
+        gaps << Gap.new(key: "T",
+                        ask: "By when?") unless question.element("T") || question.kind == "experience"
         gaps
       end
 

@@ -2,10 +2,11 @@
 
 module Hobrin
   class Question
-    # The kinds of question. The kind decides which studies answer best, the level of evidence and the
-    # appraisal sheet.
+    # The kinds of question. The kind decides which studies answer best, the level of evidence and
+    # the appraisal sheet.
     #
-    # best :: the study types that answer it best, as a person would say it (common practice, no source)
+    # best :: the study types that answer it best, as a person would say it (common practice, no
+    #   source)
     class Kind < Value
       attributes :key, :name, :asks, :best
 
@@ -26,9 +27,14 @@ module Hobrin
             best: "full economic evaluations beside a trial")
       ].freeze
 
+      # The first word of its name, for where there is little room.
+      def short = name[/\w+/].downcase
+
       # The kind with this key. Raises InputError for an unknown one.
       def self.fetch(key)
-        ALL.find { |kind| kind.key == key } or raise InputError, { kind: "Choose one of the kinds of question." }
+        ALL.find do |kind|
+          kind.key == key
+        end or raise InputError, { kind: "Choose one of the kinds of question." }
       end
     end
   end

@@ -2,10 +2,13 @@
 
 module Hobrin
   class Question
-    # Which kind of question a sentence sounds like, and by which of its words. Common practice, no source.
+    # Which kind of question a sentence sounds like, and by which of its words. Common practice, no
+    # source.
     module KindCues
       # kind :: a Kind; cue :: the words of the sentence that say so
-      Guess = Struct.new(:kind, :cue, keyword_init: true)
+      class Guess < Value
+        attributes :kind, :cue
+      end
 
       # In the order they are tried: the rarer kind first, since its words are surer.
       CUES = {

@@ -2,14 +2,17 @@
 
 module Hobrin
   class Question
-    # Words that find nothing of use: judgements, words that only join two ideas, words that nearly every paper has,
-    # and whole sentences. Common practice, no source.
+    # Words that find nothing of use: judgements, words that only join two ideas, words that nearly
+    # every paper has, and whole sentences. Common practice, no source.
     module NoUse
       # words :: as they stand; reason :: why, in a sentence
-      Remark = Struct.new(:words, :reason, keyword_init: true)
+      class Remark < Value
+        attributes :words, :reason
+      end
 
       REASONS = {
-        %w[best better good effective effectively effectiveness efficient useful optimal ideal appropriate proper] =>
+        %w[best better good effective effectively effectiveness efficient useful optimal ideal
+           appropriate proper] =>
           "a judgement: papers are found by what they are about",
         %w[improve improves improved improving improvement reduce reduces reduced reducing increase increases increased
            decrease decreases prevent prevents affect affects help helps] =>
@@ -22,10 +25,11 @@ module Hobrin
       MOST_WORDS = 8
       private_constant :REASONS, :MOST_WORDS
 
-      # text :: what is to be searched; thesaurus :: Thesaurus, since a name that it knows is of use, unless it is one that
+      # text :: what is to be searched; thesaurus :: Thesaurus, since a name that it knows is of
+      #   use, unless it is one that
       # nearly every paper says.
-      # Gives an Array of Remark. A word is remarked on when all others around it are of no use either, or small, unless
-      # it judges or joins: that one is of no use anywhere.
+      # Gives an Array of Remark. A word is remarked on when all others around it are of no use
+      # either, or small, unless it judges or joins: that one is of no use anywhere.
       def self.call(text, thesaurus)
         words = Text::Tokens.of(text)
         return [sentence(text)] if words.size > MOST_WORDS

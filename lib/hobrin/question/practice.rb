@@ -2,10 +2,14 @@
 
 module Hobrin
   class Question
-    # The rules of practice for what an element is used for, each said where it acts. Common practice, no source.
+    # The rules of practice for what an element is used for, each said where it acts. Common
+    # practice, no source.
     class Practice
-      # text :: the rule in a sentence or two; use :: the use that it would have, nil when it asks for none
-      Advice = Struct.new(:text, :use, keyword_init: true)
+      # text :: the rule in a sentence or two; use :: the use that it would have, nil when it asks
+      #   for none
+      class Advice < Value
+        attributes :text, :use
+      end
 
       USUAL = /\A(?:the\s)?(?:usual|standard|routine|normal|current|conventional)\s(?:care|practice|treatment|rounds?|nursing|nursing care|ward care|mattress|advice)\z|\A(?:nothing|none|placebo|sham|no\s.+|without\s.+|not\s.+)\z/i
       EITHER = /\s(?:and|or|plus|with or without)\s/i
@@ -54,8 +58,12 @@ module Hobrin
       end
 
       def people(element)
-        if element.phrases.all? { |phrase| AGE_OR_SEX.match?(phrase.text.strip) && !NOBODY.match?(phrase.text) }
-          return advice("Age and sex are better said by a limit: few papers name them, indexing does.", :limit)
+        if element.phrases.all? do |phrase|
+          AGE_OR_SEX.match?(phrase.text.strip) && !NOBODY.match?(phrase.text)
+        end
+          return advice(
+            "Age and sex are better said by a limit: few papers name them, indexing does.", :limit
+          )
         end
 
         advice("Who it is about and what is done carry the search.", nil)

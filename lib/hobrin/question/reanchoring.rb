@@ -2,16 +2,17 @@
 
 module Hobrin
   class Question
-    # Keeps marks right when the sentence is edited. What stands before and after the edit is known by
-    # comparing both ends of the old and the new text; a phrase there moves along. A phrase that the edit
-    # touched is looked for nearby. One that was edited within keeps its ends and has the new words; any other
-    # is gone when its words are.
+    # Keeps marks right when the sentence is edited. What stands before and after the edit is known
+    # by comparing both ends of the old and the new text; a phrase there moves along. A phrase that
+    # the edit touched is looked for nearby. One that was edited within keeps its ends and has the
+    # new words; any other is gone when its words are.
     class Reanchoring
       def initialize(old, new)
         @old = old
         @new = new
         @same_before = same_length(old, new)
-        @same_after = [same_length(old.reverse, new.reverse), [old.size, new.size].min - @same_before].min
+        @same_after = [same_length(old.reverse, new.reverse),
+                       [old.size, new.size].min - @same_before].min
         @shift = new.size - old.size
       end
 
@@ -35,7 +36,8 @@ module Hobrin
         return unless phrase.from < @same_before && phrase.to > @old.size - @same_after
 
         words = @new[phrase.from...(phrase.to + @shift)]
-        words.strip.empty? || words != words.strip ? nil : Phrase.new(text: words, from: phrase.from)
+        whole = !words.empty? && words == words.strip
+        whole ? Phrase.new(text: words, from: phrase.from) : nil
       end
 
       # The edit lies between the unchanged ends: the words can only stand where both old and new

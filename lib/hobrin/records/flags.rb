@@ -2,9 +2,11 @@
 
 module Hobrin
   module Records
-    # Yes/no facts of a record. The last three are read off the record itself, the others are stated by its source.
+    # Yes/no facts of a record. The last three are read off the record itself, the others are stated
+    # by its source.
     module Flags
-      STATED = ["peer reviewed", "research article", "nursing journal", "free full text", "retracted"].freeze
+      STATED = ["peer reviewed", "research article", "nursing journal", "free full text",
+                "retracted"].freeze
       ALL = [*STATED, "has abstract", "nurse author", "nurse first author"].freeze
 
       # record :: a Record. Gives the flags that are true of it.

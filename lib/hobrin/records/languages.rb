@@ -4,7 +4,8 @@ require "iso-639"
 
 module Hobrin
   module Records
-    # Languages by their ISO 639-2 code; where the standard has two, the terminologic one ("fra", not "fre").
+    # Languages by their ISO 639-2 code; where the standard has two, the terminologic one ("fra",
+    # not "fre").
     module Languages
       ENTRIES = ISO_639::ISO_639_2.reject { |entry| entry.alpha3.include?("-") }
       NAMES = ENTRIES.to_h do |entry|

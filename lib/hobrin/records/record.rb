@@ -24,12 +24,15 @@ module Hobrin
       private_constant :LISTS, :TEXTS
 
       def initialize(id:, title:, **rest)
-        raise ArgumentError, "a record needs an id and a title" if id.to_s.strip.empty? || title.to_s.strip.empty?
+        raise ArgumentError,
+              "a record needs an id and a title" if id.to_s.strip.empty? || title.to_s.strip.empty?
 
         rest[:id] = id
         rest[:title] = title
         TEXTS.each { |name, variable| instance_variable_set(variable, kept(rest.delete(name))) }
-        LISTS.each { |name, variable| instance_variable_set(variable, Array(rest.delete(name)).dup.freeze) }
+        LISTS.each do |name, variable|
+          instance_variable_set(variable, Array(rest.delete(name)).dup.freeze)
+        end
         raise ArgumentError, "unknown: #{rest.keys.join(", ")}" unless rest.empty?
 
         freeze

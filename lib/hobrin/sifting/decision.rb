@@ -4,7 +4,8 @@ module Hobrin
   module Sifting
     # What a person decided about one paper.
     #
-    # verdict :: :keep, :drop or :unsure; reason :: one of REASONS when dropped, else nil; note :: free text
+    # verdict :: :keep, :drop or :unsure; reason :: one of REASONS when dropped, else nil; note ::
+    #   free text
     class Decision < Value
       attributes :record_id, :verdict, :reason, :note
 
@@ -13,11 +14,13 @@ module Hobrin
 
       # Raises InputError (:verdict, :reason, :note).
       def initialize(record_id:, verdict:, reason: nil, note: "")
-        raise InputError, { verdict: "Keep it, drop it, or say you are unsure." } unless VERDICTS.include?(verdict)
+        raise InputError,
+              { verdict: "Keep it, drop it, or say you are unsure." } unless VERDICTS.include?(verdict)
         if verdict == :drop && !REASONS.include?(reason)
           raise InputError, { reason: "Say why it is dropped: choose one reason." }
         end
-        raise InputError, { note: "Keep the note to #{LONGEST_NOTE} characters." } if note.to_s.size > LONGEST_NOTE
+        raise InputError,
+              { note: "Keep the note to #{LONGEST_NOTE} characters." } if note.to_s.size > LONGEST_NOTE
 
         @record_id = record_id.dup.freeze
         @verdict = verdict

@@ -2,23 +2,28 @@
 
 module Hobrin
   module Statistics
-    # How many there are in all, from what two independent searches found and what both found: Chapman's estimate.
+    # How many there are in all, from what two independent searches found and what both found:
+    # Chapman's estimate.
     #
-    # Sources: Chapman 1951, Some properties of the hypergeometric distribution; the interval is Sadinle 2009,
-    # Communications in Statistics 38: 1909 (both from memory). It holds when each search finds a paper independently of the
-    # other; searches by like words do not, and then there are more than it says.
+    # Sources: Chapman 1951, Some properties of the hypergeometric distribution; the interval is
+    # Sadinle 2009, Communications in Statistics 38: 1909 (both from memory). It holds when each
+    # search finds a paper independently of the other; searches by like words do not, and then there
+    # are more than it says.
     module Chapman
       HALF = 0.5
       private_constant :HALF
 
-      # one, other :: how many each search found; both :: how many of them both found. Integers from 0.
-      # Gives an Interval of 95 % around the number of all. Raises ArgumentError when both is more than either.
+      # one, other :: how many each search found; both :: how many of them both found. Integers from
+      #   0.
+      # Gives an Interval of 95 % around the number of all. Raises ArgumentError when both is more
+      # than either.
       #
       #   Chapman.call(10, 15, 5).estimate.round(1) # => 28.3
       def self.call(one, other, both)
         raise ArgumentError, "both cannot be more than either" if both > [one, other].min
 
-        Interval.new(estimate: ((one + 1.0) * (other + 1) / (both + 1)) - 1, **ends(both, one - both, other - both))
+        Interval.new(estimate: ((one + 1.0) * (other + 1) / (both + 1)) - 1,
+                     **ends(both, one - both, other - both))
       end
 
       # Of those that only one or both found, with a half added to each.

@@ -2,25 +2,31 @@
 
 module Hobrin
   module Statistics
-    # Two or three sets as circles whose areas, and whose overlaps two by two, are in true proportion. For two sets that
-    # is exact. For three, the distances of the pairs fix everything, so what all three share comes out as it may: the
-    # error says how far it is off. Where the distances make no triangle, the third circle is placed as near as it can.
+    # Two or three sets as circles whose areas, and whose overlaps two by two, are in true
+    # proportion. For two sets that is exact. For three, the distances of the pairs fix everything,
+    # so what all three share comes out as it may: the error says how far it is off. Where the
+    # distances make no triangle, the third circle is placed as near as it can.
     #
     # circles :: Array of Circle in the order of the sets, in units where the largest has radius 1
-    # error   :: the sum of what every region is drawn too large or too small, over the size of the union; 0.0 to 2.0
+    # error   :: the sum of what every region is drawn too large or too small, over the size of the
+    #   union; 0.0 to 2.0
     #
-    # Source of the area of a lens: the circle-circle intersection of plane geometry, in any handbook.
+    # Source of the area of a lens: the circle-circle intersection of plane geometry, in any
+    # handbook.
     class Circles < Value
       attributes :circles, :error
 
-      Circle = Struct.new(:x, :y, :radius, keyword_init: true)
+      class Circle < Value
+        attributes :x, :y, :radius
+      end
 
       STEPS = 60
       # Rows on which the regions are measured.
       ROWS = 80
       private_constant :STEPS, :ROWS
 
-      # regions :: Hash of Array of places (which sets, such as [0, 2]) to how many are in just those
+      # regions :: Hash of Array of places (which sets, such as [0, 2]) to how many are in just
+      #   those
       # Integers from 0. Gives nil when a set is empty or there are not two or three.
       def self.of(regions)
         count = regions.keys.flatten.uniq.size
@@ -38,7 +44,8 @@ module Hobrin
 
         [[one, two], [two, one]].sum do |near, far|
           along = ((distance**2) + (near**2) - (far**2)) / (2 * distance)
-          (near**2 * Math.acos((along / near).clamp(-1.0, 1.0))) - (along * Math.sqrt([(near**2) - (along**2), 0].max))
+          half_chord = Math.sqrt([(near**2) - (along**2), 0].max)
+          (near**2 * Math.acos((along / near).clamp(-1.0, 1.0))) - (along * half_chord)
         end
       end
 
@@ -85,10 +92,14 @@ module Hobrin
 
         # The areas of the regions, row by row: between two edges of a row the same circles hold.
         def measured(circles)
-          low, high = circles.map { |one| one.y - one.radius }.min, circles.map { |one| one.y + one.radius }.max
+          low, high = circles.map { |one| one.y - one.radius }.min, circles.map do |one|
+            one.y + one.radius
+          end.max
           height = (high - low) / ROWS
           ROWS.times.each_with_object(Hash.new(0.0)) do |row, areas|
-            lengths(circles, low + ((row + 0.5) * height)).each { |inside, length| areas[inside] += length * height }
+            lengths(circles, low + ((row + 0.5) * height)).each do |inside, length|
+              areas[inside] += length * height
+            end
           end
         end
 
@@ -98,7 +109,9 @@ module Hobrin
             [one.x - half, one.x + half]
           end
           spans.flatten.sort.each_cons(2).filter_map do |from, to|
-            inside = spans.each_index.select { |place| spans[place].first <= from && spans[place].last >= to }
+            inside = spans.each_index.select do |place|
+              spans[place].first <= from && spans[place].last >= to
+            end
             [inside, to - from] unless inside.empty? || from == to
           end
         end

@@ -3,12 +3,13 @@
 module Hobrin
   module Statistics
     # How many people must have the intervention for one more to be spared (or given) the outcome:
-    # 1 / |risk difference|, its interval the reciprocals of the difference's ends. Where the difference
-    # may be nothing, the interval runs from one side through infinity to the other and is told as two
-    # halves: Altman, BMJ 1998;317:1309.
+    # 1 / |risk difference|, its interval the reciprocals of the difference's ends. Where the
+    # difference may be nothing, the interval runs from one side through infinity to the other and
+    # is told as two halves: Altman, BMJ 1998;317:1309.
     #
     # estimate :: Float > 0, or infinity when there is no difference
-    # fewer    :: true when the outcome is rarer with the intervention, nil when there is no difference
+    # fewer    :: true when the outcome is rarer with the intervention, nil when there is no
+    #   difference
     # low, high :: the ends on the estimate's side; high is infinite when no difference is possible
     # other    :: the nearest number on the other side, or nil when the interval does not reach it
     class NumberNeededToTreat < Value

@@ -2,9 +2,9 @@
 
 module Hobrin
   module Statistics
-    # The difference of two risks (intervention minus comparison) with the 95 % interval built from the
-    # two Wilson intervals: method 10 of Newcombe, Stat Med 1998;17:873. It stays inside −1..1 and holds
-    # at small numbers, where the simple interval does not.
+    # The difference of two risks (intervention minus comparison) with the 95 % interval built from
+    # the two Wilson intervals: method 10 of Newcombe, Stat Med 1998;17:873. It stays inside −1..1
+    # and holds at small numbers, where the simple interval does not.
     #
     #   low  = d − √((p1 − l1)² + (u2 − p2)²),  high = d + √((u1 − p1)² + (p2 − l2)²)
     module RiskDifference

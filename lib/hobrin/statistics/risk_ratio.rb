@@ -17,7 +17,8 @@ module Hobrin
         a, n1, c, n2 = a + 0.5, n1 + 1, c + 0.5, n2 + 1 if a.zero? || c.zero?
         ratio = (a.to_f / n1) / (c.to_f / n2)
         error = Math.sqrt(1.0 / a - 1.0 / n1 + 1.0 / c - 1.0 / n2)
-        Interval.new(estimate: ratio, low: ratio * Math.exp(-z * error), high: ratio * Math.exp(z * error))
+        Interval.new(estimate: ratio, low: ratio * Math.exp(-z * error),
+                     high: ratio * Math.exp(z * error))
       end
 
       # Whether ½ had to be added to each cell.

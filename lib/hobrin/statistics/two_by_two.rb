@@ -5,8 +5,8 @@ module Hobrin
     # The four numbers of a trial with two groups and an outcome that happens or does not:
     # how many had it and how many there were, with the intervention and without.
     #
-    # Raises InputError naming the field when a number is not whole, is negative, or when more had the
-    # outcome than there were.
+    # Raises InputError naming the field when a number is not whole, is negative, or when more had
+    # the outcome than there were.
     class TwoByTwo < Value
       attributes :events, :total, :comparison_events, :comparison_total
 
@@ -41,7 +41,8 @@ module Hobrin
 
       def pair_error(field, part, whole)
         return unless part.is_a?(Integer) && whole.is_a?(Integer)
-        return [field == :events ? :total : :comparison_total, "A group has at least 1 person."] if whole.zero?
+        return [field == :events ? :total : :comparison_total,
+                "A group has at least 1 person."] if whole.zero?
 
         [field, "#{part} is more than the #{whole} in this group."] if part > whole
       end

@@ -9,13 +9,17 @@ module Hobrin
     module Wilson
       # events, n :: Integers, 0 <= events <= n, n > 0. Gives an Interval of proportions, 0..1.
       def self.call(events, n, z: Normal::Z95)
-        raise ArgumentError, "needs 0 <= events <= n and n > 0" unless n.positive? && events.between?(0, n)
+        raise ArgumentError,
+              "needs 0 <= events <= n and n > 0" unless n.positive? && events.between?(
+                0, n
+              )
 
         p = events.fdiv(n)
         middle = 2 * events + z**2
         reach = z * Math.sqrt(z**2 + 4 * events * (1 - p))
         whole = 2 * (n + z**2)
-        Interval.new(estimate: p, low: [(middle - reach) / whole, 0.0].max, high: [(middle + reach) / whole, 1.0].min)
+        Interval.new(estimate: p, low: [(middle - reach) / whole, 0.0].max,
+                     high: [(middle + reach) / whole, 1.0].min)
       end
     end
   end

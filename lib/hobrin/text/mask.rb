@@ -2,7 +2,8 @@
 
 module Hobrin
   module Text
-    # One word of a search, folded, perhaps with masks: * stands for any number of letters, ? for exactly one.
+    # One word of a search, folded, perhaps with masks: * stands for any number of letters, ? for
+    # exactly one.
     #
     #   Mask.new("an?esth*").match?("anaesthesia") # => true
     class Mask
@@ -38,7 +39,11 @@ module Hobrin
       private
 
       def pattern
-        parts = @word.chars.map { |char| { "*" => ".*", "?" => "." }.fetch(char) { Regexp.escape(char) } }
+        parts = @word.chars.map do |char|
+          { "*" => ".*", "?" => "." }.fetch(char) do
+            Regexp.escape(char)
+          end
+        end
         /\A#{parts.join}\z/
       end
     end

@@ -8,7 +8,8 @@ module Hobrin
     # words and more, and those spelled most alike by Ruby's own spelling checker.
     module Nearest
       MOST = 3
-      # Past this many candidates only those that share a beginning with one of the words are looked at.
+      # Past this many candidates only those that share a beginning with one of the words are looked
+      # at.
       MANY = 5_000
       BEGINNING = 3
       private_constant :MOST, :MANY, :BEGINNING

@@ -28,7 +28,8 @@ module Hobrin
           text.downcase.tr("^a-z0-9", " ").squeeze(" ").strip
         end
 
-        # As `of`, each word with where it stands: [folded word, first character, one past the last].
+        # As `of`, each word with where it stands: [folded word, first character, one past the
+        # last].
         def located(text)
           found = []
           text.scan(PATTERN) do

@@ -4,14 +4,17 @@ require "dry/inflector"
 
 module Hobrin
   module Text
-    # Other ways in which the same word or phrase may be written: British and American spelling, plural and singular, in
-    # one word or in two. More than there are: who offers them first looks which of them occur.
+    # Other ways in which the same word or phrase may be written: British and American spelling,
+    # plural and singular, in one word or in two. More than there are: who offers them first looks
+    # which of them occur.
     #
-    # The spelling rules are the usual differences of the two spellings (common practice, no source); plurals come from
-    # dry-inflector.
+    # The spelling rules are the usual differences of the two spellings (common practice, no
+    # source); plurals come from dry-inflector.
     class Variants
       # text :: the other way; kind :: :spelling, :number or :joined
-      Variant = Struct.new(:text, :kind, keyword_init: true)
+      class Variant < Value
+        attributes :text, :kind
+      end
 
       # Each pair is tried both ways, wherever it stands in a word.
       PAIRS = [%w[isation ization], %w[ise ize], %w[ising izing], %w[yse yze], %w[ysing yzing], %w[our or], %w[aem em],
@@ -27,13 +30,16 @@ module Hobrin
 
       # A word without its plural ending, to be truncated.
       def self.stem(word)
-        INFLECTOR.singularize(word).then { |one| one.size < word.size && word.start_with?(one) ? one : word }
+        INFLECTOR.singularize(word).then do |one|
+          one.size < word.size && word.start_with?(one) ? one : word
+        end
       end
 
       # A word without the ending of a verb or a plural: what names of the same thing begin with.
       def self.root(word) = word.sub(/(?<=.{4})(?:ing|ed|es|s)\z/, "")
 
-      # text :: folded words, as in Strategy::Words; no masks. Gives an Array of Variant, each other way once.
+      # text :: folded words, as in Strategy::TextTerm; no masks. Gives an Array of Variant, each
+      #   other way once.
       #
       #   Variants.new("oedema").call.map(&:text) # => includes "edema"
       def initialize(text)
@@ -52,7 +58,11 @@ module Hobrin
       # One word of the phrase spelled another way, and all that can be.
       def spellings
         ways = @words.map { |word| [word, *respelled(word)].uniq }
-        one = ways.each_index.flat_map { |place| ways[place].drop(1).map { |word| with(place, word) } }
+        one = ways.each_index.flat_map do |place|
+          ways[place].drop(1).map do |word|
+            with(place, word)
+          end
+        end
         one + twice(ways)
       end
 
@@ -66,7 +76,9 @@ module Hobrin
         places(word, from).map { |place| word[0...place] + to + word[(place + from.size)..] }
       end
 
-      def places(word, part) = (0..[word.size - part.size, -1].max).select { |place| word[place, part.size] == part }
+      def places(word, part)
+        (0..[word.size - part.size, -1].max).select { |place| word[place, part.size] == part }
+      end
 
       # A word with two of these differences: "anaesthetised".
       def twice(ways)
@@ -77,7 +89,9 @@ module Hobrin
 
       def numbers
         last = @words.last
-        [INFLECTOR.singularize(last), INFLECTOR.pluralize(last)].uniq.map { |word| with(@words.size - 1, word) }
+        [INFLECTOR.singularize(last), INFLECTOR.pluralize(last)].uniq.map do |word|
+          with(@words.size - 1, word)
+        end
       end
 
       # Two words written as one, one written as two.
@@ -90,7 +104,9 @@ module Hobrin
 
       def apart
         @words.each_with_index.flat_map do |word, place|
-          (SHORTEST..(word.size - SHORTEST)).map { |cut| with(place, "#{word[0...cut]} #{word[cut..]}") }
+          (SHORTEST..(word.size - SHORTEST)).map do |cut|
+            with(place, "#{word[0...cut]} #{word[cut..]}")
+          end
         end
       end
 

@@ -19,7 +19,9 @@ module Hobrin
       private
 
       def below(label)
-        @below[label] ||= [label, *@children.fetch(label).flat_map { |child| below(child) }].uniq.freeze
+        @below[label] ||= [label, *@children.fetch(label).flat_map do |child|
+          below(child)
+        end].uniq.freeze
       end
     end
   end

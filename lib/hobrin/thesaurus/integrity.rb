@@ -2,9 +2,9 @@
 
 module Hobrin
   class Thesaurus
-    # Whether headings hang together: every name that refers leads somewhere, nothing lies below itself, and
-    # the integrity conditions of SKOS hold (W3C SKOS Reference, 2009: S13 on names, S27 on related headings;
-    # S14, one preferred label, is a matter of reading).
+    # Whether headings hang together: every name that refers leads somewhere, nothing lies below
+    # itself, and the integrity conditions of SKOS hold (W3C SKOS Reference, 2009: S13 on names, S27
+    # on related headings; S14, one preferred label, is a matter of reading).
     class Integrity
       # Problems that stop, each naming the heading.
       attr_reader :errors
@@ -27,15 +27,21 @@ module Hobrin
       private
 
       def labels
-        twice = @headings.group_by { |heading| fold(heading.label) }.values.select { |same| same.size > 1 }
-        twice.map { |one, two| "“#{two.label}” is the label of two headings, #{one.label} and #{two.label}." } +
+        twice = @headings.group_by do |heading|
+          fold(heading.label)
+        end.values.select { |same| same.size > 1 }
+        twice.map do |one, two|
+          "“#{two.label}” is the label of two headings, #{one.label} and #{two.label}."
+        end +
           @headings.select { |heading| heading.also_called.include?(heading.label) }
                    .map { |heading| "#{heading.label} is also called by its own label (S13)." }
       end
 
       def references
         @headings.flat_map do |heading|
-          lost = (heading.broader + heading.related + heading.use_instead).reject { |label| @by_label.key?(label) }
+          lost = (heading.broader + heading.related + heading.use_instead).reject do |label|
+            @by_label.key?(label)
+          end
           lost.map { |label| "#{heading.label} names “#{label}”, which is no heading here." }
         end
       end
@@ -48,9 +54,13 @@ module Hobrin
 
       def circle(label, path, done)
         return if done[label]
-        return "#{label} lies below itself: #{round(path, label).join(" < ")}." if path.include?(label)
+        if path.include?(label)
+          return "#{label} lies below itself: #{round(path, label).join(" < ")}."
+        end
 
-        found = @by_label.fetch(label).broader.filter_map { |above| circle(above, [*path, label], done) }.first
+        found = @by_label.fetch(label).broader.filter_map do |above|
+          circle(above, [*path, label], done)
+        end.first
         done[label] = true
         found
       end
@@ -72,7 +82,11 @@ module Hobrin
       end
 
       def shared_names
-        by_name = @headings.flat_map { |heading| heading.names.map { |name| [fold(name), heading.label] } }
+        by_name = @headings.flat_map do |heading|
+          heading.names.map do |name|
+            [fold(name), heading.label]
+          end
+        end
                            .uniq.group_by(&:first)
         by_name.select { |_, pairs| pairs.size > 1 }
                .map { |name, pairs| "“#{name}” leads to #{pairs.map(&:last).sort.join(" and ")}." }

@@ -4,12 +4,16 @@ module Hobrin
   class Thesaurus
     # Finds headings for what is being typed: the last word may be unfinished. In one of three ways:
     #
-    # ranked   :: by where it was found: label from its start, also-called name from its start, at a word within the
-    #             label, within an also-called name, words of the definition; shorter names first
-    # contains :: only labels that hold what was typed, anywhere; begins :: only labels that begin with it
+    # ranked   :: by where it was found: label from its start, also-called name from its start, at a
+    #   word within the label, within an also-called name, words of the definition; shorter names
+    #   first
+    # contains :: only labels that hold what was typed, anywhere; begins :: only labels that begin
+    #   with it
     class LookUp
       # heading :: the heading; name :: the name that matched, which may be an also-called one
-      Match = Struct.new(:heading, :name, :rank, keyword_init: true) do
+      class Match < Value
+        attributes :heading, :name, :rank
+
         def also_called? = name != heading.label
       end
 
@@ -19,7 +23,11 @@ module Hobrin
 
       def initialize(headings)
         @labels = NameList.new(headings.map { |heading| [heading, heading.label] })
-        @others = NameList.new(headings.flat_map { |heading| heading.also_called.map { |name| [heading, name] } })
+        @others = NameList.new(headings.flat_map do |heading|
+          heading.also_called.map do |name|
+            [heading, name]
+          end
+        end)
         @definitions = NameList.new(headings.map { |heading| [heading, heading.definition] })
       end
 
@@ -44,7 +52,9 @@ module Hobrin
         other_first, other_within = @others.at_words(typed, limit)
         hits = [label_first, other_first, label_within, other_within]
         found = hits.each_with_index.flat_map { |some, rank| matches(some, rank) }.uniq(&:heading)
-        found.size < limit ? (found + by_definition(words, limit)).uniq(&:heading).first(limit) : found.first(limit)
+        return found.first(limit) if found.size >= limit
+        
+        (found + by_definition(words, limit)).uniq(&:heading).first(limit)
       end
 
       def by_definition(words, limit)

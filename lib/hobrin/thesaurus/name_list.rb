@@ -2,8 +2,8 @@
 
 module Hobrin
   class Thesaurus
-    # Names laid end to end in one text, shortest first, so that a look-up is one fast scan in C and the best
-    # come out first. Each name stands as "\n word word"; positions are bytes.
+    # Names laid end to end in one text, shortest first, so that a look-up is one fast scan in C and
+    # the best come out first. Each name stands as "\n word word"; positions are bytes.
     class NameList
       # entries :: Array of [anything, name]
       def initialize(entries)
@@ -36,7 +36,9 @@ module Hobrin
         longest, *others = words.sort_by { |word| -word.size }
         found = []
         scan(" #{longest}") do |entry, _, text|
-          found << entry if found.last != entry && others.all? { |word| text.include?(" #{word}".b) }
+          found << entry if found.last != entry && others.all? do |word|
+            text.include?(" #{word}".b)
+          end
           break if found.size >= limit
         end
         found
@@ -53,7 +55,8 @@ module Hobrin
         found
       end
 
-      # Gives each place in turn: the entry, whether it is the entry's beginning, and the entry's text.
+      # Gives each place in turn: the entry, whether it is the entry's beginning, and the entry's
+      # text.
       def scan(needle)
         needle = needle.b
         from = 0

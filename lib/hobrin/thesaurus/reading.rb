@@ -2,15 +2,17 @@
 
 module Hobrin
   class Thesaurus
-    # How free typing was read: from left to right, the longest name that the thesaurus knows becomes
-    # a heading, and what is left becomes words. Quotation marks or a * mean words only.
+    # How free typing was read: from left to right, the longest name that the thesaurus knows
+    # becomes a heading, and what is left becomes words. Quotation marks or a * mean words only.
     #
     #   Reading.new(thesaurus).call("acute confusion rounds")
     #   # => [Part(kind: :heading, text: "acute confusion", label: "Delirium"),
     #   #     Part(kind: :words, text: "rounds", label: nil)]
     class Reading
       # kind :: :heading or :words; text :: what was typed; label :: the heading's label, or nil
-      Part = Struct.new(:kind, :text, :label, keyword_init: true)
+      class Part < Value
+        attributes :kind, :text, :label
+      end
 
       QUOTED = /["“”]/
       # Words that carry nothing by themselves; between other words they stay, at the ends they go.
@@ -31,8 +33,8 @@ module Hobrin
         parts(typed)
       end
 
-      # Where names that the thesaurus knows stand in a text: an Array of [first character, one past the last], the
-      # longest name from the left each time.
+      # Where names that the thesaurus knows stand in a text: an Array of [first character, one past
+      # the last], the longest name from the left each time.
       def located(text)
         left = Text::Tokens.located(text)
         found = []

@@ -3,11 +3,12 @@
 module Hobrin
   module Exchange
     module Bibtex
-      # Cuts a stream into entries by their braces. An entry begins with an @ that is the first thing on its line; if
-      # one begins inside another, that other one was never closed.
+      # Cuts a stream into entries by their braces. An entry begins with an @ that is the first
+      # thing on its line; if one begins inside another, that other one was never closed.
       class Entries
         FIRST = /\A\s*@\s*[A-Za-z]+\s*[{(]/n
-        # Every brace counts, as it does for BibTeX, also inside quotation marks and behind a backslash.
+        # Every brace counts, as it does for BibTeX, also inside quotation marks and behind a
+        # backslash.
         BRACE = /[{}]/n
         private_constant :FIRST, :BRACE
 

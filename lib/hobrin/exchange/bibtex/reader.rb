@@ -7,7 +7,8 @@ module Hobrin
       class Reader
         DIRECTIVE = /\A\s*@\s*(string|comment|preamble)\b/i
         STRING = /\A\s*@\s*string\b/i
-        # Braces and backslashes that are meant as such go round the decoder in letters of Unicode's private area.
+        # Braces and backslashes that are meant as such go round the decoder in letters of Unicode's
+        # private area.
         KEPT = { "\\textbraceleft{}" => "\u{E001}", "\\textbraceright{}" => "\u{E002}",
                  "\\textbackslash{}" => "\u{E003}" }.freeze
         KEPT_PATTERN = Regexp.union(KEPT.keys)
@@ -25,7 +26,8 @@ module Hobrin
         # An abbreviation (@string) is needed by the entries after it.
         def needs?(entry) = entry.text.match?(STRING)
 
-        # text :: one entry. Gives the Record, or nil for what is no entry (@string, @comment, @preamble).
+        # text :: one entry. Gives the Record, or nil for what is no entry (@string, @comment,
+        #   @preamble).
         # Raises ArgumentError without a title, InputError for what cannot be read.
         def call(text)
           return directive(text) if text.match?(DIRECTIVE)
@@ -66,7 +68,9 @@ module Hobrin
         def plain(value)
           return if value.nil?
 
-          text = LaTeX.decode(value.to_s.gsub(KEPT_PATTERN, KEPT)).gsub(/[{}]/, "").gsub(PLAIN_PATTERN, PLAIN)
+          text = LaTeX.decode(value.to_s.gsub(KEPT_PATTERN, KEPT)).gsub(/[{}]/, "").gsub(
+            PLAIN_PATTERN, PLAIN
+          )
           text = text.gsub(/\s+/, " ").strip
           text unless text.empty?
         end
@@ -77,7 +81,8 @@ module Hobrin
           names = BibTeX::Names.parse(entry[:author].to_s)
           names.map do |name|
             family = [name.prefix, name.last].compact.join(" ")
-            Records::Author.new(family: plain(family.empty? ? name.to_s : family) || "", given: plain(name.first))
+            Records::Author.new(family: plain(family.empty? ? name.to_s : family) || "",
+                                given: plain(name.first))
           end
         end
 

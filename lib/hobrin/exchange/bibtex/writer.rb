@@ -35,7 +35,9 @@ module Hobrin
           end
 
           def fields(record, sample:)
-            { "title" => record.title, "author" => record.authors.map { |author| name(author) }.join(" and "),
+            { "title" => record.title, "author" => record.authors.map do |author|
+              name(author)
+            end.join(" and "),
               "journal" => record.journal, "year" => record.year, "date" => record.published, "volume" => record.volume,
               "number" => record.issue, "pages" => record.pages&.sub(/[-–]/, "--"), "doi" => record.doi,
               "language" => record.language, "abstract" => record.abstract, "keywords" => keywords(record),
@@ -43,15 +45,20 @@ module Hobrin
           end
 
           def keywords(record)
-            [*record.keywords, *record.headings.flat_map { |heading| Keyword.written(heading) }].join(", ")
+            [*record.keywords, *record.headings.flat_map do |heading|
+              Keyword.written(heading)
+            end].join(", ")
           end
 
           # "Family, Given"; a family name of several words keeps together.
-          def name(author) = [author.family, author.given].compact.join(", ").gsub(/ and /i, " {and} ")
+          def name(author)
+            [author.family, author.given].compact.join(", ").gsub(/ and /i, " {and} ")
+          end
 
           # "zorvane2021", with a letter behind it when that is taken: letters and digits only.
           def key(record, keys)
-            plain = Text::Tokens.line(record.authors.first&.family || record.title).tr("^a-z0-9", "")
+            name = record.authors.first&.family || record.title
+            plain = Text::Tokens.line(name).tr("^a-z0-9", "")
             base = "#{plain.empty? ? "paper" : plain[0, 30]}#{record.year}"
             count = keys[base] += 1
             count == 1 ? base : "#{base}-#{count}"

@@ -5,7 +5,8 @@ require "strscan"
 module Hobrin
   module Exchange
     module CslJson
-      # Cuts a JSON list into its items without reading it whole: it follows brackets and strings only.
+      # Cuts a JSON list into its items without reading it whole: it follows brackets and strings
+      # only.
       class Entries
         PIECE = 256 * 1024
         STRING = /"(?:[^"\\]|\\.)*"/mn
@@ -43,7 +44,8 @@ module Hobrin
           skip(/\s+/n)
           return if @scanner.skip(/\[/)
 
-          raise InputError, { file: "This is JSON, but not a list of CSL items." } if @scanner.check(/[{"\d]/)
+          raise InputError,
+                { file: "This is JSON, but not a list of CSL items." } if @scanner.check(/[{"\d]/)
 
           raise InputError, { file: "This is not JSON: it does not begin with [." }
         end
@@ -60,12 +62,14 @@ module Hobrin
           @line += passed.count("\n") if passed
         end
 
-        # Gives [the text, nil, what JSON makes of it if that is known], or [what there was, why it is no item].
+        # Gives [the text, nil, what JSON makes of it if that is known], or [what there was, why it
+        # is no item].
         def object = laid_out || followed
 
-        # In a list that is laid out in lines, an item is a line of its own, or ends at the first } as deep as its
-        # own {. Trying that is much faster than following brackets; nil when it is no item, or not at hand. One that
-        # is laid out so but is not JSON is an item gone wrong, and its end is where it seems.
+        # In a list that is laid out in lines, an item is a line of its own, or ends at the first }
+        # as deep as its own {. Trying that is much faster than following brackets; nil when it is
+        # no item, or not at hand. One that is laid out so but is not JSON is an item gone wrong,
+        # and its end is where it seems.
         def laid_out
           from = @scanner.pos
           text = line(from)
@@ -113,8 +117,8 @@ module Hobrin
           end
         end
 
-        # Passes over one bracket, string or stretch between. Gives by how much it goes deeper. Sets @out when
-        # the text at hand runs out first.
+        # Passes over one bracket, string or stretch between. Gives by how much it goes deeper. Sets
+        # @out when the text at hand runs out first.
         def step
           @out = false
           return 1 if @scanner.skip(/[{\[]/n)

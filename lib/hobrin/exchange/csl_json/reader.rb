@@ -10,7 +10,8 @@ module Hobrin
 
         class << self
           # One CSL item as a Hash, with String keys, in; the Record out.
-          # Raises InputError, or the ArgumentError, TypeError or NoMethodError of a field that is of another kind.
+          # Raises InputError, or the ArgumentError, TypeError or NoMethodError of a field that is
+          # of another kind.
           def item(item)
             custom = item["custom"] || {}
             Records::Record.new(
@@ -25,7 +26,9 @@ module Hobrin
           private
 
           def from_custom(custom)
-            lists = %w[types ages sex species flags cites links].to_h { |name| [name.to_sym, custom.fetch(name, [])] }
+            lists = %w[types ages sex species flags cites links].to_h do |name|
+              [name.to_sym, custom.fetch(name, [])]
+            end
             { **lists, headings: custom.fetch("headings", []).map { |heading| indexing(heading) },
                        added: custom["added"], country: custom["place"] }
           end
@@ -36,7 +39,8 @@ module Hobrin
           def authors(item, custom)
             nurses = custom.fetch("nurses", [])
             item.fetch("author", []).each_with_index.map do |name, place|
-              family = [name["non-dropping-particle"], name["family"] || name["literal"] || ""].compact.join(" ")
+              family = [name["non-dropping-particle"],
+                        name["family"] || name["literal"] || ""].compact.join(" ")
               Records::Author.new(family:, given: name["given"], nurse: nurses.include?(place))
             end
           end
@@ -48,7 +52,8 @@ module Hobrin
 
           def published(item)
             parts = item.dig("issued", "date-parts", 0)
-            return Published.of(item.dig("issued", "raw") || item.dig("issued", "literal")) unless parts
+            return Published.of(item.dig("issued",
+                                         "raw") || item.dig("issued", "literal")) unless parts
 
             Published.of(*parts)
           end
@@ -57,7 +62,8 @@ module Hobrin
         # Nothing in one item is needed to understand another.
         def needs?(_entry) = false
 
-        # text :: one item as JSON, or what JSON.parse makes of it. Gives the Record. Raises InputError or ArgumentError.
+        # text :: one item as JSON, or what JSON.parse makes of it. Gives the Record. Raises
+        #   InputError or ArgumentError.
         def call(text)
           item = text.is_a?(String) ? JSON.parse(text, **SAFE) : text
           raise ArgumentError, "is not a CSL item" unless item.is_a?(Hash)

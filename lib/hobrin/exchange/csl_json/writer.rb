@@ -3,8 +3,8 @@
 module Hobrin
   module Exchange
     module CslJson
-      # Records as CSL-JSON (the input format of citation processors, schema 1.0). What CSL has no field
-      # for stands under `custom`.
+      # Records as CSL-JSON (the input format of citation processors, schema 1.0). What CSL has no
+      # field for stands under `custom`.
       module Writer
         class << self
           # Array of Record in; one JSON document out. sample :: marks each record as made up.
@@ -14,7 +14,9 @@ module Hobrin
           def stream(records, out, sample: false)
             out << "["
             records.each_with_index do |record, place|
-              out << (place.zero? ? "\n" : ",\n") << JSON.pretty_generate(item(record, sample:)).gsub(/^/, "  ")
+              out << (place.zero? ? "\n" : ",\n") << JSON.pretty_generate(item(record, sample:)).gsub(
+                /^/, "  "
+              )
             end
             out << "\n]\n"
           end
@@ -23,7 +25,9 @@ module Hobrin
           def item(record, sample: false)
             compact(
               "id" => record.id, "type" => "article-journal", "title" => record.title,
-              "author" => record.authors.map { |author| compact("family" => author.family, "given" => author.given) },
+              "author" => record.authors.map do |author|
+                compact("family" => author.family, "given" => author.given)
+              end,
               "container-title" => record.journal, "volume" => record.volume, "issue" => record.issue,
               "page" => record.pages, "issued" => issued(record.published), "DOI" => record.doi,
               "abstract" => record.abstract, "keyword" => record.keywords.join(", "), "language" => record.language,
@@ -38,17 +42,24 @@ module Hobrin
           end
 
           def custom(record)
-            compact("types" => record.types, "headings" => record.headings.map { |heading| heading(heading) },
+            compact("types" => record.types, "headings" => record.headings.map do |heading|
+              heading(heading)
+            end,
                     "ages" => record.ages, "sex" => record.sex, "species" => record.species, "place" => record.country,
                     "flags" => record.flags, "added" => record.added, "cites" => record.cites, "links" => record.links,
-                    "nurses" => record.authors.each_index.select { |place| record.authors[place].nurse })
+                    "nurses" => record.authors.each_index.select do |place|
+                      record.authors[place].nurse
+                    end)
           end
 
           def heading(indexing)
-            compact("label" => indexing.label, "main" => indexing.main || nil, "aspects" => indexing.aspects)
+            compact("label" => indexing.label, "main" => indexing.main || nil,
+                    "aspects" => indexing.aspects)
           end
 
-          def compact(hash) = hash.reject { |_, value| value.nil? || value == "" || value == [] || value == {} }
+          def compact(hash)
+            hash.reject { |_, value| value.nil? || value == "" || value == [] || value == {} }
+          end
         end
       end
     end

@@ -3,7 +3,8 @@
 module Hobrin
   module Exchange
     module Ris
-      # Cuts a stream of tagged lines into entries, each from TY to ER. What stands before the first TY is passed over.
+      # Cuts a stream of tagged lines into entries, each from TY to ER. What stands before the first
+      # TY is passed over.
       module Entries
         FIRST = /\A\s*TY {1,2}- ?/n
         LAST = /\A\s*ER {1,2}-\s*\z/n
@@ -36,7 +37,9 @@ module Hobrin
 
           private
 
-          def entry(place, line, lines, reason = nil) = Entry.new(place:, line:, text: lines.join("\n"), reason:)
+          def entry(place, line, lines, reason = nil)
+            Entry.new(place:, line:, text: lines.join("\n"), reason:)
+          end
 
           def too_long = "is longer than #{Entry.longest} bytes"
         end

@@ -3,7 +3,8 @@
 module Hobrin
   module Exchange
     module Ris
-      # Reads one entry of RIS. Where programs use different tags for one thing, the first that is there counts.
+      # Reads one entry of RIS. Where programs use different tags for one thing, the first that is
+      # there counts.
       class Reader
         LINE = /\A\s*([A-Z][A-Z0-9]) {1,2}- ?(.*)\z/
         # At how many letters a value is cut when it is (common practice, no source).
@@ -16,7 +17,11 @@ module Hobrin
         # text :: one entry. Gives the Record. Raises ArgumentError without a title.
         def call(text)
           tags = tags(text)
-          one = ->(*names) { names.filter_map { |name| tags[name]&.first }.find { |value| !value.empty? } }
+          one = lambda { |*names|
+            names.filter_map do |name|
+              tags[name]&.first
+            end.find { |value| !value.empty? }
+          }
           title = one.call("TI", "T1", "CT")
           Records::Record.new(
             id: id(one, title, tags), title:, abstract: one.call("AB", "N2"), authors: authors(tags),
@@ -35,10 +40,15 @@ module Hobrin
             tag, value = line.match(LINE)&.captures
             tag ? found << [tag, value] : found.last&.push(line)
           end
-          pieces.group_by(&:first).transform_values { |same| same.map { |_, *parts| together(parts).strip } }
+          pieces.group_by(&:first).transform_values do |same|
+            same.map do |_, *parts|
+              together(parts).strip
+            end
+          end
         end
 
-        # Some programs cut a long value every so many letters, also within a word; others break between words.
+        # Some programs cut a long value every so many letters, also within a word; others break
+        # between words.
         def together(parts)
           sizes = parts[0...-1].map(&:size).uniq
           cut = sizes.size == 1 && (sizes.first == CUT || (parts.size > 2 && sizes.first > CUT))

@@ -3,7 +3,8 @@
 module Hobrin
   module Exchange
     module Ris
-      # Records as RIS: "TAG  - value" lines ending in CR LF, a record from TY to ER. A main topic has a
+      # Records as RIS: "TAG  - value" lines ending in CR LF, a record from TY to ER. A main topic
+      # has a
       # * before its heading among the keywords.
       module Writer
         class << self
@@ -22,21 +23,28 @@ module Hobrin
 
           def entry(record, sample:)
             [tag("TY", "JOUR"), tag("ID", record.id),
-             *record.authors.map { |author| tag("AU", [author.family, author.given].compact.join(", ")) },
+             *record.authors.map do |author|
+               tag("AU", [author.family, author.given].compact.join(", "))
+             end,
              *single_tags(record),
              *pages(record.pages), *record.keywords.map { |word| tag("KW", word) },
-             *record.headings.flat_map { |heading| Keyword.written(heading) }.map { |word| tag("KW", word) },
-             *record.types.map { |type| tag("M3", type) }, *record.links.map { |link| tag("UR", link) },
+             *record.headings.flat_map { |one| Keyword.written(one) }.map { |word| tag("KW", word) },
+             *record.types.map { |type| tag("M3", type) },
+             *record.links.map { |link| tag("UR", link) },
              *(tag("N1", SAMPLE_NOTE) if sample), tag("ER", "")].compact
           end
 
           def single_tags(record)
             { "TI" => record.title, "T2" => record.journal, "PY" => record.year, "DA" => date(record.published),
               "VL" => record.volume, "IS" => record.issue, "DO" => record.doi, "LA" => record.language,
-              "AB" => record.abstract }.map { |name, value| tag(name, value) if value.to_s != "" }
+              "AB" => record.abstract }.map do |name, value|
+              tag(name, value) if value.to_s != ""
+            end
           end
 
-          def date(published) = published && "#{published.tr("-", "/")}#{"/" * (3 - published.split("-").size)}"
+          def date(published)
+            published && "#{published.tr("-", "/")}#{"/" * (3 - published.split("-").size)}"
+          end
 
           def pages(pages)
             first, last = pages.to_s.split(/[-–]/, 2)

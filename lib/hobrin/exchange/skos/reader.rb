@@ -3,11 +3,14 @@
 module Hobrin
   module Exchange
     module Skos
-      # Reads headings from SKOS. The rdf gems do the parsing and are loaded only when they are needed; nothing is
-      # fetched from anywhere, whatever the file names.
+      # Reads headings from SKOS. The rdf gems do the parsing and are loaded only when they are
+      # needed; nothing is fetched from anywhere, whatever the file names.
       class Reader
-        # headings :: Array of Thesaurus::Heading; errors, warnings :: Array of String, each naming the concept
-        Result = Struct.new(:headings, :errors, :warnings, keyword_init: true)
+        # headings :: Array of Thesaurus::Heading; errors, warnings :: Array of String, each naming
+        #   the concept
+        class Result < Value
+          attributes :headings, :errors, :warnings
+        end
 
         NAMES = { turtle: "Turtle", ntriples: "N-Triples", rdfxml: "RDF/XML" }.freeze
         private_constant :NAMES
@@ -18,8 +21,10 @@ module Hobrin
           @concepts = Hash.new { |all, uri| all[uri] = Hash.new { |facts, name| facts[name] = [] } }
         end
 
-        # io :: the file; format :: :turtle, :ntriples or :rdfxml. The block, if any, is told how many statements
-        # were read, every thousand. Gives a Result. Raises InputError (:file), with the line, for what is no RDF.
+        # io :: the file; format :: :turtle, :ntriples or :rdfxml. The block, if any, is told how
+        #   many statements
+        # were read, every thousand. Gives a Result. Raises InputError (:file), with the line, for
+        # what is no RDF.
         def call(io, format:, &progress)
           require_gems(format)
           each_statement(io, format, &progress)
@@ -28,7 +33,8 @@ module Hobrin
 
         private
 
-        # The gems raise errors of several families, some of them plain; what they say is the reader's only clue.
+        # The gems raise errors of several families, some of them plain; what they say is the
+        # reader's only clue.
         def each_statement(io, format)
           count = 0
           statements(io, format).each do |statement|
@@ -100,7 +106,8 @@ module Hobrin
 
         # A name is preferred, also called or hidden, never two of these.
         def disjoint(facts)
-          [%i[prefLabel altLabel], %i[prefLabel hiddenLabel], %i[altLabel hiddenLabel]].each do |one, two|
+          [%i[prefLabel altLabel], %i[prefLabel hiddenLabel],
+           %i[altLabel hiddenLabel]].each do |one, two|
             (facts[one] & facts[two]).each do |name|
               @errors << "#{facts[:prefLabel].min} has “#{name}” as both #{one} and #{two} (S13)."
             end
@@ -126,7 +133,8 @@ module Hobrin
 
         # The headings that one names, by their labels.
         def others(facts, labels)
-          { broader: :broader, related: :related, use_instead: :replaced }.transform_values do |name|
+          { broader: :broader, related: :related,
+            use_instead: :replaced }.transform_values do |name|
             facts[name].uniq.map { |uri| labels.fetch(uri, uri) }.sort
           end
         end

@@ -3,10 +3,10 @@
 module Hobrin
   class Question
     class Proposals
-      # The shapes of English questions at the bedside, in the order they are tried. A group of a pattern is named by the
-      # element that it holds, `cue` by what gives it away (`cueO` for the
-      # outcome, where that has one of its own); what a rule found is cut out before the next one looks.
-      # Common practice, no source.
+      # The shapes of English questions at the bedside, in the order they are tried. A group of a
+      # pattern is named by the element that it holds, `cue` by what gives it away (`cueO` for the
+      # outcome, where that has one of its own); what a rule found is cut out before the next one
+      # looks. Common practice, no source.
       module Rules
         KEYS = %w[P I C O T].freeze
 
@@ -56,7 +56,8 @@ module Hobrin
         OBJECT = /(?:(?:(?:more|the|a|higher|lower)\s+)*(?:risk|rate|incidence|chance|likelihood|number|frequency)\sof\s)?/
         VERSUS = /compared\s(?:with|to)|in\scomparison\s(?:with|to)|versus|vs|rather\sthan|instead\sof|as\sopposed\sto|than/
         SPAN = /(?:\d+|an?|one|two|three|four|five|six|seven|eight|nine|ten|twelve)\s(?:hour|day|night|week|month|year)s?/
-        private_constant :STOP, :REST, :THING, :PLACE, :AUX, :SO, :STEMS, :VERB, :OBJECT, :VERSUS, :SPAN
+        private_constant :STOP, :REST, :THING, :PLACE, :AUX, :SO, :STEMS, :VERB, :OBJECT, :VERSUS,
+                         :SPAN
 
         QUALITY = /effective|accurate|good|reliable|safe|useful|sensitive|beneficial|helpful|valid/
         NOUNS = /effects?|impact|influence|benefits?|role|sensitivity|specificity|accuracy|value|harms?|effectiveness/

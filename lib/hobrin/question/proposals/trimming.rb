@@ -3,8 +3,8 @@
 module Hobrin
   class Question
     class Proposals
-      # The edges of a proposal: articles and small words go, and "pain and anxiety" is two outcomes unless the
-      # thesaurus has a name for the whole.
+      # The edges of a proposal: articles and small words go, and "pain and anxiety" is two outcomes
+      # unless the thesaurus has a name for the whole.
       class Trimming
         FIRST = /\A(?:(?:an?|the|their|his|her|its|any|more|less|fewer|better|worse|routine(?=\sly)|use of|the use of)\s+)+/i
         LAST = /\s+(?:and|or|in|on|at|of|for|to|with|by|as|be|been|also|the|an?)\z/i

@@ -5,9 +5,9 @@ module Hobrin
     module Cql
       # What one clause means: which index, which relation to it, and the leaf that comes of it.
       class Clauses
-        WORDS = { "cql.serverchoice" => Words::FIELDS.keys, "dc.title" => [:title], "dc.description" => [:abstract],
+        WORDS = { "cql.serverchoice" => TextTerm::FIELDS.keys, "dc.title" => [:title], "dc.description" => [:abstract],
                   "hobrin.keywords" => [:keywords], "hobrin.headings" => [:headings],
-                  "hobrin.text" => Words::TEXT }.freeze
+                  "hobrin.text" => TextTerm::TEXT }.freeze
         LIMITS = Writer::LIMIT_INDEX.to_h { |name, index| [index, name] }.freeze
         DATES = Writer::DATE_INDEX.to_h { |name, index| [index, name] }.freeze
         NAMED = %w[dc.subject dc.creator hobrin.journal dc.identifier hobrin.filter cql.resultSetId
@@ -41,10 +41,13 @@ module Hobrin
           name = clause.index.plain.downcase
           return name if INDEXES.key?(name)
 
-          alike = INDEXES.values.find { |index| index.split(".").last.casecmp?(name.split(".").last.to_s) }
+          alike = INDEXES.values.find do |index|
+            index.split(".").last.casecmp?(name.split(".").last.to_s)
+          end
           hint = alike ? " Did you mean “#{alike}”?" : Text::Nearest.hint(name, INDEXES.values)
           known = "Known are #{INDEXES.values.join(", ")}."
-          raise Error.new(clause.index, message: "there is no index “#{clause.index.text}”.#{hint} #{known}")
+          raise Error.new(clause.index,
+                          message: "there is no index “#{clause.index.text}”.#{hint} #{known}")
         end
 
         def read(index, clause)
@@ -79,15 +82,16 @@ module Hobrin
           raise InputError, { words: "there is no word in this." } if tokens.empty?
 
           case relation(clause, %w[= adj any all])
-          when "any" then AnyOf.of(tokens.map { |token| Words.new(text: token, fields:) })
-          when "all" then AllOf.of(tokens.map { |token| Words.new(text: token, fields:) })
-          else Words.new(text: tokens.join(" "), fields:)
+          when "any" then AnyOf.of(tokens.map { |token| TextTerm.new(text: token, fields:) })
+          when "all" then AllOf.of(tokens.map { |token| TextTerm.new(text: token, fields:) })
+          else TextTerm.new(text: tokens.join(" "), fields:)
           end
         end
 
         def limit(clause, name)
           known = Limit::KNOWN[name]
-          values = relation(clause, %w[= any]) == "any" ? several(clause, known) : [clause.term.plain]
+          values = relation(clause,
+                            %w[= any]) == "any" ? several(clause, known) : [clause.term.plain]
           Limit.new(name:, values: values.map { |value| limit_value(name, known, value) })
         end
 
@@ -106,11 +110,13 @@ module Hobrin
         end
 
         def each_of(clause, &)
-          names = relation(clause, %w[= any]) == "any" ? clause.term.plain.split : [clause.term.plain]
+          names = relation(clause,
+                           %w[= any]) == "any" ? clause.term.plain.split : [clause.term.plain]
           AnyOf.of(names.map(&))
         end
 
-        # The values named in one text: known ones by the longest that fits, anything else word by word.
+        # The values named in one text: known ones by the longest that fits, anything else word by
+        # word.
         def several(clause, known)
           words = clause.term.plain.split
           found = []
@@ -130,12 +136,14 @@ module Hobrin
           name = "=" if SAME.include?(name)
           return name if allowed.include?(name)
 
-          raise Error.new(clause.relation, expected: "one of #{allowed.join(", ")} after “#{clause.index.text}”")
+          raise Error.new(clause.relation,
+                          expected: "one of #{allowed.join(", ")} after “#{clause.index.text}”")
         end
 
         def refuse_modifiers(clause)
           strange = clause.modifiers.first or return
-          raise Error.new(strange.name, message: "“#{strange.name.text}” is not known after this relation.")
+          raise Error.new(strange.name,
+                          message: "“#{strange.name.text}” is not known after this relation.")
         end
       end
     end

@@ -3,7 +3,8 @@
 module Hobrin
   module Strategy
     module Cql
-      # Reads a clause about dates: = < <= > >= with a year or an ISO 8601 date, or within "2016 2026".
+      # Reads a clause about dates: = < <= > >= with a year or an ISO 8601 date, or within "2016
+      # 2026".
       module DateClause
         class << self
           # clause :: Parser::Clause; name :: :dates or :added. Gives Dates. Raises Cql::Error.

@@ -3,7 +3,8 @@
 module Hobrin
   module Strategy
     module Cql
-      # A search text that cannot be read: the column from 1, what was found there, and what was expected.
+      # A search text that cannot be read: the column from 1, what was found there, and what was
+      # expected.
       class Error < InputError
         attr_reader :column, :found, :expected
 

@@ -3,7 +3,8 @@
 module Hobrin
   module Strategy
     module Cql
-      # Reads a clause about a heading: dc.subject =/hobrin.narrower/hobrin.main/hobrin.aspect="nursing" "Delirium"
+      # Reads a clause about a heading: dc.subject
+      # =/hobrin.narrower/hobrin.main/hobrin.aspect="nursing" "Delirium"
       class HeadingClause
         NAMES = %w[hobrin.narrower hobrin.main hobrin.aspect].freeze
         SAME = %w[= == scr].freeze
@@ -32,7 +33,8 @@ module Hobrin
           name = modifier.name.text.downcase
           return name if NAMES.include?(name) && (name == "hobrin.aspect") == !modifier.value.nil?
 
-          raise Error.new(modifier.name, expected: "/hobrin.narrower, /hobrin.main or /hobrin.aspect=\"…\"")
+          raise Error.new(modifier.name,
+                          expected: "/hobrin.narrower, /hobrin.main or /hobrin.aspect=\"…\"")
         end
 
         def aspects(clause, label)

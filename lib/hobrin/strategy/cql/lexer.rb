@@ -9,7 +9,9 @@ module Hobrin
       module Lexer
         # kind :: :open, :close, :slash, :comparison, :word, :quoted or :end
         # text :: as written, without quotation marks but with its backslashes; column :: from 1
-        Token = Struct.new(:kind, :text, :column, keyword_init: true) do
+        class Token < Value
+          attributes :kind, :text, :column
+
           # The text with \x standing for x.
           def plain = text.gsub(/\\(.)/m, '\1')
 

@@ -3,20 +3,34 @@
 module Hobrin
   module Strategy
     module Cql
-      # Reads the grammar of CQL: clauses, and chains of them joined by Booleans of one precedence, which run
-      # from left to right. What a clause means is not its business.
+      # Reads the grammar of CQL: clauses, and chains of them joined by Booleans of one precedence,
+      # which run from left to right. What a clause means is not its business.
       class Parser
-        # index, relation :: Token or nil when left out; modifiers :: Array of Modifier; term :: Token
-        Clause = Struct.new(:index, :relation, :modifiers, :term, keyword_init: true)
+        # index, relation :: Token or nil when left out; modifiers :: Array of Modifier; term ::
+        #   Token
+        class Clause < Value
+          attributes :index, :relation, :modifiers, :term
+        end
+
         # first :: Clause or Chain; links :: Array of Link
-        Chain = Struct.new(:first, :links, keyword_init: true)
-        # operator :: Token (and, or, not, prox); modifiers :: Array of Modifier; right :: Clause or Chain
-        Link = Struct.new(:operator, :modifiers, :right, keyword_init: true)
+        class Chain < Value
+          attributes :first, :links
+        end
+
+        # operator :: Token (and, or, not, prox); modifiers :: Array of Modifier; right :: Clause or
+        #   Chain
+        class Link < Value
+          attributes :operator, :modifiers, :right
+        end
+
         # name :: Token; comparison, value :: Token or nil
-        Modifier = Struct.new(:name, :comparison, :value, keyword_init: true)
+        class Modifier < Value
+          attributes :name, :comparison, :value
+        end
 
         BOOLEANS = %w[and or not prox].freeze
-        RELATIONS = %w[any all adj within exact encloses scr cql.any cql.all cql.adj cql.within cql.exact].freeze
+        RELATIONS = %w[any all adj within exact encloses scr cql.any cql.all cql.adj cql.within
+                       cql.exact].freeze
         DEEPEST = 60
         MOST_CLAUSES = 1_000
         # The context sets whose short names may be given in the text itself.
@@ -66,11 +80,13 @@ module Hobrin
           return if CONTEXTS[name.text]&.match?(uri.plain)
 
           known = CONTEXTS.keys.join(", ")
-          raise Error.new(uri, message: "“#{name.text}” can only be #{known}, and must stand for its own set.")
+          raise Error.new(uri,
+                          message: "“#{name.text}” can only be #{known}, and must stand for its own set.")
         end
 
         def refuse_order
-          raise Error.new(now, message: "the order of papers is not part of a search; leave sortBy out.")
+          raise Error.new(now,
+                          message: "the order of papers is not part of a search; leave sortBy out.")
         end
 
         def clause
@@ -79,7 +95,8 @@ module Hobrin
           count_clause
           refuse("a search word or (") if !operand?(now) || (boolean?(now) && !relation?(ahead))
           first = take
-          return Clause.new(index: nil, relation: nil, modifiers: [], term: first) unless relation?(now)
+          return Clause.new(index: nil, relation: nil, modifiers: [],
+                            term: first) unless relation?(now)
 
           relation = take
           with = modifiers
@@ -91,7 +108,8 @@ module Hobrin
 
         def nested
           @depth += 1
-          raise Error.new(now, message: "parentheses go too deep; #{DEEPEST} is the most.") if @depth > DEEPEST
+          raise Error.new(now,
+                          message: "parentheses go too deep; #{DEEPEST} is the most.") if @depth > DEEPEST
 
           take
           inner = query
@@ -106,19 +124,23 @@ module Hobrin
           found
         end
 
-        # After a relation's modifiers comes its term, so a comparison here always belongs to the modifier.
+        # After a relation's modifiers comes its term, so a comparison here always belongs to the
+        # modifier.
         def modifier
           take
           name = expect("the name of a modifier after /") { now.kind == :word }
           return Modifier.new(name:, comparison: nil, value: nil) unless now.kind == :comparison
 
           comparison = take
-          Modifier.new(name:, comparison:, value: expect("a value after #{comparison.text}") { operand?(now) })
+          Modifier.new(name:, comparison:, value: expect("a value after #{comparison.text}") do
+            operand?(now)
+          end)
         end
 
         def count_clause
           @clauses += 1
-          raise Error.new(now, message: "too many parts; #{MOST_CLAUSES} is the most.") if @clauses > MOST_CLAUSES
+          raise Error.new(now,
+                          message: "too many parts; #{MOST_CLAUSES} is the most.") if @clauses > MOST_CLAUSES
         end
 
         def expect(what)

@@ -31,22 +31,25 @@ module Hobrin
           case operator(run.first)
           when "and" then AllOf.of([left, *right])
           when "or" then AnyOf.of([left, *right])
-          when "not" then right.reduce(left) { |kept, taken| Except.new(kept:, taken:) }
+          when "not" then right.reduce(left) { |kept, excluded| Except.new(kept:, excluded:) }
           end
         end
 
         def plain_boolean(link)
           strange = link.modifiers.first or return
-          raise Error.new(strange.name, message: "“#{link.operator.text}” takes no modifiers; only prox does.")
+          raise Error.new(strange.name,
+                          message: "“#{link.operator.text}” takes no modifiers; only prox does.")
         end
 
         def near(left, link)
           right = call(link.right)
-          unless left.is_a?(Words) && right.is_a?(Words) && left.fields == right.fields
-            raise Error.new(link.operator, message: "prox joins two words or phrases in the same index.")
+          unless left.is_a?(TextTerm) && right.is_a?(TextTerm) && left.fields == right.fields
+            raise Error.new(link.operator,
+                            message: "prox joins two words or phrases in the same index.")
           end
 
-          Near.new(left: left.text, right: right.text, fields: left.fields, **Proximity.call(link.modifiers))
+          Proximity.new(left: left.text, right: right.text, fields: left.fields,
+                        **ProximityModifiers.call(link.modifiers))
         rescue InputError => e
           raise if e.is_a?(Error)
 

@@ -1,0 +1,128 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Edits
+    # What was done, in the words of the trail, from the kind and the facts that it keeps. The one
+    # place that says them.
+    #
+    #   Wording.of(:term_moved, { label: "sleep*", by: -1 }) # => "Moved sleep* up"
+    module Wording
+      # %{…} is filled in from the facts as they are; what needs more has a method below.
+      TEMPLATES = {
+        question_asked: "Wrote the question",
+        term_crossed_out: "Crossed out %{label} in %{letter}", term_taken_back: "Took back %{label} in %{letter}",
+        term_excluded: "Takes away %{label} in %{letter}", term_removed: "Removed %{label} in %{letter}",
+        term_sent: "Moved %{label} to %{letter}", block_moved: "Moved %{letter} up",
+        limits_switched_off: "Switched all limits off", aim_set: "Aim %{from} to %{to} papers",
+        must_find_added: "Must find “%{title}”", must_find_removed: "Must-find paper taken off",
+        paper_included: "Let in by hand: “%{title}”", paper_released: "No longer let in by hand: “%{title}”",
+        decision_noted: "Noted on “%{title}”", decision_taken_back: "Took back the decision on “%{title}”",
+        paper_weighed: "Weighed “%{title}”", brief_written: "Wrote the conclusion and the change plan",
+        line_restored: "Restored line %{line}", line_named: "Named line “%{name}”: %{rule}",
+        line_removed: "Took off the named line “%{name}”"
+      }.freeze
+      LIMITS = { limit_put: "Limit", limit_removed: "Took off limit", limit_switched: "Switched limit",
+                 limit_moved: "Moved up limit" }.freeze
+      VERDICTS = { "keep" => "Kept", "drop" => "Dropped", "unsure" => "Unsure of" }.freeze
+      # What several lines of one kind are together.
+      SEVERAL = {
+        question_written: "changes of the question", terms_added: "terms added", term_crossed_out: "terms crossed out",
+        term_removed: "terms removed", heading_turned: "headings searched in another way", term_reworded: "terms reworded",
+        term_moved: "terms moved", limit_put: "limits put on", limit_removed: "limits taken off",
+        moves_tried: "what-ifs tried", move_dismissed: "what-ifs dismissed", finding_mended: "findings mended",
+        must_find_added: "must-find papers named", paper_included: "papers let in by hand",
+        paper_decided: "papers decided", decision_noted: "notes on papers", paper_weighed: "papers weighed",
+        brief_written: "changes of the brief", undone: "changes undone", done_again: "changes done again"
+      }.freeze
+      private_constant :TEMPLATES, :LIMITS, :VERDICTS, :SEVERAL
+
+      class << self
+        # kind :: Symbol; facts :: Hash, see Change. Raises ArgumentError for a kind that nothing is
+        #   known of.
+        def of(kind, facts)
+          return format(TEMPLATES.fetch(kind), facts) if TEMPLATES.key?(kind)
+          return "#{LIMITS.fetch(kind)} #{Narrowing::Wording.named(facts.fetch(:leaf))}" if LIMITS.key?(kind)
+
+          case kind
+          when :question_written then question(facts)
+          when :terms_added, :heading_turned, :term_reworded, :term_moved, :block_joined then on_word(
+            kind, facts
+          )
+          when :moves_tried, :move_dismissed, :finding_mended then on_narrow(kind, facts)
+          when :paper_decided then decided(facts)
+          else on_trail(kind, facts)
+          end
+        end
+
+        # Several lines of one kind in a row: "30 papers decided".
+        def several(kind, count) = "#{count} #{SEVERAL.fetch(kind, "changes like this one")}"
+
+        private
+
+        def question(facts)
+          limit = facts[:limit] && "limit #{Narrowing::Wording.named(facts[:limit])}"
+          said = [*facts.fetch(:changes).map do |change|
+            question_change(change)
+          end, *limit].join("; ")
+          said[0].to_s.upcase + said[1..].to_s
+        end
+
+        def question_change(change)
+          case change.fetch(:what)
+          when "reworded" then "reworded the question"
+          when "situation" then "wrote the situation"
+          when "kind" then "kind of question: #{Question::Kind.fetch(change[:kind]).name}"
+          when "frame" then "frame: #{Question::Frame.fetch(change[:frame]).name}"
+          when "declined" then "left the proposal “#{change[:words]}”"
+          when "use" then "#{change[:letter]} is #{Question::Element::USES.fetch(change[:use].to_sym)}"
+          when "phrases" then phrases(change)
+          end
+        end
+
+        def phrases(change)
+          change[:name].empty? ? "cleared #{change[:letter]}" : "#{change[:letter]}: #{change[:name]}"
+        end
+
+        def on_word(kind, facts)
+          label, letter, leaf = facts.values_at(:label, :letter, :leaf)
+          case kind
+          when :terms_added
+            "Added #{facts[:leaves].map { |one| Strategy::Wording.of(one) }.join(", ")} to #{letter}"
+          when :heading_turned
+            "Changed #{label} in #{letter}: #{Strategy::Wording.note(leaf, facts[:below])}"
+          when :term_reworded
+            "Changed #{label} in #{letter} to #{leaf.label} (#{Strategy::Wording.note(leaf)})"
+          when :term_moved then "Moved #{label} #{facts[:by].positive? ? "down" : "up"}"
+          when :block_joined then "#{letter} is #{Strategy::Block::OPERATORS.fetch(facts[:operator].to_sym)}"
+          end
+        end
+
+        def on_narrow(kind, facts)
+          case kind
+          when :moves_tried then "Tried: #{facts[:moves].map { |move| move(move) }.join(", then ")}"
+          when :move_dismissed then "Dismissed: #{move(facts)}"
+          when :finding_mended
+            text = Check::Texts.of(facts[:finding].to_sym, facts[:words])
+            "#{text.press}: #{text.says}"
+          end
+        end
+
+        def move(facts) = Narrowing::Moves::Wording.of(facts[:kind].to_sym, facts[:facts])
+
+        def decided(facts)
+          "#{VERDICTS.fetch(facts[:verdict])} “#{facts[:title]}”#{" (#{facts[:reason]})" if facts[:reason]}"
+        end
+
+        def on_trail(kind, facts)
+          case kind
+          when :undone then "Undid: #{of(facts[:kind].to_sym, facts[:facts])}"
+          when :done_again then "Did again: #{of(facts[:kind].to_sym, facts[:facts])}"
+          when :run_again
+            "Run again: #{facts[:papers]} papers#{", #{facts[:fresh]} of them new" if facts[:fresh]}"
+          else raise ArgumentError, "no words for #{kind}"
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Retrieval
+    # Answers a tree over one version of the library. A leaf is asked of the index once and kept;
+    # everything above is set algebra. Safe to share between threads. When the library changes, make
+    # a new one.
+    class Evaluator < Strategy::TreeWalker
+      attr_reader :thesaurus, :index, :filters
+
+      # filters :: Strategy::Filters, for trees that name a study filter
+      def initialize(index:, thesaurus:, filters: Strategy::Filters::NONE, cache: LeafCache.new)
+        super()
+        @index = index
+        @thesaurus = thesaurus
+        @filters = filters
+        @cache = cache
+      end
+
+      def inspect = "#<#{self.class}>"
+
+      # A tree in; a RecordSet out. nil stands for "nothing is searched yet" and gives the empty
+      # set. A heading that the thesaurus no longer has finds the records that still carry it.
+      # Raises ArgumentError for a Line: those are resolved first, by Strategy::Lines.
+      def call(tree) = tree.nil? ? Records::RecordSet.empty : super
+
+      def count(tree) = call(tree).size
+
+      # Lets all kept answers go, so that the next ones are asked of the index anew.
+      def forget = @cache.clear
+
+      private
+
+      def any_of(_tree, sets) = Records::RecordSet.union(sets)
+      def all_of(_tree, sets) = Records::RecordSet.intersection(sets)
+      def except(_tree, kept, excluded) = kept - excluded
+
+      # A filter is no answer of the index, but a tree of its own.
+      def leaf(leaf)
+        case leaf
+        when Strategy::Filter then call(filters.tree(leaf))
+        when Strategy::OwnFilter then call(leaf.tree)
+        else @cache.fetch(leaf) { answer(leaf) }
+        end
+      end
+
+      def answer(leaf)
+        case leaf
+        when Strategy::TextTerm then index.words(leaf)
+        when Strategy::Proximity then index.near(leaf)
+        when Strategy::Heading then heading(leaf)
+        when Strategy::Author then index.author(leaf)
+        when Strategy::Identifier then index.identifier(leaf)
+        when Strategy::Everything then index.everything
+        else facet(leaf)
+        end
+      end
+
+      def facet(leaf)
+        case leaf
+        when Strategy::Limit then index.facet(leaf.name, leaf.values)
+        when Strategy::Journal then index.facet(:journal, leaf.values)
+        when Strategy::Dates then index.facet(leaf.name, index.values(leaf.name).select do |date|
+          leaf.cover?(date)
+        end)
+        else raise ArgumentError, "no such leaf: #{leaf.class}"
+        end
+      end
+
+      def heading(leaf)
+        labels = leaf.narrower ? thesaurus.with_narrower(leaf.label) : [leaf.label]
+        keys = labels.product(leaf.aspects.empty? ? [nil] : leaf.aspects)
+                     .map { |label, aspect| Facets.heading_key(label, main: leaf.main, aspect:) }
+        index.facet(keys.first.first, keys.map(&:last))
+      end
+    end
+  end
+end

@@ -1,0 +1,34 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Retrieval
+    # Where in a text the words of a search stand, so that a reader sees why a paper is here.
+    #
+    #   MatchedPlaces.new("P" => [TextTerm.read("earplug*")]).call("Earplugs help", :title) # => [[0, 8, "P"]]
+    class MatchedPlaces
+      # words_by_key :: Hash of an element's key to its TextTerms and Proximities
+      def initialize(words_by_key)
+        @words = words_by_key.flat_map { |key, words| words.map { |leaf| [key, leaf] } }
+      end
+
+      # text :: a record's text; field :: :title, :abstract or :keywords.
+      # Gives [first character, one past the last, key], in order and without overlaps.
+      def call(text, field)
+        found = @words.flat_map do |key, leaf|
+          leaf.fields.include?(field) ? TextPlaces.of(leaf, text).map do |from, to|
+            [from, to, key]
+          end : []
+        end
+        without_overlaps(found.sort_by { |from, to, _| [from, -to] })
+      end
+
+      private
+
+      def without_overlaps(found)
+        found.each_with_object([]) do |place, kept|
+          kept << place if kept.empty? || place[0] >= kept.last[1]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,62 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Retrieval
+    # Where in one text the words of a leaf stand. It reads as the full-text index does, so that
+    # what is marked is what was found.
+    #
+    #   TextPlaces.of(TextTerm.read("ear plug*"), "Ear-plugs help") # => [[0, 9]]
+    module TextPlaces
+      class << self
+        # leaf :: Strategy::TextTerm or Strategy::Proximity; text :: String.
+        # Gives [first character, one past the last] for each place, in order.
+        def of(leaf, text)
+          located = Text::Tokens.located(text)
+          return spans(located, leaf.masks).map { |run| ends(located, run) } if leaf.is_a?(Strategy::TextTerm)
+
+          near(leaf, located).map { |run| ends(located, run) }
+        end
+
+        # The texts of one field of a record; words are looked for in each by itself.
+        def texts(record, field)
+          case field
+          when :title then [record.title]
+          when :abstract then [record.abstract.to_s]
+          when :keywords then record.keywords
+          when :headings then record.headings.map(&:label)
+          end
+        end
+
+        # Whether a text holds the two sides of a Proximity.
+        def near?(leaf, text) = near(leaf, Text::Tokens.located(text)).any?
+
+        private
+
+        # Ranges of word places at which the masks fit, side by side.
+        def spans(located, masks)
+          (0..(located.size - masks.size)).filter_map do |first|
+            first...(first + masks.size) if masks.each_with_index.all? do |mask, step|
+              mask.match?(located[first + step].first)
+            end
+          end
+        end
+
+        def near(leaf, located)
+          left, right = leaf.sides.map { |side| spans(located, side.masks) }
+          left.product(right).flat_map { |pair| close?(leaf, *pair) ? pair : [] }
+              .sort_by(&:begin).uniq
+        end
+
+        # How many words lie between the earlier and the later; those that overlap are near.
+        def close?(leaf, left, right)
+          return false if leaf.ordered && right.begin < left.end
+
+          first, second = [left, right].sort_by { |span| [span.begin, span.end] }
+          second.begin - first.end < leaf.distance
+        end
+
+        def ends(located, span) = [located[span.begin][1], located[span.end - 1][2]]
+      end
+    end
+  end
+end

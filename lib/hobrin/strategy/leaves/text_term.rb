@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Strategy
+    # A word, or a phrase (its words side by side, in order), perhaps masked: * any letters, ? one
+    # letter.
+    #
+    # text   :: folded words with one space between: "ear plug*", "wom?n"
+    # fields :: some of FIELDS; the text of a paper (title, abstract, author keywords) unless said
+    #   otherwise
+    #
+    # Raises InputError (:words) when there is no word, a * comes after fewer than three letters, or
+    # the text is too long; (:fields) when no field is chosen.
+    class TextTerm < Expression
+      attributes :text, :fields
+
+      FIELDS = { title: "title", abstract: "abstract", keywords: "author keywords",
+                 headings: "heading names" }.freeze
+      TEXT = %i[title abstract keywords].freeze
+      LONGEST = 120
+      SHORTEST_STEM = 3
+      QUOTED = /["“”]/
+      private_constant :QUOTED
+
+      class << self
+        # typed :: as a person typed it; quotation marks, capitals and hyphens do not matter, and a
+        #   question
+        # mark at the very end is one unless it stands in quotation marks.
+        def read(typed, fields: TEXT)
+          text = typed.to_s.strip.sub(/\?+\z/, "").gsub(QUOTED, " ").strip
+          refuse("Keep a term to #{LONGEST} characters. Long sentences find nothing.") if text.size > LONGEST
+
+          new(text: Text::Tokens.masked(text).join(" "), fields:)
+        end
+
+        private
+
+        def refuse(message) = raise(InputError, { words: message })
+      end
+
+      def initialize(text:, fields: TEXT)
+        @text = text.dup.freeze
+        @fields = FIELDS.keys.select { |field| fields.include?(field) }.freeze
+        raise InputError,
+              { fields: "Choose where to look: title, abstract or author keywords." } if @fields.empty?
+
+        check
+        freeze
+      end
+
+      # The words with their masks, in order.
+      def tokens = text.split
+      def masks = tokens.map { |token| Text::Mask.new(token) }
+      def masked? = text.match?(/[*?]/)
+      def phrase? = text.include?(" ")
+      def label = text
+
+      private
+
+      def check
+        problem = if tokens.none? { |token| token.match?(/[^*?]/) } then "Write a word or a phrase."
+                  elsif tokens.any? do |token|
+                    token.match?(/\A[*?]+\z/)
+                  end then "A * or ? needs letters beside it."
+                  elsif tokens.any? { |token| early_star?(token) }
+                    "Write at least #{SHORTEST_STEM} letters before the *."
+                  end
+        raise InputError, { words: problem } if problem
+      end
+
+      def early_star?(token)
+        token.include?("*") && token[/\A[^*]*/].delete("?").size < SHORTEST_STEM
+      end
+    end
+  end
+end

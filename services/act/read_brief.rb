@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # The brief, with every number counted now.
+    class ReadBrief
+      def initialize(context)
+        @context = context
+      end
+
+      # opened :: OpenInquiry. Gives a Brief.
+      def call(opened)
+        inquiry = opened.inquiry
+        search = Brief::SearchLines.new(question: inquiry.question, cascade: opened.cascade,
+                                        evaluator: @context.evaluator)
+        Brief.new(question: inquiry.question, lines: search.call, cql: search.cql, flow: flow(opened),
+                  rows: rows(inquiry),
+                  conclusion: inquiry.conclusion, plan: inquiry.plan, searched_on: @context.today)
+      end
+
+      # The kept papers as evidence rows, strongest first.
+      def rows(inquiry)
+        @context.library.records_by_id(inquiry.kept_ids).map do |record|
+          Brief::EvidenceRow.of(record:, paper: inquiry.paper(record.id),
+                                kind: inquiry.question.kind)
+        end.sort_by(&:rank)
+      end
+
+      private
+
+      def flow(opened)
+        cascade = opened.cascade
+        Brief::Flow.of(joined: cascade.joined.size, left: cascade.steps.last&.size || 0,
+                       found_ids: @context.library.ids(cascade.final), decisions: opened.inquiry.decisions)
+      end
+    end
+  end
+end

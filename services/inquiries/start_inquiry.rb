@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Starts an inquiry from a question.
+    class StartInquiry
+      def initialize(context)
+        @context = context
+      end
+
+      # text :: the question; situation :: what led to it. Gives the new id. Raises InputError.
+      def call(text, situation: "", sample: false)
+        inquiry = Inquiry.new(question: Question.ask(text.strip, situation:))
+        line = { who: @context.who, kind: :question_asked, facts: {}, count_before: 0, count_after: 0,
+                 library_version: @context.snapshot.version }
+        @context.inquiries.create(inquiry, step: :ask, at: @context.now, line:, sample:)
+      end
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # What an edit may look at beside the inquiry, from the stores; see Edits.
+    class Surroundings
+      # saved :: Store::Inquiries::Saved, whose trail it is
+      def initialize(context, saved)
+        @context = context
+        @saved = saved
+      end
+
+      def evaluator = @context.evaluator
+      def vocabulary = @context.vocabulary
+      def today = @context.today
+
+      def paper(id) = @context.library.record(id) || raise(GoneError, "paper")
+      def find(typed) = FindPapers.new(@context).call(typed)
+      def set(ids) = @context.library.set(ids)
+      def trail = @trail ||= InquiryTrail.new(@context.inquiries, @saved)
+
+      # The trail of one inquiry.
+      class InquiryTrail
+        def initialize(inquiries, saved)
+          @inquiries = inquiries
+          @saved = saved
+        end
+
+        def state_at(number) = @inquiries.state_at(@saved.id, number)
+        def line(number) = @inquiries.line(@saved.id, number)
+        def history = @history ||= @inquiries.history(@saved.id)
+
+        # The tree with every line in it replaced by what it stands for. Raises InputError (:line).
+        # inquiry :: whose named lines count
+        def resolve(tree, inquiry) = lines(inquiry).resolve(tree)
+
+        def lines(inquiry)
+          Trail::LineTrees.new(inquiry.lines, size: @saved.version) { |number| state_at(number) }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # The study filter of an inquiry: a published one, or one of one's own, which is kept for other
+    # inquiries too.
+    class ChangeFilter
+      HINT = "Write its terms as CQL, such as dc.type = \"cohort study\" or risk*."
+      private_constant :HINT
+
+      # seen :: see ApplyEdit
+      def initialize(context, seen: nil)
+        @context = context
+        @apply = ApplyEdit.new(context, seen:)
+      end
+
+      # label :: such as "treatment/balanced". Gives an ApplyEdit::Outcome, as the others do. Raises
+      #   InputError (:filter).
+      def published(id, label) = @apply.call(id, Edits::Narrow::PutFilter.new(label:))
+
+      # Puts on a filter that was written here before. Raises GoneError.
+      def kept(id, title)
+        found = @context.own_filters.all.find do |one|
+          one.title == title
+        end or raise GoneError, "filter"
+        put(id, own(found.title, found.terms))
+      end
+
+      # Writes one, keeps it and puts it on. title :: its name; terms :: CQL. Raises InputError
+      # (:title, :terms).
+      def write(id, title, terms)
+        filter = own(title, terms)
+        @context.own_filters.keep(filter.title, Strategy::Cql.write(filter.tree), at: @context.now)
+        put(id, filter)
+      end
+
+      # No longer offered; a search that has it keeps it. Raises GoneError.
+      def forget(id, title)
+        @context.own_filters.remove(title)
+        ApplyEdit::Outcome.new(opened: ReadInquiry.new(@context).call(id), change: nil, line: nil)
+      end
+
+      private
+
+      def put(id, filter) = @apply.call(id, Edits::Narrow::PutLimit.new(leaf: filter))
+
+      # A filter stands in every inquiry, so it cannot name a line of one.
+      def own(title, terms)
+        raise InputError, { terms: HINT } if terms.strip.empty?
+
+        tree = InputError.at(:terms) do
+          Strategy::Lines.new({}).resolve(Strategy::Cql.read(terms, @context.vocabulary))
+        end
+        Strategy::OwnFilter.new(title:, tree:)
+      end
+    end
+  end
+end

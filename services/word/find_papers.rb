@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Finds a paper that a person knows by its id, its DOI, or words of its title.
+    class FindPapers
+      MOST = 6
+      private_constant :MOST
+
+      def initialize(context)
+        @context = context
+        @evaluator = context.evaluator
+      end
+
+      # typed :: an id, a DOI, or words of the title. Gives an Array of Record, the newest first; at
+      #   most six.
+      def call(typed)
+        by_id = by_identifier(typed)
+        @context.library.newest(by_id.empty? ? by_title(typed) : by_id, limit: MOST)
+      rescue InputError
+        []
+      end
+
+      private
+
+      def by_identifier(typed)
+        @evaluator.call(Strategy::Identifier.read(typed))
+      rescue InputError
+        Records::RecordSet.empty
+      end
+
+      def by_title(typed)
+        words = Text::Tokens.of(typed).map { |word| Strategy::TextTerm.read(word, fields: [:title]) }
+        words.empty? ? Records::RecordSet.empty : @evaluator.call(Strategy::AllOf.of(words))
+      end
+    end
+  end
+end

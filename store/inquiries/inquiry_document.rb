@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # An inquiry to and from one JSON document: what a row of `inquiries` and of `trail` keeps. It
+    # begins with the number of its format; older ones are led to the present one by Upgrades.
+    module InquiryDocument
+      class << self
+        def dump(inquiry) = JSON.generate({ format: Upgrades::FORMAT, **plain(inquiry) })
+
+        # Raises StateError for a document of a newer format.
+        def load(text)
+          data = Upgrades.call(JSON.parse(text, symbolize_names: true))
+          Inquiry.new(question: QuestionDocument.load(data[:question]), **search(data), **reading(data),
+                      conclusion: data[:conclusion], plan: Brief::ChangePlan.new(**data[:plan]))
+        end
+
+        private
+
+        def plain(inquiry)
+          { question: QuestionDocument.dump(inquiry.question), blocks: inquiry.blocks.map do |block|
+            block_data(block)
+          end,
+            order: inquiry.order, limits: inquiry.limits.map { |limit| limit_data(limit) },
+            included: inquiry.included_ids, aim: { from: inquiry.aim.from, to: inquiry.aim.to },
+            lines: inquiry.lines.map do |line|
+              { name: line.name, tree: ExpressionDocument.dump(line.tree) }
+            end,
+            must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
+            decisions: inquiry.decisions.map { |decision| decision_data(decision) },
+            papers: inquiry.papers.map { |paper| paper_data(paper) },
+            conclusion: inquiry.conclusion, plan: plan_data(inquiry.plan) }
+        end
+
+        def block_data(block)
+          terms = block.terms.map do |term|
+            { id: term.id, leaf: ExpressionDocument.dump(term.leaf), crossed_out: term.crossed_out,
+              excluded: term.excluded }
+          end
+          { key: block.key, operator: block.operator, previous_operator: block.previous_operator,
+            terms: }
+        end
+
+        def limit_data(limit) = { on: limit.on, leaf: ExpressionDocument.dump(limit.leaf) }
+
+        def decision_data(decision)
+          { record: decision.record_id, verdict: decision.verdict, reason: decision.reason,
+            note: decision.note }
+        end
+
+        def paper_data(paper)
+          table = paper.table
+          cells = table && { events: table.events, total: table.total, comparison_events: table.comparison_events,
+                             comparison_total: table.comparison_total }
+          { record: paper.record_id, design: paper.design, answers: paper.answers, graded: paper.graded,
+            graded_why: paper.graded_why, outcome: paper.outcome, table: cells, finding: paper.finding }
+        end
+
+        def plan_data(plan)
+          { what: plan.what, where: plan.where, who: plan.who, from_when: plan.from_when, measured: plan.measured,
+            look_again: plan.look_again }
+        end
+
+        def search(data)
+          { blocks: data[:blocks].map { |block| self.block(block) }, order: data[:order],
+            limits: data[:limits].map { |limit| applied(limit) }, included_ids: data[:included],
+            aim: Narrowing::Aim.new(**data[:aim]), lines: data[:lines].map { |line| named(line) },
+            must_find: data[:must_find], dismissed: data[:dismissed], next_term: data[:next_term] }
+        end
+
+        def reading(data)
+          { decisions: data[:decisions].map { |decision| self.decision(decision) },
+            papers: data[:papers].map { |paper| self.paper(paper) } }
+        end
+
+        def block(data)
+          terms = data[:terms].map do |term|
+            Strategy::Term.new(**term, leaf: ExpressionDocument.load(term[:leaf]))
+          end
+          Strategy::Block.new(key: data[:key], terms:, operator: data[:operator].to_sym,
+                              previous_operator: data[:previous_operator].to_sym)
+        end
+
+        def applied(data)
+          Narrowing::AppliedLimit.new(leaf: ExpressionDocument.load(data[:leaf]), on: data[:on])
+        end
+
+        def named(data)
+          Strategy::NamedLine.new(name: data[:name], tree: ExpressionDocument.load(data[:tree]))
+        end
+
+        def decision(data)
+          Sifting::Decision.new(record_id: data[:record], verdict: data[:verdict].to_sym, reason: data[:reason],
+                                note: data[:note])
+        end
+
+        def paper(data)
+          answers = data[:answers].transform_values(&:to_sym)
+          table = data[:table] && Statistics::TwoByTwo.new(**data[:table])
+          Appraisal::Paper.new(**data.except(:record), record_id: data[:record], answers:, table:)
+        end
+      end
+    end
+  end
+end

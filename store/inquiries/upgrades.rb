@@ -1,0 +1,31 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Steps that lead a stored inquiry of an older format to the present one. A change of the format
+    # adds one step and one to FORMAT; a step that was released is never altered.
+    # spec/fixtures/documents holds documents of every format.
+    module Upgrades
+      FORMAT = 1
+
+      # Format that a step starts from, to a Proc from the data of that format (Hash with Symbols
+      # for keys) to the next one's.
+      STEPS = {}.freeze
+
+      # data :: Hash as stored; steps, format :: for a test of the road itself
+      # Gives the data in the present format. Raises StateError for a format that is newer than this
+      # program.
+      def self.call(data, steps: STEPS, format: FORMAT)
+        stored = data.fetch(:format)
+        if stored > format
+          raise StateError,
+                "This inquiry was written by a newer Hobrin (format #{stored}; this one reads #{format})."
+        end
+
+        (stored...format).reduce(data) do |now, step|
+          steps.fetch(step).call(now).merge(format: step + 1)
+        end
+      end
+    end
+  end
+end

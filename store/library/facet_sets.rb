@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Keeps the stored RecordSets of each value of each facet. Every batch that is added writes
+    # parts of its own, so that a large library is not rewritten for a few more records; `join`
+    # makes one of them again.
+    class FacetSets
+      INSERT = "INSERT INTO facets (name, value, part, records) VALUES (?, ?, ?, ?)"
+      SCATTERED = Sequel.lit(
+        "(name, value) IN (SELECT name, value FROM facets GROUP BY name, value HAVING count(*) > 1)"
+      )
+      private_constant :INSERT, :SCATTERED
+
+      def initialize(db)
+        @db = db
+      end
+
+      # numbered :: Array of [number, Records::Record] that just went in
+      def add(numbered)
+        gathered = Hash.new do |names, name|
+          names[name] = Hash.new do |values, value|
+            values[value] = []
+          end
+        end
+        numbered.each do |number, record|
+          Retrieval::Facets.of(record).each { |name, value| gathered[name][value] << number }
+        end
+        gathered[:all]["all"] = numbered.map(&:first)
+        part = numbered.first.first
+        write(gathered.flat_map do |name, values|
+          values.map do |value, numbers|
+            [name, value, part, Records::RecordSet.of(numbers)]
+          end
+        end)
+      end
+
+      # Joins the parts of each value into one.
+      def join
+        parts = @db[:facets].where(SCATTERED).select_map(%i[name value records])
+        joined = parts.group_by { |name, value, _| [name, value] }
+                      .map { |(name, value), same| [name, value, 0, union(same.map(&:last))] }
+        @db[:facets].where(SCATTERED).delete
+        write(joined)
+      end
+
+      # The records that have any of the values.
+      def set(name, values)
+        stored = @db[:facets].where(name: name.to_s)
+        chosen = stored.where(values.size == 1 ? { value: values } : Membership.of(:value, values))
+        union(chosen.select_map(:records))
+      end
+
+      def values(name)
+        @db[:facets].where(name: name.to_s).distinct.order(:value).select_map(:value)
+      end
+
+      # Hash of each value of a facet to its RecordSet.
+      def all(name)
+        parts = @db[:facets].where(name: name.to_s).select_map(%i[value records])
+        parts.group_by(&:first).transform_values { |same| union(same.map(&:last)) }
+      end
+
+      private
+
+      def union(dumps)
+        Records::RecordSet.union(dumps.map { |bytes| Records::RecordSet.load(bytes) })
+      end
+
+      def write(rows)
+        @db.synchronize do |connection|
+          Rows.write(connection, INSERT, rows) { |name, value, part, set| [name.to_s, value, part, SQLite3::Blob.new(set.dump)] }
+        end
+      end
+    end
+  end
+end

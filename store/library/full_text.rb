@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Words and nearness, answered by SQLite's full-text index.
+    class FullText
+      COLUMNS = Strategy::TextTerm::FIELDS.keys.to_h { |field| [field, field.to_s] }.freeze
+      # Fields of several texts each; nearness must not run from one into the next, so it is read
+      # there.
+      LISTS = %i[keywords headings].freeze
+      # How many spellings a masked phrase may stand for.
+      MOST_SPELLINGS = 3_000
+      # A letter of Unicode's private area: a word to the full-text index, but none that can be
+      # typed, so that no phrase runs from one keyword into the next.
+      BETWEEN = " \u{E000} "
+      private_constant :COLUMNS, :LISTS, :MOST_SPELLINGS
+
+      # record :: gives the Record with a number, for what the full text cannot tell by itself
+      def initialize(db, &record)
+        @db = db
+        @record = record
+      end
+
+      # What goes into the index for a record, in the order of its columns.
+      def self.columns(record)
+        [record.title, record.abstract.to_s, record.keywords.join(BETWEEN),
+         record.headings.map(&:label).join(BETWEEN)]
+      end
+
+      # leaf :: Strategy::TextTerm. Its tokens are letters and digits only and stand in quotation
+      #   marks, so
+      # nothing that a person types is read as full-text syntax. Raises InputError (:words) for a
+      # mask that takes in too much.
+      def words(leaf) = matching(leaf.fields, phrases(leaf.text).join(" OR "))
+
+      # leaf :: Strategy::Proximity
+      def near(leaf)
+        groups = phrases(leaf.left).product(phrases(leaf.right))
+        refuse if groups.size > MOST_SPELLINGS
+        query = groups.map do |left, right|
+          "NEAR(#{left} #{right}, #{leaf.distance - 1})"
+        end.join(" OR ")
+        plain, read = leaf.ordered ? [[], leaf.fields] : leaf.fields.partition do |field|
+          !LISTS.include?(field)
+        end
+        found = plain.empty? ? Records::RecordSet.empty : matching(plain, query)
+        read.empty? ? found : found | confirmed(leaf.with(fields: read), query)
+      end
+
+      # The words of the library that a mask takes in, most frequent first: an Array of [word,
+      # records that have it].
+      def spellings(mask)
+        return [] if mask.plain?
+
+        ends = [mask.stem, "#{mask.stem}\u{10FFFF}"]
+        words = @db[:text_words].where(Sequel.lit("term >= ? AND term < ?", *ends))
+        found = words.select_map(%i[term doc]).select { |word, _| mask.match?(word) }
+        found.sort_by { |word, count| [-count, word] }
+      end
+
+      # Whether any record has this folded word.
+      def occurs?(word) = !@db[:text_words].where(term: word).empty?
+
+      private
+
+      # A phrase in FTS5's syntax for each way in which its masks can be spelled. A * at the very
+      # end is its own.
+      def phrases(text)
+        *before, last = text.split.map { |token| Text::Mask.new(token) }
+        choices = [*before.map do |mask|
+          spelled(mask)
+        end, last.beginning? ? [last.stem] : spelled(last)]
+        refuse if choices.reduce(1) { |product, words| product * words.size } > MOST_SPELLINGS
+        return ["\"\u{E000} \u{E000}\""] if choices.any?(&:empty?)
+
+        choices.first.product(*choices.drop(1)).map do |words|
+          "\"#{words.join(" ")}\"#{" *" if last.beginning?}"
+        end
+      end
+
+      def spelled(mask)
+        return [mask.stem] if mask.plain?
+
+        spellings(mask).map(&:first)
+      end
+
+      # One row, one text: far quicker than a row for each record.
+      def matching(fields, query)
+        columns = COLUMNS.values_at(*fields).join(" ")
+        numbers = @db[:texts].where(Sequel.lit("texts MATCH ?", "{#{columns}} : (#{query})"))
+                             .get(Sequel.lit("json_group_array(rowid)"))
+        Records::RecordSet.of(JSON.parse(numbers))
+      end
+
+      # Of the records that the full text takes for likely, those whose texts do hold the two sides.
+      def confirmed(leaf, query)
+        likely = matching(leaf.fields, query)
+        Records::RecordSet.of(likely.select { |number| holds?(leaf, @record.call(number)) })
+      end
+
+      def holds?(leaf, record)
+        leaf.fields.any? { |field| Retrieval::TextPlaces.texts(record, field).any? { |text| Retrieval::TextPlaces.near?(leaf, text) } }
+      end
+
+      def refuse
+        raise InputError,
+              { words: "The mask takes in more than #{MOST_SPELLINGS} spellings. Write more letters." }
+      end
+    end
+  end
+end

@@ -1,0 +1,177 @@
+# frozen_string_literal: true
+
+require "securerandom"
+require "sequel"
+
+module Hobrin
+  module Store
+    # The rebuildable library: records and thesaurus in one SQLite file.
+    class Library
+      # How many records of a set are looked up by their own rows; more are found along the dates
+      # instead.
+      FEW = 2_000
+      private_constant :FEW
+
+      # Which records are the same paper.
+      attr_reader :duplicates
+
+      def initialize(db)
+        @db = db
+        @duplicates = Duplicates.new(db)
+        @lock = Mutex.new
+      end
+
+      def inspect = "#<#{self.class}>"
+
+      # Changes whenever records or headings do. No two libraries share one: it begins with a mark
+      # that each gets when it is made, so that a library built anew is not taken for the one before
+      # it.
+      def version = meta("version") || "0"
+
+      # The records that were here at an earlier version, as a RecordSet; nil for a version of
+      # another library. What their headings were then is not known any more.
+      def at(version)
+        highest = version == "0" ? 0 : @db[:versions].where(version:).get(:highest)
+        highest && Records::RecordSet.of((1..highest).to_a) & index.everything
+      end
+
+      # The library as it is now, read once for each version.
+      def now
+        @lock.synchronize { @now = @now&.version == version ? @now : snapshot }
+      end
+
+      def index = now.index
+      def thesaurus = now.thesaurus
+      def size = now.size
+      def sample? = now.sample?
+
+      def empty? = @db[:records].empty?
+
+      # The record with this id, or nil.
+      def record(id) = records(@db[:records].where(id:)).first
+
+      # The record with this number, or nil.
+      def numbered(number) = records(@db[:records].where(number:)).first
+
+      # The number of the record with this id, or nil.
+      def number(id) = @db[:records].where(id:).get(:number)
+
+      # The records with these ids, in that order; unknown ids are left out.
+      def records_by_id(ids)
+        found = ids.each_slice(500).flat_map { |some| records(@db[:records].where(id: some)) }
+        by_id = found.to_h { |record| [record.id, record] }
+        by_id.values_at(*ids).compact
+      end
+
+      # The records of a RecordSet, newest first, at most `limit`.
+      def newest(set, limit:) = records(newest_rows(set, limit))
+
+      # The newest records of a RecordSet as a RecordSet.
+      def newest_set(set, limit:)
+        Records::RecordSet.of(newest_rows(set, limit).select_map(:number))
+      end
+
+      # The records with these ids as a RecordSet.
+      def set(ids)
+        Records::RecordSet.of(ids.each_slice(500).flat_map do |some|
+          @db[:records].where(id: some).select_map(:number)
+        end)
+      end
+
+      # The ids of a RecordSet, newest first.
+      def ids(set, limit: nil) = newest_rows(set, limit || set.size).select_map(:id)
+
+      # Replaces the headings of the library. Takes a Thesaurus.
+      def write_thesaurus(thesaurus)
+        changing { HeadingRows.new(@db).write(thesaurus) }
+      end
+
+      # Adds one batch of records that are not there yet, by id, in one transaction. Gives
+      # RecordRows::Outcome.
+      # sample :: says that the library holds made-up records; progress :: [digest of the file,
+      #   entries read so far]
+      def add(records, sample: false, progress: nil)
+        changing do
+          meta_write("sample", "yes") if sample
+          remember(*progress) if progress
+          RecordRows.new(@db).add(records)
+        end
+      end
+
+      # How many entries of a file are in already, when its import was stopped; 0 otherwise.
+      def entries_read(digest) = @db[:imports].where(digest:).get(:entries) || 0
+
+      # Ends an import: what was remembered of it is let go, and what its batches wrote is joined.
+      def finish_import(digest)
+        changing do
+          @db[:imports].where(digest:).delete
+          FacetSets.new(@db).join
+        end
+      end
+
+      # Writes a copy of the whole library to a file that does not exist yet.
+      def backup(path) = Database.copy(@db, path)
+
+      private
+
+      # One transaction; afterwards the library has a new version.
+      def changing
+        @db.transaction(mode: :immediate) do
+          result = yield
+          meta_write("version", following(version))
+          @db[:versions].insert(version:, highest: @db[:records].max(:number) || 0)
+          result
+        end
+      end
+
+      # "3fa29c.4" after "3fa29c.3"
+      def following(version)
+        mark, number = version.split(".")
+        number ? "#{mark}.#{number.to_i + 1}" : "#{SecureRandom.hex(3)}.1"
+      end
+
+      def snapshot
+        @db.transaction do
+          Snapshot.new(version:, index: Index.new(@db) do |number|
+            numbered(number)
+          end.tap(&:everything),
+                       thesaurus: HeadingRows.new(@db).read, size: @db[:records].count, sample: meta("sample") == "yes")
+        end
+      end
+
+      def remember(digest, entries)
+        replacing = @db[:imports].insert_conflict(target: :digest, update: { entries: })
+        replacing.insert(digest:, entries:)
+      end
+
+      def meta(name) = @db[:meta].where(name:).get(:value)
+
+      def meta_write(name, value)
+        @db[:meta].insert_conflict(target: :name, update: { value: }).insert(name:, value:)
+      end
+
+      def newest_rows(set, limit)
+        return @db[:records].where(false) if limit.zero?
+
+        set = latest(set, limit) if set.size > FEW
+        @db[:records].where(Membership.of(:number, set.to_a))
+                     .order(Sequel.desc(:published), :number).limit(limit)
+      end
+
+      # Enough of the latest dates of a set to make `limit` records.
+      def latest(set, limit)
+        dates = index.sets(:dates)
+        found = dates.keys.sort.reverse.reduce(Records::RecordSet.empty) do |some, date|
+          break some if some.size >= limit
+
+          some | (set & dates[date])
+        end
+        found.size < limit ? set : found
+      end
+
+      def records(dataset)
+        dataset.select_map(:csl).map { |csl| Exchange::CslJson::Reader.item(JSON.parse(csl, freeze: true)) }
+      end
+    end
+  end
+end

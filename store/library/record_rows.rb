@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Writes records: the row, the full text, the authors, and the stored set of each facet value;
+    # and finds out which are the same paper as one that is there.
+    class RecordRows
+      # added :: Array of [number, Record] that went in; known :: how many were there already by id
+      # clashes :: Array of Record whose id belongs to another paper; duplicates :: of the added,
+      #   how many are the
+      # same paper as an earlier one
+      class Outcome < Value
+        attributes :added, :known, :clashes, :duplicates
+      end
+
+      INSERTS = {
+        records: "INSERT INTO records (number, id, published, doi, duplicate_key, csl) VALUES (?, ?, ?, ?, ?, ?)",
+        texts: "INSERT INTO texts (rowid, title, abstract, keywords, headings) VALUES (?, ?, ?, ?, ?)",
+        # All authors of a batch at once, as one JSON text, and in order, so that neighbours are
+        # written one after the other.
+        authors: "INSERT OR IGNORE INTO authors SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each(?) " \
+                 "ORDER BY 1, 2"
+      }.freeze
+      private_constant :INSERTS
+
+      def initialize(db)
+        @db = db
+      end
+
+      # records :: Array of Records::Record. One whose id is there is left as it is. Gives an
+      #   Outcome.
+      def add(records)
+        there = titles(records.map(&:id))
+        fresh, again = records.partition do |record|
+          !there.key?(record.id) && there[record.id] = record.title
+        end
+        numbered = fresh.zip(next_number..).map(&:reverse)
+        write(numbered)
+        FacetSets.new(@db).add(numbered) if numbered.any?
+        clashes = again.reject { |record| same_title?(record.title, there[record.id]) }
+        Outcome.new(added: numbered, known: again.size - clashes.size, clashes:,
+                    duplicates: Duplicates.new(@db).link(numbered))
+      end
+
+      private
+
+      def next_number = (@db[:records].max(:number) || 0) + 1
+
+      # Hash of id to title for those of the ids that are there.
+      def titles(ids)
+        @db[:records].where(Membership.of(:id, ids))
+                     .select_hash(:id, Sequel.lit("csl ->> '$.title'").as(:title))
+      end
+
+      def same_title?(one, two) = Text::Tokens.line(one) == Text::Tokens.line(two)
+
+      def write(numbered)
+        @db.synchronize do |connection|
+          Rows.write(connection, INSERTS[:records], numbered) do |number, record|
+            row(number, record)
+          end
+          Rows.write(connection, INSERTS[:texts], numbered) do |number, record|
+            [number, *FullText.columns(record)]
+          end
+          Rows.write(connection, INSERTS[:authors], [author_rows(numbered)]) do |rows|
+            [JSON.generate(rows)]
+          end
+        end
+      end
+
+      def row(number, record)
+        [number, record.id, record.published, Records::DuplicateKey.doi(record), Records::DuplicateKey.key(record),
+         JSON.generate(Exchange::CslJson::Writer.item(record))]
+      end
+
+      def author_rows(numbered)
+        numbered.flat_map do |number, record|
+          record.authors.map { |author| [Text::Tokens.line(author.family), Text::Folding.fold(author.initials), number] }
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "sequel"
+
+Sequel.extension :migration
+
+module Hobrin
+  module Store
+    # Opens one SQLite file as Hobrin needs it, with its migrations run: write-ahead log, foreign
+    # keys on, and five seconds of patience when another process writes.
+    module Database
+      MIGRATIONS = File.expand_path("../../db/migrations", __dir__)
+      BUSY_MILLISECONDS = 5_000
+      # The driver's own time-out waits without letting other Ruby threads run, among them the one
+      # that holds the lock; this one lets them.
+      PATIENCE = ->(connection) { connection.busy_handler_timeout = BUSY_MILLISECONDS }
+      # What was new last in each kind, as [table, column]: until the first release a step of the
+      # migrations may be written anew, and a file from before lacks it.
+      NEWEST = { inquiries: %i[trail facts], library: %i[records duplicate_of] }.freeze
+      private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE, :NEWEST
+
+      # path :: of the file, made with its folder when missing; kind :: :inquiries or :library
+      # connections :: as many as there are threads that use it at once
+      # Raises StateError when the folder cannot be written, or the file is from before the first
+      # release.
+      def self.open(path, kind:, connections: 1)
+        FileUtils.mkdir_p(File.dirname(path))
+        db = Sequel.sqlite(path.to_s, foreign_keys: true, after_connect: PATIENCE, max_connections: connections,
+                                      connect_sqls: ["PRAGMA journal_mode=WAL", "PRAGMA synchronous=NORMAL"])
+        Sequel::Migrator.run(db, File.join(MIGRATIONS, kind.to_s))
+        table, column = NEWEST.fetch(kind)
+        return db if db.from(table).columns.include?(column)
+
+        raise StateError,
+              "#{path} was made by a Hobrin from before the first release. Move it away and start again."
+      rescue SystemCallError, Sequel::DatabaseConnectionError, Sequel::DatabaseError => e
+        raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
+      end
+
+      # Writes a copy of a database, as it is at one moment, to a path where there is no file yet.
+      # Raises StateError.
+      def self.copy(db, path)
+        raise StateError, "#{path} is there already; it is left as it is." if File.exist?(path)
+
+        db.run(Sequel.lit("VACUUM INTO ?", path.to_s))
+      rescue Sequel::DatabaseError => e
+        raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
+      end
+    end
+  end
+end

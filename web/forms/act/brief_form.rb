@@ -1,0 +1,21 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Forms
+      module Act
+        # The conclusion and the change plan.
+        class BriefForm < Form
+          def edit
+            plan = Brief::ChangePlan.new(**Brief::ChangePlan::PROMPTS.keys.to_h do |name|
+              [name, fields.text(name)]
+            end)
+            Edits::Act::WriteBrief.new(conclusion: fields.text(:conclusion), plan:)
+          end
+
+          def after(_outcome) = After.new(step: fields.one_of(:next, Inquiry::STEPS))
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Forms
+      module Narrow
+        # A paper let in by hand, or no longer.
+        class InclusionForm < PaperForm
+          def edit
+            released = fields.some_text(:take_back)
+            return Edits::Narrow::Release.new(record_id: released) if released
+
+            Edits::Narrow::IncludeManually.new(record_id: fields.text(:paper))
+          end
+        end
+      end
+    end
+  end
+end

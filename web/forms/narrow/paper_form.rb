@@ -1,0 +1,25 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Forms
+      module Narrow
+        # What forms about single papers have in common: they stand on several pages, and what is
+        # open there stays.
+        class PaperForm < Form
+          # What stays open after a change, by its parameter.
+          OPEN = %w[opened order what_if open line with].freeze
+          private_constant :OPEN
+
+          # The page that the form was on, or Sift with its paper.
+          def after(_outcome)
+            return After.new(step: :sift,
+                             paper: fields.text(:reading)) if fields.some_text(:reading)
+
+            After.new(stay: OPEN.to_h { |name| [name, fields.text(name)] })
+          end
+        end
+      end
+    end
+  end
+end

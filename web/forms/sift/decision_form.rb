@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Forms
+      module Sift
+        # A decision on one paper, its note, or a decision taken back.
+        class DecisionForm < Form
+          def edit
+            return Edits::Sift::Decide.new(decision:) if decided?
+            
+            case fields.text(:verdict)
+            when "none" then Edits::Sift::TakeBack.new(record_id: paper)
+            when "" then Edits::Sift::Annotate.new(record_id: paper, note: fields.text(:note))
+            else unknown
+            end
+          end
+
+          def paper = fields.text(:paper)
+
+          # Whether the paper was decided, so that the next one may open: a note alone, or a
+          # decision taken back, leaves it.
+          def decided? = reason || fields.one_of(:verdict, Sifting::Decision::VERDICTS)
+
+          private
+          
+          def decision
+            verdict = reason ? :drop : fields.one_of(:verdict, Sifting::Decision::VERDICTS)
+            note = fields.text(:note)
+            Sifting::Decision.new(record_id: paper, verdict:, reason:, note:)
+          end
+          
+          def reason = Sifting::REASONS.find { |known| known == fields.text(:reason) }
+        end
+      end
+    end
+  end
+end

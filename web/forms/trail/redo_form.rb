@@ -1,0 +1,16 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Forms
+      module Trail
+        # One change forth again.
+        class RedoForm < UndoForm
+          VERB = "Done again"
+
+          def edit = Edits::Trail::GoForth.new
+        end
+      end
+    end
+  end
+end

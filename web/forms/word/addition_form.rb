@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Forms
+      module Word
+        # What a form on Word adds to a block: an offer that was pressed, several that were ticked,
+        # a list, or what was typed, read as the person left it.
+        class AdditionForm < Form
+          MOST_PARTS = 40
+          private_constant :MOST_PARTS
+
+          def edit
+            list = fields.some_text(:list)
+            return Edits::Word::AddList.new(block:, text: list) if list
+
+            pressed || ticked || typed
+          end
+
+          def after(outcome)
+            refused = outcome.change.facts.fetch(:refused, [])
+            return after_list(refused) if fields.some_text(:list)
+
+            After.new(stay: { "open" => fields.text(:open), "block" => block, "typed" => "" })
+          end
+
+          private
+
+          def block = fields.text(:block)
+
+          def pressed
+            heading, words, author, journal = %i[heading words author journal].map { |name| fields.some_text(name) }
+            if heading then heading(heading)
+            elsif words then Edits::Word::AddParts.words(block, words)
+            elsif author then Edits::Word::AddAuthor.new(block:, name: author)
+            elsif journal then Edits::Word::AddJournal.new(block:, name: journal)
+            end
+          end
+
+          def heading(label)
+            return Edits::Word::AddParts.headings(block, label) unless fields.checked?(:as)
+
+            Edits::Word::AddHeading.new(block:, label:, narrower: fields.checked?(:narrower),
+                                        main: fields.checked?(:main), aspects: fields.list(:aspects))
+          end
+
+          def ticked
+            labels = fields.list(:headings)
+            Edits::Word::AddParts.headings(block, *labels) unless labels.empty?
+          end
+
+          def typed
+            left = parts
+            return Edits::Word::AddParts.new(block:, parts: left) if left
+
+            Edits::Word::AddTyped.new(block:, typed: fields.text(:typed))
+          end
+
+          # The reading as the person changed it, nil when it is of other words than those typed by
+          # now.
+          def parts
+            return unless fields.some_text(:read) && fields.text(:read) == fields.text(:typed)
+
+            chosen = fields.nested(:part)
+            (0...fields.number(:part_count).to_i.clamp(0, MOST_PARTS)).filter_map do |place|
+              kind, text = chosen.text(place).split(":", 2)
+              [kind.to_sym, text] if %w[heading words].include?(kind) && text
+            end
+          end
+
+          # What could not be read stays in the box.
+          def after_list(refused)
+            return After.new(said: "The list was added.") if refused.empty?
+
+            said = refused.map { |entry, why| "“#{entry}” was not added: #{why}" }.join(" ")
+            After.new(said:,
+                      stay: { "open" => "list:#{block}",
+                              "list" => refused.map(&:first).join("\n") })
+          end
+        end
+      end
+    end
+  end
+end

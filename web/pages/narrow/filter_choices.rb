@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Narrow
+        # The study filters: of which kind they are shown, which there are, and what each would
+        # leave.
+        class FilterChoices
+          include Formatting
+
+          # A kind to choose: path :: of the card with its filters
+          class Kind < Value
+            attributes :name, :path, :chosen
+          end
+
+          # page :: Narrow; reader :: Services::ReadFilters
+          def initialize(page, reader)
+            @page = page
+            @reader = reader
+          end
+
+          # Whether their card is open.
+          def open? = @page.showing?("filters") || trouble?
+
+          # The kind that was asked for, else that of the question.
+          def kind
+            [@page.fields.text(:kind), @page.question.kind, @reader.kinds.first].find do |one|
+              @reader.kinds.include?(one)
+            end
+          end
+
+          def name(kind = self.kind)
+            kind == "reviews" ? "Reviews" : Question::Kind.fetch(kind).name
+          end
+
+          def card_path = @page.path(show: "filters")
+          def close_path = @page.path
+
+          def kinds
+            @reader.kinds.map do |one|
+              Kind.new(name: name(one), path: @page.path(show: "filters", kind: one),
+                       chosen: one == kind)
+            end
+          end
+
+          # Services::ReadFilters::Rows: the published ones from wide to narrow, and those written
+          # here.
+          def rows = @rows ||= @reader.call(kind)
+          def own = @own ||= @reader.own
+
+          # What a row leaves: what its preview says, or what is left while it is on.
+          def size(row) = row.preview ? row.preview.size : @page.opened.final
+          def change(row) = @page.limits.change_words(row.preview.change)
+
+          # A published figure in percent, a dash where it is not to hand.
+          def percent(figure) = figure ? "#{figure} %" : "—"
+
+          def joined = @page.opened.cascade.joined.size
+
+          # Whether a limit to study types, which does the same work, is there as well.
+          def types_too? = @page.limits.chosen?(:type)
+
+          # What was typed of a filter that was refused.
+          def typed(name) = trouble? ? @page.fields.text(name) : ""
+
+          private
+
+          def trouble? = @page.errors.keys.intersect?(%i[title terms])
+        end
+      end
+    end
+  end
+end

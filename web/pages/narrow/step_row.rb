@@ -1,0 +1,111 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Narrow
+        # One step of the cascade: a block or a limit, what it leaves and what it took away.
+        class StepRow
+          include Formatting
+
+          MOST_NAMED = 3
+          SILENT = { age: "state no age", type: "state no study type", dates: "state no year", sex: "state no sex",
+                     species: "do not say whether people or animals", language: "state no language",
+                     place: "state no place", added: "do not say when they were added" }.freeze
+          private_constant :MOST_NAMED, :SILENT
+
+          # A button of the step: value :: what it sends; name :: in full, for who cannot see where
+          #   it stands
+          class Tool < Value
+            attributes :value, :icon, :says, :name
+          end
+
+          # Narrowing::Cascade::Step
+          attr_reader :step
+
+          # page :: Narrow; steps :: all of them; place :: of this one
+          def initialize(page, step, steps, place)
+            @page = page
+            @step = step
+            @above = place.positive? ? steps[place - 1] : nil
+            @below = steps[place + 1]
+          end
+
+          def block? = step.block?
+          def on? = step.on
+          def size = step.size
+          def removed = step.removed.size
+
+          # How an address names it, whatever its place is.
+          def name = block? ? "block-#{step.source.key}" : "limit-#{step.source.slot}"
+
+          def path = @page.path(opened: name)
+
+          def form_path
+            @page.path(block? ? "blocks/#{step.source.key}" : "limits/#{step.source.slot}")
+          end
+
+          def open? = @page.open_row&.name == name
+
+          # Whether it took anything away that can be looked at.
+          def opens? = !@above.nil? && on?
+
+          def tone = super(step.source.key)
+          def letter = @page.letter(step.source.key)
+
+          # What kind of limit it is.
+          def heading = Narrowing::Wording::NAMES.fetch(step.source.name)
+
+          def label = block? ? block_label : Narrowing::Wording.of(step.source.leaf)
+
+          # As `label`, with a long list of values cut after the third.
+          def short_label
+            return label unless values.size > MOST_NAMED && values != Records::AgeGroups::ADULTS
+
+            "#{values.first(MOST_NAMED).join(", ").capitalize} or #{values.size - MOST_NAMED} more"
+          end
+
+          def colour = block? ? "ink-#{tone}" : "ink-limit"
+
+          # For its bar: what it leaves, what the next one leaves, the largest of all.
+          def bar = [size, @below&.size, @page.largest]
+
+          def tools = [switch, (up if movable?), (off unless block?)].compact
+
+          # Why papers that say nothing are gone. silence :: Narrowing::Silences::Silence
+          def unstated(silence)
+            fresh = ", #{silence.not_indexed} of them because they are not indexed yet" if silence.not_indexed.positive?
+            "#{silence.papers} of the #{removed} papers that “#{short_label}” took away " \
+              "#{SILENT.fetch(step.source.name)}#{fresh}. Open the step to look at them."
+          end
+
+          private
+
+          def values
+            !block? && step.source.leaf.is_a?(Strategy::Limit) ? step.source.leaf.values : []
+          end
+
+          def block_label
+            name = @page.question.element(step.source.key).name
+            step.source.operator == :not ? "Not: #{name}" : name[0].upcase + name[1..]
+          end
+
+          def switch
+            way, icon = on? ? %w[off toggle-on] : %w[on toggle-off]
+            Tool.new(value: "switch", icon:, says: "Switch", name: "Switch #{label} #{way}")
+          end
+
+          def up = Tool.new(value: "up", icon: "arrow-up", says: "Up", name: "Move #{label} up")
+
+          def off
+            Tool.new(value: "remove", icon: "x-lg", says: "Take off", name: "Take off #{label}")
+          end
+
+          # Whether one of its kind stands above it.
+          def movable? = !@above.nil? && kind_of_step(@above) == kind_of_step(step)
+          def kind_of_step(one) = one.block? ? one.source.operator : :limit
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,127 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Trail
+        # The card of the line that is looked at, and of the one it is compared with.
+        class PointCard
+          include Formatting
+
+          LONGEST_NAME = 70
+          private_constant :LONGEST_NAME
+
+          # Papers that only one of two lines finds.
+          class Only < Value
+            attributes :says, :records
+          end
+
+          # page :: Trail; point :: Services::ReadTrail::Point; other :: another one, or nil
+          def initialize(page, point, other)
+            @page = page
+            @point = point
+            @other = other
+          end
+
+          def name = @point.name
+          def line? = !@point.line.nil?
+          def title = "#{line? ? "After line" : "Line"} #{name}: #{@point.says}"
+          def papers = count_of(@point.papers.size, "paper")
+          def close_path = @page.path(:trail, **@page.filter.given)
+          def note = @page.errors[:note] ? @page.fields.text(:note) : @point.line.note
+
+          # What is to be said of the count, "" for nothing.
+          def remark
+            if @point.moved?
+              moved = ", #{number(@point.line.count_after)} when it was made: the library has changed since"
+            end
+            searched = " Nothing was searched yet." if @point.cql.empty?
+            "#{moved}.#{searched}"
+          end
+
+          # The lines that it can be compared with, for a select.
+          def others
+            named = @page.inquiry.lines.map { |line| [line.name, line.rule] }
+            all = named + @page.lines.map { |line| [line.number.to_s, line.change] }
+            all.reject { |other, _| other == name }
+               .map do |other, says|
+              [other, "#{other}: #{says[0, LONGEST_NAME]}",
+               other == @other&.name]
+            end
+          end
+
+          def compared? = !@page.comparison.nil?
+
+          # How the two can become one: [in words, in the notation of lines].
+          def joinings
+            { "Either" => "#{name} or #{@other.name}", "Both" => "#{name} and #{@other.name}",
+              "Only #{name}" => "#{name} not #{@other.name}", "Only #{@other.name}" => "#{@other.name} not #{name}" }
+          end
+
+          # The two names, for the picture; its circles, nil where there are none to draw.
+          def names = [name, @other.name]
+          def circles = comparison.circles
+
+          # What only the one finds, what both, what only the other: [papers, in words].
+          def shares
+            sizes, both = comparison.overlap.sizes, comparison.overlap.all
+            [[sizes.first - both, "only after line #{name}"], [both, "both"],
+             [sizes.last - both, "only after line #{@other.name}"]]
+          end
+
+          # What the kept papers that each finds say of those that both missed; nil while none was
+          # kept.
+          def missed
+            kept, all = comparison.kept, comparison.kept_in_all
+            return same_kept(kept) unless all
+
+            estimate, low, high = [all.estimate, all.low, all.high].map(&:round)
+            "Of the papers you kept, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
+              "#{kept.sizes.last}, both #{kept.all}. If the two found them independently there are " \
+              "about #{estimate} such papers in all (95 % interval #{low} to #{high}), and both " \
+              "missed about #{comparison.missed.round}. " \
+              "Searches by like words are not independent: then more were missed. Chapman’s estimate."
+          end
+
+          def only
+            compared = @page.comparison
+            { name => compared.only_one,
+              @other.name => compared.only_other }.filter_map do |one, records|
+              Only.new(says: "Only after line #{one}, the newest:", records:) if records.any?
+            end
+          end
+
+          # What keeps the card open when a paper of it is pressed.
+          def keep = { line: name, with: @other&.name }.compact
+
+          # The papers of a named line, which no step shows; none while it is compared.
+          def records = @other ? [] : @point.records
+
+          def cut
+            ("The newest #{records.size}." if records.any? && @point.papers.size > records.size)
+          end
+
+          def searched? = !@point.cql.empty?
+          def lines = @point.lines
+          def cql = @point.cql
+          def search_open? = line? && @other.nil?
+
+          def search_title
+            lines.any? ? "The search line by line, and the whole as CQL" : "The whole as CQL"
+          end
+
+          private
+
+          def comparison = @page.comparison.comparison
+
+          def same_kept(kept)
+            return unless kept.all.positive?
+
+            "Both find the same #{count_of(kept.all, "paper")} of those you kept. How many both missed " \
+              "cannot be told from that."
+          end
+        end
+      end
+    end
+  end
+end

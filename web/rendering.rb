@@ -1,0 +1,144 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    # How routes answer: whole pages, parts for htmx, and what happens after a change.
+    module Rendering
+      PAGES = { ask: Pages::Ask, word: Pages::Word, narrow: Pages::Narrow, sift: Pages::Sift, weigh: Pages::Weigh,
+                act: Pages::Act, trail: Pages::Trail }.freeze
+      HTMX = JSON.generate(
+        includeIndicatorStyles: false, allowEval: false, selfRequestsOnly: true, historyCacheSize: 0,
+        defaultSettleDelay: 0, scrollIntoViewOnBoost: false,
+        responseHandling: [{ code: "(204)", swap: false }, { code: "(403|404|413|5..)", swap: false, error: true },
+                           { code: "...", swap: true }]
+      ).freeze
+      private_constant :PAGES, :HTMX
+
+      def fields = @fields ||= Fields.new(params)
+      def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
+
+      # The inquiry's id from the address. Raises GoneError when it is no number.
+      def inquiry_id
+        id = Integer(params["id"], 10, exception: false)
+        raise GoneError, "inquiry" unless id&.between?(1, 2**53)
+
+        id
+      end
+
+      # The version that the person looked at when they made a change, or nil.
+      def seen = fields.number(:seen).then { |number| number.is_a?(Integer) ? number : nil }
+
+      # Shows a step of an inquiry.
+      #
+      # opened :: Services::OpenInquiry, when it is there already; errors :: Hash of field to
+      #   message
+      # notice :: what is to be said above the page; options :: what else its page takes
+      def show(step, opened: nil, errors: {}, notice: nil, **options)
+        opened ||= Services::ReadInquiry.new(context).call(inquiry_id)
+        Visits.new(session).remember(opened.id, step)
+        @page = PAGES.fetch(step).new(context:, opened:, fields:, errors:, notice:, **options)
+        # The content first: the frame says at the top what no field of the content could show.
+        content = erb(:"#{step}/#{step}", layout: false)
+        framed = erb(:"layout/inquiry", layout: false, locals: { content: })
+        whole(framed, title: @page.title, said: @page.said)
+      end
+
+      # Makes the change that a form asks for, then shows the step, or goes to its address when the
+      # page was not asked for in part. What a person can mend is shown beside its field, with what
+      # they typed.
+      #
+      # form :: one of Forms. The block makes the change in another way than by the form's edit; it
+      #   gives an
+      # ApplyEdit::Outcome. `after` gives a Forms::After from form and outcome, instead of the
+      # form's own.
+      def change(step, form_class, after: nil)
+        form = form_class.new(fields)
+        outcome = block_given? ? yield(form) : apply(form.edit)
+        follow(step, outcome, after ? after.call(form, outcome) : form.after(outcome))
+      rescue InputError => e
+        status 422
+        show(form_class.step(fields) || step, errors: e.errors)
+      rescue ConflictError => e
+        status 409
+        show(form_class.step(fields) || step, errors: { conflict: e.message })
+      end
+
+      def apply(edit) = Services::ApplyEdit.new(context, seen:).call(inquiry_id, edit)
+
+      # A page that belongs to no inquiry.
+      def show_alone(view, title:, said: nil, **locals)
+        whole(erb(view, layout: false, locals: { title:, **locals }), title:, said:)
+      end
+
+      # A failure as a page of its own; for htmx as plain words, so that the page and what was typed
+      # in it stay.
+      def fail_with(title, message)
+        return show_alone(:"layout/failure", title:, said: message, message:) unless htmx?
+
+        trigger = JSON.generate({ trouble: message }, ascii_only: true)
+        headers "HX-Reswap" => "none", "HX-Trigger" => trigger
+        content_type :text
+        message
+      end
+
+      # errors :: Hash of field to message; question :: as it was typed
+      def show_home(errors: {}, question: "")
+        overview = Services::ListInquiries.new(context).call
+        @page = Pages::Home.new(overview:, errors:, question:)
+        show_alone :"home/home", title: "Inquiries"
+      end
+
+      # Answers with a file to save. file :: anything with name, type and body
+      def download(file)
+        content_type file.type, charset: "utf-8"
+        attachment file.name
+        file.body
+      end
+
+      # Goes to another page as a whole.
+      def leave_for(address)
+        redirect to(address), 303 unless htmx?
+
+        headers "HX-Redirect" => address
+        ""
+      end
+
+      # A part of a page, from its file in a folder of the views: "word/term" is word/_term.erb.
+      def part(name, **locals)
+        erb(:"#{name.sub("/", "/_")}", layout: false, locals:)
+      end
+
+      # What htmx is told at the start: nothing of it needs scripts or styles in the page.
+      def htmx_settings = HTMX
+
+      private
+
+      # Shows where a change leads.
+      def follow(step, outcome, after)
+        shown = after.step || step
+        query = after.paper && "?paper=#{Rack::Utils.escape(after.paper)}"
+        address = "/inquiries/#{inquiry_id}/#{shown}#{query}"
+        return redirect(to(address), 303) unless htmx?
+
+        notice = [after.said, changed_elsewhere(outcome)].compact.join(" ")
+        @fields = Fields.new(after.stay)
+        headers "HX-Push-Url" => address
+        show(shown, opened: outcome.opened, notice:, **{ paper: after.paper }.compact)
+      end
+
+      # The changes of another window that stand beside the one just made, nil for none.
+      def changed_elsewhere(outcome)
+        return if seen.nil? || seen >= outcome.opened.version - (outcome.line ? 1 : 0)
+
+        lines = Services::ReadInquiry.new(context).elsewhere(inquiry_id, seen, own: outcome.line)
+        "Also changed in another window: #{lines.map(&:change).join("; ")}." unless lines.empty?
+      end
+
+      # For htmx only the page's inside; the part that is swapped and what is read out.
+      def whole(content, title:, said:)
+        inside = erb(:"layout/part", layout: false, locals: { content:, title:, said: })
+        htmx? ? inside : erb(:"layout/document", layout: false, locals: { inside:, title: })
+      end
+    end
+  end
+end
