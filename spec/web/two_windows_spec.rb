@@ -2,9 +2,9 @@
 
 # What a window is told of another one, and what looking costs.
 RSpec.describe "Two windows on one inquiry", :sample, :client do
-  def send_part(path, **)
+  def send_part(path, **rest)
     header "Hx-Request", "true"
-    send_form(path, **)
+    send_form(path, **rest)
   end
 
   def notice = last_response.body[%r{<p class="notice">(.*?)</p>}m, 1]

@@ -126,7 +126,7 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
   it "imports what comes through a pipe" do
     Dir.mktmpdir do |folder|
       ris = "TY  - JOUR\nTI  - One\nER  -\n"
-      script = File.expand_path("../bin/hobrin", __dir__)
+      script = File.expand_path("../../bin/hobrin", __dir__)
       command = "cat | #{script} import /dev/stdin"
       out, err, status = Open3.capture3({ "HOBRIN_HOME" => folder }, command, stdin_data: ris)
       expect([err, status.exitstatus]).to eq(["", 0])
@@ -135,7 +135,7 @@ RSpec.describe Hobrin::Cli::Main, :small_sample do
   end
 
   it "runs from any folder by its own script" do
-    out, err, status = Open3.capture3({ "HOBRIN_HOME" => home.to_s }, File.expand_path("../bin/hobrin", __dir__),
+    out, err, status = Open3.capture3({ "HOBRIN_HOME" => home.to_s }, File.expand_path("../../bin/hobrin", __dir__),
                                       "count", "cql.allRecords = 1", chdir: "/")
     expect([out, err, status.exitstatus]).to eq(["#{records.size}\n", "", 0])
   end

@@ -6,7 +6,7 @@ require "socket"
 
 # What a person meets first: the commands, and the made-up data.
 RSpec.describe "The demo" do
-  root = File.expand_path("..", __dir__)
+  root = File.expand_path("../..", __dir__)
 
   def run(command, **env) = Open3.capture3(env.transform_keys(&:to_s), command)
 

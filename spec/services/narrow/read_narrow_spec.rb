@@ -119,34 +119,4 @@ RSpec.describe "Steering", :sample do
     expect(silent.fetch(:age).not_indexed).to eq(fresh.size)
     expect(records.map(&:id)).to include("10.5555/hobrin.trial-2026-new")
   end
-
-  it "opens the next unread paper, round the list, and stays when all are read" do
-    Hobrin::Services::StartInquiry.new(context).call("Do earplugs help?")
-    mark("I", "earplugs", id: 6)
-    add_words("I", "eye shade*", "skin injury", id: 6)
-    reader = Hobrin::Services::ReadSift.new(context)
-    ids = reader.call(opened(6)).records.map(&:id)
-    seen = ids.each_with_object([ids.last]) do |_, order|
-      decide(order.last, :unsure, id: 6)
-      order << reader.following(opened(6), order.last)
-    end
-    expect(ids.size).to be > 1
-    expect(seen).to eq([ids.last, *ids[0...-1], ids[-2]])
-  end
-
-  it "writes typed phrases beside marked ones and reads out what changed" do
-    draft = Editing::Ask::Draft.new(
-      situation: inquiry.question.situation, text: inquiry.question.text.sub("In adults", "In frail adults"),
-      kind: "harm", uses: { "O" => :reading },
-      typed: { "P" => "step-down unit; adults in intensive care; step-down unit " }
-    )
-    edit(Editing::Ask::WriteQuestion.new(draft:))
-    question = inquiry.question
-    phrases = question.element("P").phrases.map { |phrase| [phrase.text, phrase.from] }
-    expect(phrases).to eq([["adults in intensive care", 9], ["step-down unit", nil]])
-    expect(question.searched.map(&:key)).to eq(%w[P I])
-    expect(last_line.change)
-      .to eq("Reworded the question; kind of question: Harm or cause; P: adults in intensive care or step-down unit; " \
-             "O is kept for reading")
-  end
 end

@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+# What pages show, made before it is drawn.
+RSpec.describe Hobrin::Web::Pages, :sample do
+  def page(step, id: 1, errors: {}, **params)
+    fields = Hobrin::Web::Fields.new(params.transform_keys(&:to_s))
+    described_class.const_get(step).new(context: context.pinned, opened: opened(id), fields:, errors:)
+  end
+
+  it "says in the dock of Word where the papers are, and which blocks wait for a name" do
+    expect(page(:Word).dock.where).to eq("papers are in all 3")
+    empty = %w[I O].reduce(inquiry) { |now, key| now.with_block(now.block(key).with(terms: [])) }
+    allow(context.inquiries).to receive(:find).and_return(saved.with(inquiry: empty))
+    expect(page(:Word).dock.where).to eq("papers are in P, while I and O have no name yet")
+  end
+
+  it "counts one as one" do
+    Hobrin::Services::StartInquiry.new(context).call("Do earplugs help?")
+    mark("I", "earplugs", id: 6)
+    add_words("I", "earplug*", id: 6)
+    expect(page(:Word, id: 6).tabs.map(&:note)).to include("1 term")
+  end
+
+  it "folds lines of one kind in a row, and opens the fold in which a line is looked at" do
+    folds = page(:Trail).folds
+    expect(folds.filter_map(&:words)).to include("37 papers decided", "20 terms added", "6 papers weighed")
+    expect(folds.sum { |fold| fold.rows.size }).to eq(saved.version)
+    looking = page(:Trail, line: "20").folds.select(&:open)
+    expect(looking.map(&:words)).to eq(["20 terms added"])
+  end
+
+  it "leaves the lines of one step, and keeps that over a line that is looked at" do
+    trail = page(:Trail, step: "narrow")
+    expect(trail.folds.flat_map(&:rows).map(&:step).uniq).to eq(["Narrow"])
+    expect(trail.path_to(3)).to eq("/inquiries/1/trail?line=3&step=narrow")
+    expect(trail.filter.steps.map { |one| [one.name, one.size, one.chosen] }).to include(["All", 74, false], ["Narrow", 3, true])
+    expect(trail.filter.people).to eq([])
+  end
+
+  it "draws the trail: a mark for each line, higher for more papers, bands that cover the steps" do
+    picture = page(:Trail).picture
+    lines = context.inquiries.trail(1).reverse
+    by_papers = picture.marks.zip(lines).sort_by { |_, line| line.count_after }
+    expect(by_papers.map { |mark, _| mark.y }).to eq(by_papers.map { |mark, _| mark.y }.sort.reverse)
+    expect(picture.marks.each_cons(2)).to all(satisfy { |one, two| one.x < two.x })
+    expect(picture.bands.each_cons(2)).to all(satisfy { |one, two| (one.x + one.width - two.x).abs < 0.2 })
+    expect(picture.summary).to include("Narrow, lines 28 to 30: 37 left")
+  end
+
+  it "names a step of the cascade by what it is, so that its card stays when the steps move" do
+    before = page(:Narrow, opened: "limit-age").taken_away.title
+    edit(Editing::Narrow::MoveLimitUp.new(slot: :dates))
+    expect(page(:Narrow, opened: "limit-age").open_row.label).to eq("Adults, 19 and over")
+    expect(before).to start_with("“Adults, 19 and over” took away 24")
+    expect(page(:Narrow, opened: "limit-moon").open_row).to be_nil
+  end
+
+  it "says each message once, and those that no field shows at the top" do
+    ask = page(:Ask, errors: { text: "Write it.", press: "Too old." })
+    expect([ask.message(:text), ask.untold]).to eq(["Write it.", ["Too old."]])
+  end
+
+  it "shows what was typed and refused, and what is stored where nothing was sent" do
+    narrow = page(:Narrow, errors: { aim: "Two numbers." }, aim_from: "forty")
+    expect([narrow.aim.from, narrow.aim.to]).to eq(["forty", 40])
+  end
+end
+
+RSpec.describe Hobrin::Web::Formatting do
+  include described_class
+
+  it "writes numbers, differences and decimals as the page has them" do
+    expect([number(1_234_567), count_of(1, "paper"), count_of(1_000, "paper")])
+      .to eq(["1\u2009234\u2009567", "1 paper", "1\u2009000 papers"])
+    expect([signed(-3), signed(3), decimal(-0.004), decimal(-0.0051, 3), decimal(Float::INFINITY), points(0.123)])
+      .to eq(["−3", "+3", "0.00", "−0.005", "∞", "12.3"])
+  end
+end
+
+RSpec.describe Hobrin::Web::Pictures do
+  include described_class
+
+  def numbers(svg, name) = svg.scan(/#{name}="(-?[\d.]+)"/).flatten.map(&:to_f)
+
+  it "draws bars no longer than their track, and nothing for nothing" do
+    expect(numbers(bar(50, 10, 100, "P"), "width")).to eq([100.0, 50.0, 10.0])
+    expect(numbers(bar(0, 0, 0, "P"), "width")).to eq([100.0, 0.0, 0.0])
+    expect(numbers(bar(500, 10, 100, "P"), "width").max).to eq(100.0)
+  end
+
+  it "draws a step of the cascade centred, narrower for fewer papers" do
+    widths = [1_000, 100, 10, 1, 0].map { |size| numbers(cascade_bar(size, nil, 1_000, "x"), "width").first }
+    expect(widths).to eq(widths.sort.reverse)
+    expect(widths.last).to eq(0.0)
+    x, = numbers(cascade_bar(100, nil, 1_000, "x"), "x")
+    expect((2 * x) + widths[1]).to be_within(0.02).of(100)
+  end
+end
