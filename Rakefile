@@ -44,3 +44,30 @@ desc "Time changes in the browser on the sample library"
 task :browser_times do
   ruby "spec/tasks/time_in_browser.rb"
 end
+
+desc "Count what three journeys cost the code, for docs/architecture.md"
+task :trace do
+  ruby "spec/tasks/trace_journeys.rb"
+end
+
+desc "Run every test, as bin/test does"
+task :test do
+  sh "bin/test"
+end
+
+desc "Run everything but the browser and the readers from outside"
+task :fast do
+  sh "bin/test --fast"
+end
+
+desc "Check the style"
+task :lint do
+  sh "bundle exec rubocop"
+end
+
+desc "Open a console on the home that HOBRIN_HOME names: context is what services work with"
+task :console do
+  exec "bundle exec irb -r ./config/console"
+end
+
+task default: :fast
