@@ -52,16 +52,17 @@ module Hobrin
       # The databases opened, and all that services need. Raises StateError when home cannot be
       # written.
       def context(home: self.home, who: ENV.fetch("HOBRIN_USER", "this desk"), clock: Time)
-        inquiries = open(home, :inquiries)
+        inquiries = database(home, :inquiries)
         Services::Context.new(
           filters: study_filters, inquiries: Store::Inquiries.new(inquiries),
-          own_filters: Store::OwnFilters.new(inquiries), library: Store::Library.new(open(home, :library)), who:, clock:
+          own_filters: Store::OwnFilters.new(inquiries), library: Store::Library.new(database(home, :library)), who:,
+          clock:
         )
       end
 
       private
 
-      def open(home, kind)
+      def database(home, kind)
         Store::Database.open(home.join("#{kind}.sqlite3"), kind:, connections: THREADS)
       end
 

@@ -22,79 +22,14 @@ RSpec.describe "The layout" do
     expect([out, err, status.success?]).to eq(["[]", "", true])
   end
 
-  # Every constant in a file's code as Ruby would resolve it there, however it is written: the files
-  # it leads to.
-  class ConstantsNamed
-    def initialize(file)
-      @tree = RubyVM::AbstractSyntaxTree.parse_file(file)
-    end
-
-    def files
-      @found = []
-      walk(@tree, [Object])
-      @found.uniq
-    end
-
-    private
-
-    def walk(node, nesting)
-      return unless node.is_a?(RubyVM::AbstractSyntaxTree::Node)
-      return walk_into(node, nesting) if %i[MODULE CLASS].include?(node.type)
-
-      name = path(node)
-      name ? look_up(name, nesting) : node.children.each { |child| walk(child, nesting) }
-    end
-
-    def walk_into(node, nesting)
-      opened = resolve(path(node.children.first), nesting)
-      node.children.drop(1).each { |child| walk(child, opened ? [opened, *nesting] : nesting) }
-    end
-
-    # "Hobrin::Strategy::Words" of a constant, nil for anything else.
-    def path(node)
-      return unless node.is_a?(RubyVM::AbstractSyntaxTree::Node)
-
-      case node.type
-      when :CONST, :COLON3 then node.children.first.to_s
-      when :COLON2
-        front, name = node.children
-        front ? path(front)&.then { |before| "#{before}::#{name}" } : name.to_s
-      end
-    end
-
-    # Each constant on the way, so that naming what is inside a later layer counts, too.
-    def look_up(name, nesting)
-      parts = name.split("::")
-      parts.each_index.map { |place| parts[0..place].join("::") }.each do |front|
-        owner = resolve(front, nesting)
-        next unless owner.is_a?(Module)
-
-        @found << Object.const_source_location(Module.instance_method(:name).bind_call(owner))&.first
-      end
-    end
-
-    def resolve(name, nesting)
-      nesting.each do |scope|
-        return scope.const_get(name) if scope.const_defined?(name.split("::").first,
-                                                             scope != Object)
-      rescue NameError
-        next
-      end
-      nil
-    end
-  end
-
   it "lets nothing in the core name what comes later" do
     Hobrin.eager_load
     core = "#{root}/lib/hobrin/"
     layer = ->(file) { Hobrin::LAYERS.index(file.delete_prefix(core)[/\A\w+/].to_sym) }
     later = files("#{root}/lib/hobrin").flat_map do |file|
       named = ConstantsNamed.new(file).files.compact.select { |one| one.start_with?(core) }
-      named.select { |one| layer[one] > layer[file] }.map do |one|
-        [file, one].map do |path|
-          path.delete_prefix(core)
-        end
-      end
+      named.select { |one| layer[one] > layer[file] }
+           .map { |one| [file, one].map { |path| path.delete_prefix(core) } }
     end
     expect(later).to eq([])
   end
@@ -103,22 +38,24 @@ RSpec.describe "The layout" do
     Dir.mktmpdir do |folder|
       ["Brief::Flow", "Hobrin::Brief.new", "::Hobrin::Brief", "Brief"].each do |written|
         file = File.join(folder, "x.rb")
-        File.write(file,
-                   "module Hobrin\n  module Strategy\n    X = -> { #{written} }\n  end\nend\n")
-        expect([written,
-                ConstantsNamed.new(file).files]).to match([written,
-                                                           include(end_with("/lib/hobrin/brief.rb"))])
+        code = "module Hobrin\n  module Strategy\n    X = -> { #{written} }\n  end\nend\n"
+        File.write(file, code)
+        found = ConstantsNamed.new(file).files
+        expect([written, found]).to match([written, include(end_with("/lib/hobrin/brief.rb"))])
       end
     end
   end
 
   it "keeps SQL in the store, bitmaps in one file, and the web away from the store" do
     everything = files("#{root}/{lib,store,services,cli,web,demo}")
-    expect(everything.select { |file| code(file).match?(/\bSequel\b/) }).to all(start_with("#{root}/store/"))
+    expect(everything.select { |file| code(file).match?(/\bSequel\b/) })
+      .to all(start_with("#{root}/store/"))
     bitmaps = everything.select { |file| code(file).include?("Roaring") }
     expect(bitmaps.map { |file| File.basename(file) }).to eq(["record_set.rb"])
-    expect(files("#{root}/cli").grep_v(%r{/benchmarks/}).select { |file| code(file).match?(/\bStore::/) }).to eq([])
-    expect(files("#{root}/web").select { |file| code(file).match?(/\bStore::|context\.(library|inquiries)/) }).to eq([])
+    expect(files("#{root}/cli").grep_v(%r{/benchmarks/}).select { |file| code(file).match?(/\bStore::/) })
+      .to eq([])
+    expect(files("#{root}/web").select { |file| code(file).match?(/\bStore::|context\.(library|inquiries)/) })
+      .to eq([])
     above = files("#{root}/{lib,store,services}").select { |file| code(file).match?(/\b(Web|Cli|Sinatra|Demo)::/) }
     expect(above).to eq([])
   end
@@ -143,7 +80,8 @@ RSpec.describe "The layout" do
       name = view.delete_prefix("#{root}/")
       expect([name, text.lines.map(&:size).max]).to match([name, be <= 121])
       code = text.scan(/<%=*(.*?)%>/m).flatten.join("\n")
-      expect([name, code[/(?<![=!<>])=(?![=>~])(?!\s*#)|\bis_a\?|\bcase\b|Hobrin::/]]).to eq([name, nil])
+      expect([name, code[/(?<![=!<>])=(?![=>~])(?!\s*#)|\bis_a\?|\bcase\b|Hobrin::/]])
+        .to eq([name, nil])
     end
   end
 

@@ -56,7 +56,7 @@ module Hobrin
       # The attributes of a field that has a message.
       def troubled(field, id: field)
         return "" unless @page.errors.key?(field.to_sym)
-        
+
         attributes("aria-invalid": "true", "aria-describedby": "problem-#{id}")
       end
 

@@ -75,7 +75,7 @@ module Hobrin
                                       class: "phrase proposed phrase-#{tone(piece.key)}",
                                       title: "Proposed: take it")
       end
-      
+
       # A phrase of the sentence in the colour and line of its element, as safe markup.
       def marked(element, text)
         tone = tone(element.key)

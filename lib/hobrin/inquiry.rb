@@ -15,8 +15,8 @@ module Hobrin
   # decisions :: Array of Sifting::Decision; papers :: Array of Appraisal::Paper
   # conclusion :: String; plan :: Brief::ChangePlan; next_term :: the id that the next term gets
   class Inquiry < Value
-    attributes :question, :blocks, :order, :limits, :included_ids, :aim, :lines, :must_find, :dismissed, :decisions, :papers,
-               :conclusion, :plan, :next_term
+    attributes :question, :blocks, :order, :limits, :included_ids, :aim, :lines, :must_find, :dismissed,
+               :decisions, :papers, :conclusion, :plan, :next_term
 
     STEPS = %i[ask word narrow sift weigh act].freeze
     LONGEST_CONCLUSION = 600

@@ -38,7 +38,7 @@ module Hobrin
         limits = Narrowing::MentionedLimits.new(@context.today)
         limits.waiting(inquiry.question, inquiry.limits)
       end
-      
+
       def by_element(question)
         question.elements.to_h { |element| [element.key, yield(element)] }.compact
       end

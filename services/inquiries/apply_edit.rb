@@ -64,7 +64,7 @@ module Hobrin
                  count_after: cascade.final.size, library_version: @context.snapshot.version }
         inquiries, at = @context.inquiries, @context.now
         saved = inquiries.save(before, change.inquiry, step:, at:, line:) or return
-        
+
         opened = OpenInquiry.new(@context, saved, cascade:)
         Outcome.new(opened:, change:, line: saved.version)
       end

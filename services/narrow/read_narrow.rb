@@ -30,7 +30,9 @@ module Hobrin
       # Limits that the question says itself and that are not on: Array of Mentioned.
       def mentioned
         limits = Narrowing::MentionedLimits.new(@context.today)
-        limits.waiting(inquiry.question, inquiry.limits).map { |one| Mentioned.new(words: one.words, preview: preview(one.leaf)) }
+        limits.waiting(inquiry.question, inquiry.limits).map do |one|
+          Mentioned.new(words: one.words, preview: preview(one.leaf))
+        end
       end
 
       # Gives a Narrowing::PerYear.
@@ -77,7 +79,7 @@ module Hobrin
       def strongest_first(set)
         Appraisal::StrongestFirst.call(set, inquiry.question.kind, evaluator)
       end
-      
+
       def newest_of_each(sets, limit)
         sets.reduce([]) do |found, set|
           break found if found.size >= limit

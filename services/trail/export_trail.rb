@@ -82,7 +82,7 @@ module Hobrin
       end
 
       def facts(line) = COLUMNS.to_h { |column| [column, line.public_send(column)] }
-      
+
       def plain(value) = value.to_s.match?(FORMULA) ? "'#{value}" : value
 
       def json(opened, lines)

@@ -40,8 +40,7 @@ RSpec.shared_examples "an index" do
       word.start_with?("rand") && word.end_with?("d")
     end
     expect(expected.size).to be > 1
-    expect(index.spellings(Hobrin::Text::Mask.new("rand*d"))).to eq(expected.sort_by { |word, count|
-      [-count, word]
-    })
+    expect(index.spellings(Hobrin::Text::Mask.new("rand*d")))
+      .to eq(expected.sort_by { |word, count| [-count, word] })
   end
 end

@@ -35,9 +35,8 @@ RSpec.describe Hobrin::Appraisal do
   it "moves a level by one, never off the table, and asks why" do
     expect([level("treatment", "randomized_trial", graded: 1),
             level("treatment", "systematic_review", graded: -1)]).to eq([3, 1])
-    expect do
-      described_class::Paper.new(record_id: "x", design: "cohort", graded: 1)
-    end.to raise_error(Hobrin::InputError, /Say why/)
+    expect { described_class::Paper.new(record_id: "x", design: "cohort", graded: 1) }
+      .to raise_error(Hobrin::InputError, /Say why/)
   end
 
   it "proposes the design that a record's labels point to" do

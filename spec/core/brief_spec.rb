@@ -20,8 +20,7 @@ RSpec.describe Hobrin::Brief do
   end
 
   it "drops a paper only with a reason" do
-    expect do
-      decision("a", :drop, "Because")
-    end.to raise_error(Hobrin::InputError, /choose one reason/)
+    expect { decision("a", :drop, "Because") }
+      .to raise_error(Hobrin::InputError, /choose one reason/)
   end
 end

@@ -29,9 +29,7 @@ RSpec.describe Hobrin::Check, :sample do
   faults = {
     empty: ->(good) { with_only(good, "O") },
     alone: ->(good) { joined(joined(good, "P", :out), "O", :out) },
-    usual: lambda { |good|
-      good.with(question: good.question.with_use("C", :searched)).with_leaf("C", words("care"))
-    },
+    usual: ->(good) { good.with(question: good.question.with_use("C", :searched)).with_leaf("C", words("care")) },
     twice: ->(good) { good.with_leaf("O", words("eye mask*")) },
     nothing_left: ->(good) { with_only(good, "I", words("bladder scan")) },
     takes_much: ->(good) { joined(good, "O", :not) },
@@ -53,16 +51,10 @@ RSpec.describe Hobrin::Check, :sample do
     titles: ->(good) { good.with_leaf("O", words("agitation", fields: [:title])) },
     slip: ->(good) { good.with_leaf("O", words("delirum")) },
     nothing: ->(good) { good.with_leaf("O", words("zyx zyx")) },
-    other_way: lambda { |good|
-      with_only(good, "I", words("earplug"), heading("Ear Protective Devices", main: true))
-    },
-    language: lambda { |good|
-      good.with_limit(limit(:language, "eng")).with_limit(limit(:species, "humans"))
-    },
+    other_way: ->(good) { with_only(good, "I", words("earplug"), heading("Ear Protective Devices", main: true)) },
+    language: ->(good) { good.with_limit(limit(:language, "eng")).with_limit(limit(:species, "humans")) },
     full_text: ->(good) { good.with_limit(limit(:flag, "free full text")) },
-    both: lambda { |good|
-      good.with_limit(Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"))
-    },
+    both: ->(good) { good.with_limit(Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")) },
     silent: ->(good) { good.with(limits: []).with_limit(limit(:sex, "female", "male")) },
     contrary: ->(good) { good.with(limits: []).with_limit(limit(:age, "newborn")) }
   }
@@ -83,7 +75,8 @@ RSpec.describe Hobrin::Check, :sample do
 
   it "has a case for every kind of finding, and a group for each" do
     expect(faults.keys).to match_array(described_class::Texts::ALL.keys)
-    expect(described_class::Texts::ALL.values.map(&:group).uniq).to match_array(described_class::GROUPS.keys)
+    expect(described_class::Texts::ALL.values.map(&:group).uniq)
+      .to match_array(described_class::GROUPS.keys)
     expect(faults.size).to be >= 15
   end
 

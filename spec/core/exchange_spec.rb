@@ -47,9 +47,7 @@ RSpec.describe Hobrin::Exchange do
     family = lambda { |name|
       [name["non-dropping-particle"] || name["dropping-particle"], name["family"]].compact.join(" ")
     }
-    { title: item["title"].gsub(/\s+/, " "), authors: item.fetch("author", []).map do |name|
-      [family[name], name["given"]]
-    end,
+    { title: item["title"].gsub(/\s+/, " "), authors: item.fetch("author", []).map { |name| [family[name], name["given"]] },
       journal: item["container-title"], year: item.dig("issued", "date-parts", 0, 0)&.to_i,
       volume: item["volume"]&.to_s,
       pages: item["page"]&.tr("–", "-"), doi: item["DOI"] }
@@ -57,19 +55,17 @@ RSpec.describe Hobrin::Exchange do
 
   # Source: the citation-js packages of npm (their own readers and writers of RIS, BibTeX and
   # CSL-JSON).
-  it "is understood by other programs in every format, and understands them" do
+  it "is understood by other programs in every format, and understands them", :outside do
     %i[csl ris bibtex].each do |format|
       theirs = SecondOpinion.call(write(format, records), to: "csl")
-      expect([format, theirs.map { |item| their_common(item) }]).to eq([format, records.map do |one|
-        common(one)
-      end])
+      expect([format, theirs.map { |item| their_common(item) }])
+        .to eq([format, records.map { |one| common(one) }])
     end
     plain = records.drop(1)
     %w[ris bibtex].each do |format|
       back, refused = read(SecondOpinion.call(write(:csl, plain), to: format))
-      expect([format, refused, back.map { |one| common(one) }]).to eq([format, [], plain.map do |one|
-        common(one)
-      end])
+      expect([format, refused, back.map { |one| common(one) }])
+        .to eq([format, [], plain.map { |one| common(one) }])
     end
   end
 
@@ -89,13 +85,12 @@ RSpec.describe Hobrin::Exchange do
                       [record])).first.first).to have_attributes(types: ["guideline"], links: record.links,
                                                                  id: record.id)
     require "bibtex"
-    expect(BibTeX.parse(write(:bibtex, records)).map do |entry|
-      entry[:doi].to_s
-    end).to eq(records.map(&:doi))
+    expect(BibTeX.parse(write(:bibtex, records)).map { |entry| entry[:doi].to_s })
+      .to eq(records.map(&:doi))
   end
 
   # Source: the sample bibliographies of Debian's TeX packages, which bin/test fetches.
-  it "reads the sample bibliographies of Debian's TeX" do
+  it "reads the sample bibliographies of Debian's TeX", :outside do
     files = Dir[File.expand_path("../../var/outside/*.bib", __dir__)]
     expect(files.map { |file| File.basename(file) }).to include("xampl.bib", "btxdoc.bib")
     files.each do |file|
@@ -107,10 +102,8 @@ RSpec.describe Hobrin::Exchange do
       expect(refused.map(&:reason)).to all(match(/title/))
       expect(read.map(&:title)).to all(match(/\A[^{}]+\z/))
     end
-    article = described_class.read(File.binread(files.find do |file|
-      file.end_with?("xampl.bib")
-    end), format: :bibtex).first
-                             .find { |one| one.id == "article-full" }
+    example = File.binread(files.find { |file| file.end_with?("xampl.bib") })
+    article = described_class.read(example, format: :bibtex).first.find { |one| one.id == "article-full" }
     expect(article).to have_attributes(title: "The Gnats and Gnus Document Preparation System", year: 1986,
                                        volume: "41",
                                        issue: "7", pages: "73+", published: "1986-07")
@@ -132,17 +125,14 @@ RSpec.describe Hobrin::Exchange do
     bib = "@string{j = {Made-Up}}\n@article{a, title={One}, journal = j}\n@article{b, title={Open,\n@article{c, title={T\\\"wo {x}}}\n" \
           "@book{d, author={No Title}}\n@misc(e, title={Paren})\n@article{f, title={Cut".b
     records, refused = read(bib)
-    expect(records.map do |one|
-      [one.id, one.title, one.journal]
-    end).to eq([["a", "One", "Made-Up"], ["c", "Tẅo x", nil], ["e", "Paren", nil]])
+    expect(records.map { |one| [one.id, one.title, one.journal] })
+      .to eq([["a", "One", "Made-Up"], ["c", "Tẅo x", nil], ["e", "Paren", nil]])
     expect(refused.map { |one| [one.place, one.line] }).to eq([[3, 3], [5, 5], [7, 7]])
 
     utf16 = "TY  - JOUR\r\nTI  - Größe\r\nER  - \r\n".encode("UTF-16LE").b.prepend("\xFF\xFE".b)
     expect(described_class.read(utf16, format: :ris).first.map(&:title)).to eq(["Größe"])
     ["{", "{}", "", "7"].each do |text|
-      expect do
-        described_class.read(text, format: :csl)
-      end.to raise_error(Hobrin::InputError)
+      expect { described_class.read(text, format: :csl) }.to raise_error(Hobrin::InputError)
     end
   end
 

@@ -28,12 +28,9 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
       next expect(one.tree).to be_nil if cascade.steps.empty?
 
       last = cascade.steps.last.set
-      expect(cascade.steps.first.size - cascade.steps.sum do |step|
-        step.removed.size
-      end).to eq(last.size)
-      by_hand = records.each_index.select do |place|
-        one.included_ids.include?(records[place].id)
-      end.map(&:succ)
+      expect(cascade.steps.first.size - cascade.steps.sum { |step| step.removed.size })
+        .to eq(last.size)
+      by_hand = records.each_index.select { |place| one.included_ids.include?(records[place].id) }.map(&:succ)
       expect([cascade.included.to_a, cascade.final.to_a]).to eq([by_hand, plain.call(one.tree)])
       expect(cascade.final.to_a).to eq((last.to_a | by_hand).sort)
     end
@@ -44,7 +41,8 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
       one = inquiry
       turned = one.with(limits: one.limits.reverse, order: one.ordered_blocks.map(&:key).reverse)
       expect(turned.cascade(evaluator).final).to eq(one.cascade(evaluator).final)
-      expect(one.block("O").switched.operator).to eq(one.block("O").operator == :out ? one.block("O").previous_operator : :out)
+      block = one.block("O")
+      expect(block.switched.operator).to eq(block.operator == :out ? block.previous_operator : :out)
       expect(one.block("O").switched.switched).to eq(one.block("O"))
     end
   end
@@ -68,20 +66,16 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
   it "counts the papers of each year as they would be with other dates" do
     20.times do
       one = inquiry
-      others = one.with(limits: one.limits.reject do |limit|
-        limit.name == :dates
-      end, included_ids: [])
+      others = one.with(limits: one.limits.reject { |limit| limit.name == :dates }, included_ids: [])
       found = others.tree ? plain.call(others.tree).map { |number| records[number - 1] } : []
       years = Hobrin::Narrowing::PerYear.of(one.cascade(evaluator), evaluator)
-      expect(years.counts.reject do |_, papers|
-        papers.zero?
-      end).to eq(found.filter_map(&:year).tally.sort.to_h)
-      expect(years.counts.keys).to eq(years.counts.empty? ? [] : (years.counts.keys.min..years.counts.keys.max).to_a)
+      expect(years.counts.reject { |_, papers| papers.zero? })
+        .to eq(found.filter_map(&:year).tally.sort.to_h)
+      expect(years.counts.keys)
+        .to eq(years.counts.empty? ? [] : (years.counts.keys.min..years.counts.keys.max).to_a)
       recent = years.counts.select { |year, _| year >= 2016 }.values.sum
       expect([years.undated, recent])
-        .to eq([found.count { |record| record.year.nil? }, found.count do |record|
-              record.year.to_i >= 2016
-            end])
+        .to eq([found.count { |record| record.year.nil? }, found.count { |record| record.year.to_i >= 2016 }])
     end
   end
 
@@ -110,9 +104,8 @@ RSpec.describe Hobrin::Narrowing, :small_sample do
     expect([found.moves.size, found.size]).to eq([2, every.map(&:size).min])
     expect(moves[state].call.none? { |one| plain.call(one.state.tree).include?(lost) }).to be(true)
     other = (1..records.size).find { |number| !plain.match?(records[number - 1], words("sleep*")) }
-    expect(Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves: lambda { |_|
-      [].method(:itself)
-    }).call(state, other)).to be_nil
+    expect(Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves: ->(_) { [].method(:itself) }).call(state, other))
+      .to be_nil
   end
 
   it "sees of some records what the whole finds of them" do

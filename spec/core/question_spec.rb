@@ -6,9 +6,8 @@ RSpec.describe Hobrin::Question do
   it "marks the place that was selected when the same words stand twice" do
     question = described_class.ask(text).marked("P", "adults", near: 36).marked("O", "sleep",
                                                                                 near: 26)
-    expect(question.marks.map do |element, phrase|
-      [element.key, phrase.from]
-    end).to eq([["O", 27], ["P", 36]])
+    expect(question.marks.map { |element, phrase| [element.key, phrase.from] })
+      .to eq([["O", 27], ["P", 36]])
   end
 
   it "lets a new mark take the place of what it overlaps" do
@@ -39,14 +38,10 @@ RSpec.describe Hobrin::Question do
 
       before = marked.marks.first.last
       marks = marked.reworded(edited).marks
-      expect(marks.map do |_, phrase|
-        edited[phrase.from, phrase.text.size]
-      end).to eq(marks.map { |_, phrase|
-        phrase.text
-      })
-      expect(marks.map do |_, phrase|
-        phrase.text
-      end).to eq([wanted]) if before.to <= from || before.from >= from + length
+      expect(marks.map { |_, phrase| edited[phrase.from, phrase.text.size] })
+        .to eq(marks.map { |_, phrase| phrase.text })
+      expect(marks.map { |_, phrase| phrase.text })
+        .to eq([wanted]) if before.to <= from || before.from >= from + length
       within = before.from < from && from + length < before.to
       kept = edited[before.from...(before.to + edited.size - sentence.size)]
       expect(marks.size).to eq(1) if within && kept == kept.strip

@@ -55,9 +55,8 @@ RSpec.describe "Retrieval over the sample library", :small_sample do
     said = context.filters.kinds.to_h do |kind|
       all = context.filters.of_kind(kind)
       expect(all).to all(have_attributes(source: /\w/, note: /memory|substance/))
-      expect(all.map { |one| plain.call(one.tree) }).to eq(all.map { |one|
-        evaluator.call(one.filter).to_a
-      })
+      expect(all.map { |one| plain.call(one.tree) })
+        .to eq(all.map { |one| evaluator.call(one.filter).to_a })
       [kind, all.flat_map { |one| [one.sensitivity, one.specificity] }.compact]
     end
     expect(said.reject { |_, figures| figures.empty? }).to eq(published)

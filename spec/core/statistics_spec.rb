@@ -8,9 +8,8 @@ RSpec.describe Hobrin::Statistics do
     { [81, 263] => [0.2553, 0.3662], [15, 148] => [0.0624, 0.1605], [0, 20] => [0.0, 0.1611],
       [1, 29] => [0.0061, 0.1718] }
       .each do |(events, n), expected|
-      expect(ends(described_class::Wilson.call(events, n))).to match(expected.map { |bound|
-        be_within(5e-5).of(bound)
-      })
+      expect(ends(described_class::Wilson.call(events, n)))
+        .to match(expected.map { |bound| be_within(5e-5).of(bound) })
     end
   end
 
@@ -41,9 +40,8 @@ RSpec.describe Hobrin::Statistics do
       [27, 16_913, 29, 17_854] => [0.9828350769, 0.5821374615, 1.6593413964],
       [0, 20, 5, 20] => [0.0909090909, 0.0053585432, 1.5422965811] }.each do |table, expected|
       ratio = described_class::RiskRatio.call(a_table(*table))
-      expect([ratio.estimate, *ends(ratio)]).to match(expected.map { |value|
-        be_within(1e-9).of(value)
-      })
+      expect([ratio.estimate, *ends(ratio)])
+        .to match(expected.map { |value| be_within(1e-9).of(value) })
     end
   end
 

@@ -2,9 +2,8 @@
 
 RSpec.describe Hobrin::Strategy do
   it "reads words folded, hyphens as spaces, quotation marks as nothing" do
-    expect(%w[Ear-Plug* “Délire” ear_plug].map do |typed|
-      words(typed).text
-    end).to eq(["ear plug*", "delire", "ear plug"])
+    expect(%w[Ear-Plug* “Délire” ear_plug].map { |typed| words(typed).text })
+      .to eq(["ear plug*", "delire", "ear plug"])
   end
 
   it "says what is wrong with a term" do
@@ -69,10 +68,8 @@ RSpec.describe Hobrin::Strategy do
       expect(described_class::LineNotation.read(line.rule)).to eq(tree)
     end
     ["1 prox 2", "dc.title = sleep", "1 and", "", "(1"].each do |wrong|
-      expect do
-        described_class::LineNotation.read(wrong)
-      end.to raise_error(Hobrin::InputError,
-                         /Write lines like this/)
+      expect { described_class::LineNotation.read(wrong) }.to raise_error(Hobrin::InputError,
+                                                                          /Write lines like this/)
     end
     ["12", "two words", "and", "", "x" * 31].each do |name|
       expect do
@@ -87,13 +84,10 @@ RSpec.describe Hobrin::Strategy do
       described_class::Limit.new(name: :type,
                                  values: ["rumour"])
     end.to raise_error(Hobrin::InputError, /rumour/)
-    expect do
-      described_class::Dates.years(from_year: 2026, to_year: 2016)
-    end.to raise_error(Hobrin::InputError, /before 2026/)
-    expect do
-      described_class::Dates.years(from_year: "MMXVI")
-    end.to raise_error(Hobrin::InputError,
-                       /such as 2016/)
+    expect { described_class::Dates.years(from_year: 2026, to_year: 2016) }
+      .to raise_error(Hobrin::InputError, /before 2026/)
+    expect { described_class::Dates.years(from_year: "MMXVI") }.to raise_error(Hobrin::InputError,
+                                                                               /such as 2016/)
     expect { described_class::Dates.years }.to raise_error(Hobrin::InputError, /at least one year/)
   end
 end

@@ -41,12 +41,10 @@ RSpec.describe Hobrin::Thesaurus do
     expect(found.call("Acute conf")).to eq([["Delirium", "acute confusion"]])
     expect(found.call("attention")).to eq([%w[Delirium Delirium]])
     expect(found.call("(*)")).to eq([])
-    expect(thesaurus.look_up("onfus", way: :contains).map do |match|
-      match.heading.label
-    end).to eq(%w[Confusion])
-    expect(thesaurus.look_up("con", way: :begins).map do |match|
-      match.heading.label
-    end).to eq(%w[Confusion Conditions])
+    expect(thesaurus.look_up("onfus", way: :contains).map { |match| match.heading.label })
+      .to eq(%w[Confusion])
+    expect(thesaurus.look_up("con", way: :begins).map { |match| match.heading.label })
+      .to eq(%w[Confusion Conditions])
   end
 
   it "reads free typing by the longest name, and the rest as words" do

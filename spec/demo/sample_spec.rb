@@ -5,7 +5,7 @@ require "open3"
 require "socket"
 
 # What a person meets first: the commands, and the made-up data.
-RSpec.describe "The demo" do
+RSpec.describe "The demo", :slow do
   root = File.expand_path("../..", __dir__)
 
   def run(command, **env) = Open3.capture3(env.transform_keys(&:to_s), command)
@@ -69,9 +69,8 @@ RSpec.describe "The demo" do
     expect(thesaurus.headings.size).to be > 500
     expect(thesaurus.headings.count { |heading| heading.broader.empty? }).to be > 8
     expect(Hobrin::Thesaurus::Integrity.new(thesaurus.headings).warnings).to eq([])
-    expect(records.flat_map do |record|
-      record.headings.map(&:label)
-    end.uniq.reject { |label| thesaurus.heading(label) }).to eq([])
+    expect(records.flat_map { |record| record.headings.map(&:label) }.uniq.reject { |label| thesaurus.heading(label) })
+      .to eq([])
     expect(records.flat_map(&:types).uniq - Hobrin::Records::StudyTypes::ALL).to eq([])
   end
 

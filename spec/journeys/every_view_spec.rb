@@ -11,9 +11,7 @@ RSpec.describe "Every view", :sample, :browser do
              trail?again=yes]
   opened = %w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O
               paper:10.5555/hobrin.trial-2026-new]
-  views = ["/", *[*steps, *opened.map do |open|
-    "word?open=#{open}"
-  end].map { |view| "/inquiries/1/#{view}" },
+  views = ["/", *[*steps, *opened.map { |open| "word?open=#{open}" }].map { |view| "/inquiries/1/#{view}" },
            "/inquiries/5/ask", "/inquiries/5/word", "/inquiries/2/narrow?show=way", "/inquiries/4/narrow?show=check",
            "/inquiries/77/ask"]
 
@@ -31,7 +29,8 @@ RSpec.describe "Every view", :sample, :browser do
         performance.getEntriesByType("resource").map((entry) => new URL(entry.name).origin)
       JS
       expect(addresses.uniq - [page.evaluate_script("location.origin")]).to eq([])
-      expect(page.driver.browser.logs.get(:browser).map(&:message).grep_v(/404 \(Not Found\)/)).to eq([])
+      expect(page.driver.browser.logs.get(:browser).map(&:message).grep_v(/404 \(Not Found\)/))
+        .to eq([])
       resize(390, 844)
       expect(page.evaluate_script("document.documentElement.scrollWidth")).to eq(390)
       expect(page).to be_axe_clean.according_to(:wcag2a, :wcag2aa, :wcag22aa)
@@ -52,6 +51,7 @@ RSpec.describe "Every view", :sample, :browser do
     expect(page).to have_select("part[0]", selected: "heading Music")
     find_field("Another name for music").send_keys(:arrow_down)
     expect(page.active_element["class"]).to eq("offer")
+    expect(page.driver.browser.logs.get(:browser).map(&:message)).to eq([])
     page.active_element.send_keys(:enter)
     expect(page).to have_css(".term", text: "Music")
     tab_to("Narrow").send_keys(:enter)

@@ -39,9 +39,8 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(page).to have_css(".what-if-papers li")
     offer = Hobrin::Services::ReadWhatIfs.new(context, opened(4)).call.first
     titles = context.library.newest(offer.removed | offer.added, limit: 1_000).map(&:title)
-    expect(all(".what-if-papers li > span:first-child").map do |li|
-      li.text.sub(/ \d{4}\z/, "")
-    end - titles).to eq([])
+    expect(all(".what-if-papers li > span:first-child").map { |li| li.text.sub(/ \d{4}\z/, "") } - titles)
+      .to eq([])
     find(".what-if-papers [name=known]", match: :first).click
     expect(page).to have_css(".what-if-papers small", text: "must-find", count: 1)
     expect(page).to have_css(".must-find li", count: 1)
@@ -152,7 +151,8 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(page).to have_css(".by-hand", text: "must-find")
     visit "/inquiries/1/narrow"
     expect(find(".must-find")).to have_text("1 of 1 still in")
-    expect(find(".must-find")).to have_text(/Sensitivity to your must-find papers: 1 of 1.*precision \d+ %/m)
+    expect(find(".must-find"))
+      .to have_text(/Sensitivity to your must-find papers: 1 of 1.*precision \d+ %/m)
   end
 
   it "subtracts one line from another and joins them, by pointing and by writing" do
@@ -189,7 +189,8 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     visit "/inquiries/1/trail"
     expect(page).to have_text("The library has changed since the last line was counted")
     click_link "Run again"
-    expect(find(".looked-at")).to have_text("#{again.size} papers now, #{before} at line #{log["trail"].size}")
+    expect(find(".looked-at"))
+      .to have_text("#{again.size} papers now, #{before} at line #{log["trail"].size}")
     expect(find(".new-papers")).to have_text("Earplugs, looked at again")
     find("summary", text: "Lines of the search whose counts moved").click
     rows = all(".moved tbody tr").map do |row|

@@ -53,9 +53,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
 
     expect(block("P")).to have_css(".offer", text: "Bowel Surgery")
     block("P").click_button("Bowel Surgery")
-    expect(row("Bowel Surgery")).to have_text(papers { |record|
-      indexed?(record, "Bowel Surgery")
-    }.to_s)
+    expect(row("Bowel Surgery"))
+      .to have_text(papers { |record| indexed?(record, "Bowel Surgery") }.to_s)
     add("I", "chewing gum")
     expect(joined).to eq(inquiry(6).cascade(context.evaluator).joined.size)
     expect(inquiry(6).limits.map { |limit| limit.leaf.from }).to eq(["2015"])
@@ -93,9 +92,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
     find(".paper-list a", match: :first).click
     expect(page).to have_css(".paper-title", text: known.title)
     main, other = known.headings.partition(&:main)
-    expect(all(".indexing-list li").map do |li|
-      li.find("span > b").text
-    end).to eq((main + other).map(&:label))
+    expect(all(".indexing-list li").map { |li| li.find("span > b").text })
+      .to eq((main + other).map(&:label))
     expect(page).to have_css(".main-topic", count: main.size)
     click_button "Send Music to I"
     expect(block("I")).to have_css(".term-row", text: "Music")
@@ -142,9 +140,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(row("con*")).to have_css(".wild", text: /takes in \d+ spellings/)
     row("con*").click
     words = find(".taken-in").all("span").map { |span| span.text.split(" ", 2) }
-    expect(words.map { |_, papers| papers.delete("\u2009").to_i }).to eq(words.map { |_, papers|
-      papers.delete("\u2009").to_i
-    }.sort.reverse)
+    expect(words.map { |_, papers| papers.delete("\u2009").to_i })
+      .to eq(words.map { |_, papers| papers.delete("\u2009").to_i }.sort.reverse)
     expect(words.map(&:first)).to all(start_with("con"))
     find("#card [name=reason]").send_keys("takes in everything")
     click_button "Cross out"
@@ -235,7 +232,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
     within_window(other) do
       visit "/inquiries/1/word"
       entry("O").send_keys("insomnia", :enter)
-      expect(block("O")).to have_text("“insomnia” is filed under Sleep Disorders, which is in this block already")
+      expect(block("O"))
+        .to have_text("“insomnia” is filed under Sleep Disorders, which is in this block already")
       entry("O").set("wakeful*")
       entry("O").send_keys(:enter)
       expect(block("O")).to have_css(".term-row", text: "wakeful*")

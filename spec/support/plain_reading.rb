@@ -10,9 +10,7 @@ class PlainReading
   def initialize(records, headings)
     @records = records
     @below = headings.to_h do |one|
-      [one.label, headings.select do |other|
-        other.broader.include?(one.label)
-      end.map(&:label)]
+      [one.label, headings.select { |other| other.broader.include?(one.label) }.map(&:label)]
     end
     @words = {}
     @patterns = {}

@@ -9,31 +9,41 @@ RSpec.describe Hobrin::Web::Forms do
     described_class.const_get(name).new(Hobrin::Web::Fields.new(params.transform_keys(&:to_s)))
   end
 
-  { ["Word::TermForm", { term: "4", do: "cross_out", reason: "wide" }] =>
-      edits::Word::CrossOut.new(term_id: 4, reason: "wide"),
-    ["Word::TermForm", { term: "4", turn: "main" }] => edits::Word::TurnHeading.new(term_id: 4, choice: :main),
+  decide = lambda do |**rest|
+    edits::Sift::Decide.new(decision: Hobrin::Sifting::Decision.new(record_id: "one", verdict: :drop, **rest))
+  end
+  cases = [
+    ["Word::TermForm", { term: "4", do: "cross_out", reason: "wide" },
+     edits::Word::CrossOut.new(term_id: 4, reason: "wide")],
+    ["Word::TermForm", { term: "4", turn: "main" },
+     edits::Word::TurnHeading.new(term_id: 4, choice: :main)],
     # An aspect that is called as one of the other choices is.
-    ["Word::TermForm", { term: "4", turn: "aspect:main" }] => edits::Word::TurnHeading.new(term_id: 4, choice: "main"),
-    ["Word::TermForm", { term: "4", do: "reword", text: "Eye Masks", in: ["title"] }] =>
-      edits::Word::RewordTerm.new(term_id: 4, leaf: s::TextTerm.new(text: "eye masks", fields: [:title])),
-    ["Word::AdditionForm", { block: "P", heading: "Sleep", as: "yes", main: "yes", aspects: ["nursing"] }] =>
-      edits::Word::AddHeading.new(block: "P", label: "Sleep", narrower: false, main: true, aspects: ["nursing"]),
-    ["Word::AdditionForm", { block: "P", typed: "a b", read: "a b", part_count: "2", part: { "0" => "words:a",
-                                                                                         "1" => "leave:" } }] =>
-      edits::Word::AddParts.new(block: "P", parts: [[:words, "a"]]),
+    ["Word::TermForm", { term: "4", turn: "aspect:main" },
+     edits::Word::TurnHeading.new(term_id: 4, choice: "main")],
+    ["Word::TermForm", { term: "4", do: "reword", text: "Eye Masks", in: ["title"] },
+     edits::Word::RewordTerm.new(term_id: 4, leaf: s::TextTerm.new(text: "eye masks", fields: [:title]))],
+    ["Word::AdditionForm", { block: "P", heading: "Sleep", as: "yes", main: "yes", aspects: ["nursing"] },
+     edits::Word::AddHeading.new(block: "P", label: "Sleep", narrower: false, main: true, aspects: ["nursing"])],
+    ["Word::AdditionForm",
+     { block: "P", typed: "a b", read: "a b", part_count: "2", part: { "0" => "words:a", "1" => "leave:" } },
+     edits::Word::AddParts.new(block: "P", parts: [[:words, "a"]])],
     # Typed on since it was read.
-    ["Word::AdditionForm", { block: "P", typed: "a b c", read: "a b", part_count: "1", part: { "0" => "words:a" } }] =>
-      edits::Word::AddTyped.new(block: "P", typed: "a b c"),
-    ["Narrow::LimitForm", { limit: "dates", from_year: "2 016" }] => edits::Narrow::PutLimit.new(leaf: s::Dates.years(from_year: 2016)),
-    ["Narrow::LimitForm", { all: "off" }] => edits::Narrow::SwitchAllOff.new,
-    ["Narrow::WhatIfForm", { try: %w[a b c d] }] => edits::Narrow::TryMoves.new(names: %w[a b c]),
-    ["Narrow::AimForm", { usual: "At the bedside", aim_from: "x" }] =>
-      edits::Narrow::SetAim.new(aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40)),
-    ["Sift::DecisionForm", { paper: "one", reason: "No study", note: "n" }] =>
-      edits::Sift::Decide.new(decision: Hobrin::Sifting::Decision.new(record_id: "one", verdict: :drop, reason: "No study", note: "n")),
-    ["Sift::DecisionForm", { paper: "one", verdict: "none" }] => edits::Sift::TakeBack.new(record_id: "one"),
-    ["Trail::NamedLineForm", { remove: "broad" }] => edits::Trail::RemoveLine.new(name: "broad") }
-    .each do |(name, params), edit|
+    ["Word::AdditionForm",
+     { block: "P", typed: "a b c", read: "a b", part_count: "1", part: { "0" => "words:a" } },
+     edits::Word::AddTyped.new(block: "P", typed: "a b c")],
+    ["Narrow::LimitForm", { limit: "dates", from_year: "2 016" },
+     edits::Narrow::PutLimit.new(leaf: s::Dates.years(from_year: 2016))],
+    ["Narrow::LimitForm", { all: "off" }, edits::Narrow::SwitchAllOff.new],
+    ["Narrow::WhatIfForm", { try: %w[a b c d] }, edits::Narrow::TryMoves.new(names: %w[a b c])],
+    ["Narrow::AimForm", { usual: "At the bedside", aim_from: "x" },
+     edits::Narrow::SetAim.new(aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40))],
+    ["Sift::DecisionForm", { paper: "one", reason: "No study", note: "n" },
+     decide.call(reason: "No study", note: "n")],
+    ["Sift::DecisionForm", { paper: "one", verdict: "none" }, edits::Sift::TakeBack.new(record_id: "one")],
+    ["Trail::NamedLineForm", { remove: "broad" }, edits::Trail::RemoveLine.new(name: "broad")]
+  ]
+
+  cases.each do |name, params, edit|
     it "#{name} makes of #{params} one edit" do
       expect(form(name, **params).edit).to eq(edit)
     end
@@ -44,15 +54,16 @@ RSpec.describe Hobrin::Web::Forms do
       expect { form(name, term: "4", key: "P", name: "age", do: "dance").edit }
         .to raise_error(Hobrin::InputError, /too old for that button/)
     end
-    expect { form("Word::TermForm", term: "x", do: "remove").edit }.to raise_error(Hobrin::GoneError)
+    expect { form("Word::TermForm", term: "x", do: "remove").edit }
+      .to raise_error(Hobrin::GoneError)
   end
 
   it "keeps open what was open, and leads where it was asked to" do
-    expect(form("Word::TermForm", term: "4", do: "up", open: "term:4").after(nil).stay).to eq("open" => "term:4")
-    expect(form("Word::TermForm", term: "4", do: "remove", open: "term:4").after(nil).stay).to eq("open" => "")
-    expect(form("Narrow::MustFindForm", from: "trail", known: "x").after(nil).step).to eq(:trail)
-    reading = form("Narrow::MustFindForm", reading: "one", known: "x").after(nil)
-    expect([reading.step, reading.paper]).to eq([:sift, "one"])
+    stay = ->(press) { form("Word::TermForm", term: "4", do: press, open: "term:4").after(nil).stay }
+    expect([stay["up"], stay["remove"]]).to eq([{ "open" => "term:4" }, { "open" => "" }])
+    must_find = ->(**rest) { form("Narrow::MustFindForm", known: "x", **rest).after(nil) }
+    expect(must_find[from: "trail"].step).to eq(:trail)
+    expect([must_find[reading: "one"].step, must_find[reading: "one"].paper]).to eq([:sift, "one"])
     expect(form("Act::BriefForm", next: "narrow").after(nil).step).to eq(:narrow)
   end
 end

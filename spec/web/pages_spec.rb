@@ -23,7 +23,8 @@ RSpec.describe Hobrin::Web::Pages, :sample do
 
   it "folds lines of one kind in a row, and opens the fold in which a line is looked at" do
     folds = page(:Trail).folds
-    expect(folds.filter_map(&:words)).to include("37 papers decided", "20 terms added", "6 papers weighed")
+    expect(folds.filter_map(&:words))
+      .to include("37 papers decided", "20 terms added", "6 papers weighed")
     expect(folds.sum { |fold| fold.rows.size }).to eq(saved.version)
     looking = page(:Trail, line: "20").folds.select(&:open)
     expect(looking.map(&:words)).to eq(["20 terms added"])
@@ -33,7 +34,8 @@ RSpec.describe Hobrin::Web::Pages, :sample do
     trail = page(:Trail, step: "narrow")
     expect(trail.folds.flat_map(&:rows).map(&:step).uniq).to eq(["Narrow"])
     expect(trail.path_to(3)).to eq("/inquiries/1/trail?line=3&step=narrow")
-    expect(trail.filter.steps.map { |one| [one.name, one.size, one.chosen] }).to include(["All", 74, false], ["Narrow", 3, true])
+    steps = trail.filter.steps.map { |one| [one.name, one.size, one.chosen] }
+    expect(steps).to include(["All", 74, false], ["Narrow", 3, true])
     expect(trail.filter.people).to eq([])
   end
 
@@ -41,9 +43,11 @@ RSpec.describe Hobrin::Web::Pages, :sample do
     picture = page(:Trail).picture
     lines = context.inquiries.trail(1).reverse
     by_papers = picture.marks.zip(lines).sort_by { |_, line| line.count_after }
-    expect(by_papers.map { |mark, _| mark.y }).to eq(by_papers.map { |mark, _| mark.y }.sort.reverse)
+    expect(by_papers.map { |mark, _| mark.y })
+      .to eq(by_papers.map { |mark, _| mark.y }.sort.reverse)
     expect(picture.marks.each_cons(2)).to all(satisfy { |one, two| one.x < two.x })
-    expect(picture.bands.each_cons(2)).to all(satisfy { |one, two| (one.x + one.width - two.x).abs < 0.2 })
+    expect(picture.bands.each_cons(2))
+      .to all(satisfy { |one, two| (one.x + one.width - two.x).abs < 0.2 })
     expect(picture.summary).to include("Narrow, lines 28 to 30: 37 left")
   end
 

@@ -8,7 +8,10 @@ RSpec.describe "Two windows on one inquiry", :sample, :client do
   end
 
   def notice = last_response.body[%r{<p class="notice">(.*?)</p>}m, 1]
-  def ask(**rest) = { situation: inquiry.question.situation, question: inquiry.question.text, seen: saved.version, **rest }
+
+  def ask(**rest)
+    { situation: inquiry.question.situation, question: inquiry.question.text, seen: saved.version, **rest }
+  end
 
   before { visit_page "/inquiries/1/ask" }
 

@@ -13,7 +13,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
                                                                           "style-src 'self'")
       expect(last_response.body).not_to match(/<script>|style="|javascript:|https?:/)
     end
-    expect(last_response.headers["set-cookie"].to_s).to match(/httponly/i).and match(/samesite=lax/i)
+    expect(last_response.headers["set-cookie"].to_s)
+      .to match(/httponly/i).and match(/samesite=lax/i)
   end
 
   it "refuses every change without the page's token" do
@@ -206,9 +207,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       expect([path,
               visit_page("/inquiries/1/#{path}").status]).to match([path, be_between(200, 499)])
     end
-    expect(%i[ask word narrow sift weigh act].map do |step|
-      visit_page("/inquiries/1/#{step}").status
-    end).to all(eq(200))
+    expect(%i[ask word narrow sift weigh act].map { |step| visit_page("/inquiries/1/#{step}").status })
+      .to all(eq(200))
   end
 
   it "turns away what is far too long before reading it" do

@@ -15,7 +15,8 @@ RSpec.describe "The application without scripts", :sample, :client do
   it "says on a heading that indexers left what to use instead, and takes that in" do
     retired = a_heading("Ward Fear", use_instead: ["Agitation"])
     context.library.write_thesaurus(Hobrin::Thesaurus.new([*context.thesaurus.headings, retired]))
-    expect(visit_page("/inquiries/1/word?open=heading:O:Ward%20Fear").body).to include("no longer use this heading")
+    expect(visit_page("/inquiries/1/word?open=heading:O:Ward%20Fear").body)
+      .to include("no longer use this heading")
     send_form("/inquiries/1/terms", block: "O", heading: "Agitation")
     expect(inquiry.block("O").terms.last.label).to eq("Agitation")
   end

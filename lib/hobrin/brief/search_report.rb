@@ -81,8 +81,8 @@ module Hobrin
       end
 
       def deduplication
-        "By DOI, or by title, year, first author and first page: #{facts.duplicates} of the #{facts.total} are the same " \
-          "paper once more."
+        "By DOI, or by title, year, first author and first page: " \
+          "#{facts.duplicates} of the #{facts.total} are the same paper once more."
       end
 
       def other_methods

@@ -27,7 +27,8 @@ module Hobrin
       # What several lines of one kind are together.
       SEVERAL = {
         question_written: "changes of the question", terms_added: "terms added", term_crossed_out: "terms crossed out",
-        term_removed: "terms removed", heading_turned: "headings searched in another way", term_reworded: "terms reworded",
+        term_removed: "terms removed", heading_turned: "headings searched in another way",
+        term_reworded: "terms reworded",
         term_moved: "terms moved", limit_put: "limits put on", limit_removed: "limits taken off",
         moves_tried: "what-ifs tried", move_dismissed: "what-ifs dismissed", finding_mended: "findings mended",
         must_find_added: "must-find papers named", paper_included: "papers let in by hand",

@@ -22,6 +22,7 @@ module Hobrin
           month = number(month)
           day = day.to_i
           return year.to_s unless month
+
           real = day.positive? && Date.valid_date?(year.to_i, month, day)
           return format("%s-%02d", year, month) unless real
 

@@ -54,9 +54,7 @@ module Hobrin
 
       def circle(label, path, done)
         return if done[label]
-        if path.include?(label)
-          return "#{label} lies below itself: #{round(path, label).join(" < ")}."
-        end
+        return "#{label} lies below itself: #{round(path, label).join(" < ")}." if path.include?(label)
 
         found = @by_label.fetch(label).broader.filter_map do |above|
           circle(above, [*path, label], done)

@@ -53,7 +53,7 @@ module Hobrin
         hits = [label_first, other_first, label_within, other_within]
         found = hits.each_with_index.flat_map { |some, rank| matches(some, rank) }.uniq(&:heading)
         return found.first(limit) if found.size >= limit
-        
+
         (found + by_definition(words, limit)).uniq(&:heading).first(limit)
       end
 

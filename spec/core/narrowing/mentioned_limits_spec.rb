@@ -13,7 +13,7 @@ RSpec.describe Hobrin::Narrowing::MentionedLimits do
     .each do |text, limits|
     it "reads limits out of “#{text}”" do
       stated = described_class.new(Date.new(2026, 11,
-                                                               23)).call("What helps #{text}?")
+                                            23)).call("What helps #{text}?")
       expect(stated.map do |one|
         [one.leaf.name,
          *(one.leaf.respond_to?(:values) ? one.leaf.values : [one.leaf.from, one.leaf.to])]

@@ -121,27 +121,18 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
   it "counts what the papers of a set have in common, and every place of a heading" do
     set = evaluator.call(words("sleep*"))
     own = set.map { |number| records[number - 1] }
-    said = { heading: ->(one) { one.headings.map(&:label) }, journal: lambda { |one|
-      [one.journal]
-    }, type: :types.to_proc,
-             main: lambda { |one|
-               one.headings.select(&:main).map(&:label)
-             }, age: :ages.to_proc, sex: :sex.to_proc,
-             year: ->(one) { [one.year.to_s] }, language: lambda { |one|
-                                                  [one.language]
-                                                }, place: lambda { |one|
-                                                     [one.country]
-                                                   },
+    said = { heading: ->(one) { one.headings.map(&:label) }, journal: ->(one) { [one.journal] }, type: :types.to_proc,
+             main: ->(one) { one.headings.select(&:main).map(&:label) }, age: :ages.to_proc, sex: :sex.to_proc,
+             year: ->(one) { [one.year.to_s] }, language: ->(one) { [one.language] }, place: ->(one) { [one.country] },
              species: :species.to_proc }
     said.each do |name, values|
-      expected = own.flat_map do |one|
-        values[one].uniq
-      end.tally.sort_by { |value, size| [-size, value] }
-      expect([name,
-              Hobrin::Retrieval::FacetCounts.call(set, name, evaluator)]).to eq([name, expected])
+      expected = own.flat_map { |one| values[one].uniq }.tally.sort_by { |value, size| [-size, value] }
+      expect([name, Hobrin::Retrieval::FacetCounts.call(set, name, evaluator)])
+        .to eq([name, expected])
     end
     place = Hobrin::Retrieval::HeadingPlace.of("Delirium", evaluator)
     expect(place.paths.map { |path| path.last.first }.uniq).to eq(["Delirium"])
-    expect(place.paths.first.last.last).to eq(plain.call(Hobrin::Strategy::Heading.new(label: "Delirium")).size)
+    expect(place.paths.first.last.last)
+      .to eq(plain.call(Hobrin::Strategy::Heading.new(label: "Delirium")).size)
   end
 end

@@ -11,14 +11,17 @@ RSpec.describe Hobrin::Question::Frame do
       expect(framed.elements.map(&:key).uniq.size).to eq(framed.elements.size)
       expect(framed.framed("pico")).to eq(marked)
       inquiry = Hobrin::Inquiry.new(question: framed)
-      expect(Hobrin::Store::InquiryDocument.load(Hobrin::Store::InquiryDocument.dump(inquiry))).to eq(inquiry)
+      expect(Hobrin::Store::InquiryDocument.load(Hobrin::Store::InquiryDocument.dump(inquiry)))
+        .to eq(inquiry)
     end
     expect(marked.framed("spider").element("C").slot.frame).to eq("pico")
     expect(marked.framed("spider").elements.map(&:letter)).to eq(%w[S PI D E R C])
   end
 
   it "has its letters in its name" do
-    described_class::ALL.each { |frame| expect(frame.slots.map(&:letter).join.delete("^A-Z").chars.sort).to eq(spelled(frame)) }
+    described_class::ALL.each do |frame|
+      expect(frame.slots.map(&:letter).join.delete("^A-Z").chars.sort).to eq(spelled(frame))
+    end
   end
 
   # SPIDER and ECLIPSE have a letter pair each: PI, SE.

@@ -25,13 +25,11 @@ RSpec.describe Hobrin::Question::Practice do
       question = Hobrin::Question.ask("Is it #{words}?").marked(key, words)
       described_class.new(question, thesaurus).call(question.element(key))&.use
     end
-    expect(["usual care", "no earplugs", "placebo", "standard practice"].map do |words|
-      advise.call("C", words)
-    end).to all(eq(:reading))
+    expect(["usual care", "no earplugs", "placebo", "standard practice"].map { |words| advise.call("C", words) })
+      .to all(eq(:reading))
     expect(advise.call("C", "melatonin")).to eq(:searched)
-    expect(["older adults", "women", "children", "adults with delirium"].map do |words|
-      advise.call("P", words)
-    end).to eq([:limit, :limit, :limit, nil])
+    expect(["older adults", "women", "children", "adults with delirium"].map { |words| advise.call("P", words) })
+      .to eq([:limit, :limit, :limit, nil])
   end
 
   it "asks for what is missing, in plain words, but not for what this kind can do without" do

@@ -26,9 +26,7 @@ RSpec.describe "What Ask proposes" do
 
   it "marks what a person marked, in the questions that the rules were made with and in those they were not" do
     shares = questions.transform_values do |some|
-      figures.call(some, lambda { |text|
-        proposed(text, thesaurus)
-      })
+      figures.call(some, ->(text) { proposed(text, thesaurus) })
     end
     page = File.read(File.expand_path("../../../docs/asking.md", __dir__))
     shares.each do |set, (marked, right, other, kinds)|
@@ -38,14 +36,13 @@ RSpec.describe "What Ask proposes" do
       expect(right).to be >= 0.9 * marked
     end
     expect(questions.values.sum(&:size)).to be >= 40
-    expect(questions.values.flatten.map { |one| one["kind"] }.uniq).to match_array(Hobrin::Question::Kind::ALL.map(&:key))
+    expect(questions.values.flatten.map { |one| one["kind"] }.uniq)
+      .to match_array(Hobrin::Question::Kind::ALL.map(&:key))
   end
 
   it "proposes only words of the sentence, apart from each other, for any sentence" do
     random = Random.new(40)
-    words = questions.values.flatten.flat_map do |one|
-      one["text"].split
-    end + ["İzmir", "👵🏽", "délire,", "((", "of of"]
+    words = questions.values.flatten.flat_map { |one| one["text"].split } + ["İzmir", "👵🏽", "délire,", "((", "of of"]
     200.times do
       text = Array.new(random.rand(1..25)) { words.sample(random:) }.join(" ")
       phrases = Hobrin::Question::Proposals.new(thesaurus).call(text).map(&:phrase)

@@ -17,9 +17,8 @@ RSpec.describe "Blocks however they are joined", :small_sample do
       expect(cascade.final.to_a).to eq(state.tree ? plain.call(state.tree) : [])
       expect(Hobrin::Narrowing::WhatIfs.new(state,
                                             evaluator: context.evaluator).now).to eq(cascade.final)
-      expect(cascade.steps.drop(1).sum do |step|
-        step.removed.size
-      end).to eq((cascade.steps.first&.size || 0) - cascade.final.size)
+      expect(cascade.steps.drop(1).sum { |step| step.removed.size })
+        .to eq((cascade.steps.first&.size || 0) - cascade.final.size)
       absent_papers_name_their_step(cascade)
       blocks.each { |block| figures_agree(block) }
     end
@@ -45,7 +44,8 @@ RSpec.describe "Blocks however they are joined", :small_sample do
     end
     block.excluded.each do |term|
       without = block.replace(term.id) { nil }.tree
-      expect(figures.terms.fetch(term.id).alone).to be >= ((without ? plain.call(without) : []) - whole).size
+      expect(figures.terms.fetch(term.id).alone)
+        .to be >= ((without ? plain.call(without) : []) - whole).size
     end
   end
 

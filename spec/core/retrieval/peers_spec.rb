@@ -2,7 +2,7 @@
 
 # The engine beside other ways to the same answer: plain SQL, pairs compared one by one, many
 # readers at once.
-RSpec.describe "The engine and its peers", :small_sample do
+RSpec.describe "The engine and its peers", :small_sample, :slow do
   let(:random) { Random.new(12) }
   let(:evaluator) { context.evaluator }
 

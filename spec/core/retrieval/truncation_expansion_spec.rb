@@ -11,9 +11,8 @@ RSpec.describe Hobrin::Retrieval::TruncationExpansion, :small_sample do
         expect(taken.words.map(&:last)).to eq(spelled.map { |one| plain.call(one).size })
         next unless taken.more.zero?
 
-        expect([text, spelled.flat_map do |one|
-          plain.call(one)
-        end.uniq.sort]).to eq([text, plain.call(leaf)])
+        expect([text, spelled.flat_map { |one| plain.call(one) }.uniq.sort])
+          .to eq([text, plain.call(leaf)])
       end
     end
   end

@@ -14,18 +14,15 @@ RSpec.describe Hobrin::Statistics::Circles do
     random = Random.new(1880)
     100.times do
       sets = Array.new(random.rand(2..3)) do
-        Array.new(random.rand(1..80)) do
-          random.rand(1..120)
-        end.uniq
+        Array.new(random.rand(1..80)) { random.rand(1..120) }.uniq
       end
       overlap = Hobrin::Retrieval::Overlap.of(sets.map { |numbers| a_set(*numbers) })
       expect(overlap.regions).to eq(regions(sets))
       drawn = described_class.of(overlap.regions)
       expect(drawn.error).to be < (sets.size == 2 ? 0.02 : 1.2)
       shares = drawn.circles.map { |one| one.radius**2 }
-      expect(shares.map { |share| share / shares.max }).to match(sets.map { |one|
-        be_within(1e-9).of(one.size.to_f / sets.map(&:size).max)
-      })
+      expect(shares.map { |share| share / shares.max })
+        .to match(sets.map { |one| be_within(1e-9).of(one.size.to_f / sets.map(&:size).max) })
       next unless sets.size == 2
 
       one, two = drawn.circles

@@ -17,9 +17,8 @@ RSpec.describe Hobrin::Strategy::PastedList do
     .each do |text, leaves|
     it "reads #{text.inspect}" do
       list = read(text)
-      expect(list.leaves.map do |leaf|
-        leaf.is_a?(Hobrin::Strategy::Heading) ? leaf.label.to_sym : leaf.text
-      end).to eq(leaves)
+      expect(list.leaves.map { |leaf| leaf.is_a?(Hobrin::Strategy::Heading) ? leaf.label.to_sym : leaf.text })
+        .to eq(leaves)
       expect(list.refused).to eq([])
     end
   end

@@ -8,22 +8,15 @@ RSpec.describe Hobrin::Thesaurus do
   let(:headings) do
     labels = Array.new(400) { name }.uniq
     labels.each_with_index.map do |label, place|
-      a_heading(label.capitalize, definition: Array.new(6) do
-        name
-      end.join(" "), also_called: Array.new(random.rand(3)) do
-                       name
-                     end - [label, label.capitalize],
+      a_heading(label.capitalize, definition: Array.new(6) { name }.join(" "),
+                                  also_called: Array.new(random.rand(3)) { name } - [label, label.capitalize],
                                   broader: labels.first(place).sample(random.rand(3), random:).map(&:capitalize))
     end.uniq { |heading| heading.label.downcase }
   end
   let(:thesaurus) { described_class.new(headings) }
 
   def name
-    Array.new(random.rand(1..3)) do
-      Array.new(random.rand(1..3)) do
-        syllables[random.rand(8)]
-      end.join
-    end.join(" ")
+    Array.new(random.rand(1..3)) { Array.new(random.rand(1..3)) { syllables[random.rand(8)] }.join }.join(" ")
   end
 
   # The rank of a heading for what was typed: the best of its names, or its definition.
@@ -49,9 +42,8 @@ RSpec.describe Hobrin::Thesaurus do
       end
       expect([typed, found.to_h]).to eq([typed, expected.to_h])
       expect(found.map(&:last)).to eq(found.map(&:last).sort)
-      expect(thesaurus.look_up(typed, limit: 5).map do |match|
-        match.heading.label
-      end).to eq(found.first(5).map(&:first))
+      expect(thesaurus.look_up(typed, limit: 5).map { |match| match.heading.label })
+        .to eq(found.first(5).map(&:first))
       { contains: ->(label) { label.downcase.include?(typed) }, begins: lambda { |label|
         label.downcase.start_with?(typed)
       } }.each do |way, test|
@@ -64,9 +56,7 @@ RSpec.describe Hobrin::Thesaurus do
 
   it "holds in each heading's closure just what can be reached from it, and gives each place a path to a top" do
     children = headings.to_h do |heading|
-      [heading.label, headings.select do |one|
-        one.broader.include?(heading.label)
-      end.map(&:label)]
+      [heading.label, headings.select { |one| one.broader.include?(heading.label) }.map(&:label)]
     end
     headings.sample(60, random:).each do |heading|
       reached = [heading.label]
@@ -91,9 +81,7 @@ RSpec.describe Hobrin::Thesaurus do
     text = StringIO.new.tap { |io| Hobrin::Exchange::Skos::Writer.new.call(thesaurus, io) }.string
     result = Hobrin::Exchange::Skos::Reader.new.call(StringIO.new(text), format: :turtle)
     plain = lambda { |list|
-      list.map do |one|
-        [one.label, one.also_called.sort, one.broader.sort, one.definition]
-      end.sort
+      list.map { |one| [one.label, one.also_called.sort, one.broader.sort, one.definition] }.sort
     }
     expect([result.errors, plain.call(result.headings)]).to eq([[], plain.call(headings)])
   end

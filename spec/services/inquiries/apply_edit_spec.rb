@@ -63,7 +63,8 @@ RSpec.describe Hobrin::Services::ApplyEdit, :sample do
     expect(Hobrin::Store::InquiryDocument).to have_received(:load).once
     expect(Hobrin::Narrowing::Cascade).to have_received(:of).once
     locked = sent.drop_while { |line| !line.include?("BEGIN") }.take_while { |line| !line.include?("COMMIT") }
-    expect(locked.drop(1).map { |line| line[/UPDATE|INSERT|SELECT|DELETE/] }).to eq(%w[UPDATE INSERT])
+    expect(locked.drop(1).map { |line| line[/UPDATE|INSERT|SELECT|DELETE/] })
+      .to eq(%w[UPDATE INSERT])
   end
 
   it "makes the edit again on what a quicker writer left, as long as it is about something else" do
@@ -73,8 +74,10 @@ RSpec.describe Hobrin::Services::ApplyEdit, :sample do
       find.call(id).tap { quicker.shift&.call }
     end
     add_words("O", "insomnia*")
-    expect([inquiry.block("I").terms.last.label, inquiry.block("O").terms.last.label]).to eq(["muff*", "insomnia*"])
-    expect(context.inquiries.trail(1).first(2).map(&:number)).to eq([saved.version, saved.version - 1])
+    expect([inquiry.block("I").terms.last.label, inquiry.block("O").terms.last.label])
+      .to eq(["muff*", "insomnia*"])
+    expect(context.inquiries.trail(1).first(2).map(&:number))
+      .to eq([saved.version, saved.version - 1])
   end
 
   it "counts before by what the last change left, and anew when the library has changed since" do
@@ -83,13 +86,15 @@ RSpec.describe Hobrin::Services::ApplyEdit, :sample do
     twin = context.library.newest(opened.cascade.final, limit: 1).first.with(id: "twin", doi: nil)
     Hobrin::Services::ImportRecords.new(context).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call([twin])))
     add_words("O", "nightmare*")
-    expect([last_line.count_before, line.count_after]).to eq([line.count_after + 1, line.count_after])
+    expect([last_line.count_before, line.count_after])
+      .to eq([line.count_after + 1, line.count_after])
   end
 
   it "keeps kind and facts as data, and no sentence" do
     context.library.now
     rows = Sequel::DATABASES.last(2).find { |db| db.table_exists?(:trail) }[:trail].where(inquiry_id: 1)
-    expect(rows.select_map(:kind).uniq).to include("question_asked", "terms_added", "limit_put", "paper_decided")
+    expect(rows.select_map(:kind).uniq)
+      .to include("question_asked", "terms_added", "limit_put", "paper_decided")
     expect(rows.where(kind: "limit_put").get(:facts)).to include('"is":"limit"')
     expect(rows.columns).not_to include(:change)
   end

@@ -15,9 +15,7 @@ RSpec.describe Hobrin::Services::Search, :small_sample do
 
   it "gives the newest of a large set without reading the rest" do
     everything = search.call("cql.allRecords = 1")
-    newest = records.sort_by do |record|
-      record.published.tr("-", "").ljust(8, "0")
-    end.reverse.first(5).map(&:published)
+    newest = records.sort_by { |record| record.published.tr("-", "").ljust(8, "0") }.reverse.first(5).map(&:published)
     expect(search.records(everything, limit: 5).map(&:published)).to eq(newest)
     expect(search.records(search.call("zebra"))).to eq([])
   end
@@ -27,9 +25,8 @@ RSpec.describe Hobrin::Services::Search, :small_sample do
     thesaurus = context.library.thesaurus
     names = thesaurus.names
     120.times do
-      typed = Array.new(random.rand(1..4)) do
-        random.rand < 0.6 ? names[random.rand(names.size)] : %w[rounds zebra of][random.rand(3)]
-      end.join(" ")
+      some = -> { random.rand < 0.6 ? names.sample(random:) : %w[rounds zebra of].sample(random:) }
+      typed = Array.new(random.rand(1..4)) { some.call }.join(" ")
       parts = Hobrin::Thesaurus::Reading.new(thesaurus).call(typed)
       words = Hobrin::Text::Tokens.of(typed)
       kept = parts.flat_map { |part| Hobrin::Text::Tokens.of(part.text) }
@@ -41,9 +38,8 @@ RSpec.describe Hobrin::Services::Search, :small_sample do
         expect([part.text, thesaurus.named(part.text)&.label]).to eq([part.text, part.label])
         longer = words.each_cons(part.text.split.size + 1).map { |run| run.join(" ") }
         starting = longer.select { |run| run.start_with?("#{Hobrin::Text::Tokens.line(part.text)} ") }
-        expect([typed, starting.select do |run|
-          thesaurus.named(run) && parts.size == 1
-        end]).to eq([typed, []])
+        expect([typed, starting.select { |run| thesaurus.named(run) && parts.size == 1 }])
+          .to eq([typed, []])
       end
     end
   end

@@ -15,9 +15,8 @@ RSpec.describe "Steering", :sample do
     ["conf", "sle", "noi", "mus", "eye sh", "acute confusion", "light*", "zzz"].each do |typed|
       offers(typed).each do |offer|
         if offer.held
-          expect do
-            add_headings("O", offer.leaf.label)
-          end.to raise_error(Hobrin::InputError, /in this block already/)
+          expect { add_headings("O", offer.leaf.label) }
+            .to raise_error(Hobrin::InputError, /in this block already/)
           next
         end
 

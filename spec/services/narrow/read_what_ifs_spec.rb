@@ -19,13 +19,13 @@ RSpec.describe "Steering by what-ifs", :sample do
   it "orders changes by how near they bring the aim, and no longer offers one that was dismissed" do
     offers = reader(2).call
     far = ->(size) { [20 - size, size - 40, 0].max }
-    expect(offers.map { |one| far.call(one.size) }).to eq(offers.map { |one|
-      far.call(one.size)
-    }.sort)
+    expect(offers.map { |one| far.call(one.size) })
+      .to eq(offers.map { |one| far.call(one.size) }.sort)
     edit(Editing::Narrow::DismissMove.new(name: offers.first.name), id: 2)
     expect(reader(2).call.map(&:name)).to eq(offers.drop(1).map(&:name))
     [[], ["moon"], [offers.last.name, "moon"]].each do |names|
-      expect { edit(Editing::Narrow::TryMoves.new(names:), id: 2) }.to raise_error(Hobrin::GoneError)
+      expect { edit(Editing::Narrow::TryMoves.new(names:), id: 2) }
+        .to raise_error(Hobrin::GoneError)
     end
   end
 

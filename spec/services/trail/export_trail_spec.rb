@@ -1,18 +1,15 @@
 # frozen_string_literal: true
 
 # The search log as files, read again by what is not Hobrin's.
-RSpec.describe Hobrin::Services::ExportTrail, :sample do
+RSpec.describe Hobrin::Services::ExportTrail, :sample, :slow do
   let(:export) { described_class.new(context) }
 
   it "says every change in each format, marked as made up, and the search as it can be run again" do
     Hobrin::Services::NoteOnLine.new(context).call(1, 5, "=HYPERLINK(\"x\")")
     trail = context.inquiries.trail(1).reverse
     table = CSV.parse(export.call(1, "csv").body, headers: true)
-    expect(table.map do |row|
-      [row["number"].to_i, row["count_after"].to_i]
-    end).to eq(trail.map { |line|
-              [line.number, line.count_after]
-            })
+    expect(table.map { |row| [row["number"].to_i, row["count_after"].to_i] })
+      .to eq(trail.map { |line| [line.number, line.count_after] })
     expect(table[4]["note"]).to start_with("'=")
     expect(table["sample"]).to all(include("Made-up"))
     data = JSON.parse(export.call(1, "json").body)

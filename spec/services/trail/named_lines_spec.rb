@@ -36,10 +36,8 @@ RSpec.describe "Lines of a search", :sample do
       expect { make(name, notation) }.to raise_error(Hobrin::InputError) { |e| expect(e.errors.keys).to eq([field]) }
     end
     expect { make("x", "brod") }.to raise_error(Hobrin::InputError, /broad/)
-    expect do
-      edit(Editing::Trail::RemoveLine.new(name: "broad"))
-    end.to raise_error(Hobrin::InputError,
-                       /“less” is made of “broad”/)
+    expect { edit(Editing::Trail::RemoveLine.new(name: "broad")) }.to raise_error(Hobrin::InputError,
+                                                                                  /“less” is made of “broad”/)
     %w[less broad].each { |name| edit(Editing::Trail::RemoveLine.new(name:)) }
     expect(inquiry.lines).to eq([])
   end
@@ -67,9 +65,8 @@ RSpec.describe "Lines of a search", :sample do
     expect(outcome.records.map(&:id)).to eq(["new-1"])
     brief = Hobrin::Services::ReadBrief.new(context).call(opened)
     moved = before.lines.zip(brief.lines).reject { |old, new| old.count == new.count }
-    expect(rerun.lines.map { |line| [line.before, line.now] }).to eq(moved.map { |old, new|
-      [old.count, new.count]
-    })
+    expect(rerun.lines.map { |line| [line.before, line.now] })
+      .to eq(moved.map { |old, new| [old.count, new.count] })
     expect(outcome.trail.map(&:before)).to all(be_positive)
     again.write(1)
     line = last_line

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # What a card promises is what its press does.
-RSpec.describe "What Word offers", :sample do
+RSpec.describe "What Word offers", :sample, :slow do
   def turn(term_id, choice) = edit(Editing::Word::TurnHeading.new(term_id:, choice:))
   def card(term_id) = Hobrin::Services::ReadWord.new(context).term_card(inquiry, term_id)
   def cross_out(term_id, seen: nil) = edit(Editing::Word::CrossOut.new(term_id:, reason: ""), seen:)
@@ -30,9 +30,7 @@ RSpec.describe "What Word offers", :sample do
     ways = card(term("O", "behaviour").id).synonyms
     expect(ways.map(&:size)).to all(be_positive)
     term("I", "Ear Protective Devices").then do |one|
-      expect(card(one.id).synonyms.map do |way|
-        way.leaf.text
-      end).to include("earplugs")
+      expect(card(one.id).synonyms.map { |way| way.leaf.text }).to include("earplugs")
     end
     ways.first(2).each do |way|
       before = size("O")
@@ -85,9 +83,8 @@ RSpec.describe "What Word offers", :sample do
     send_to = ->(term_id, to) { edit(Editing::Word::SendTerm.new(term_id:, to:)) }
     send_to[id, "I"]
     expect([inquiry.block("I").terms.last.id, inquiry.block_of(id).key]).to eq([id, "I"])
-    expect do
-      send_to[term("P", "intensive care").id, "C"]
-    end.to raise_error(Hobrin::InputError, /searched/)
+    expect { send_to[term("P", "intensive care").id, "C"] }
+      .to raise_error(Hobrin::InputError, /searched/)
   end
 
   it "goes back over every change ever made to the beginning, and forth again to the same inquiry" do
@@ -111,7 +108,8 @@ RSpec.describe "What Word offers", :sample do
     [one, two].each { |term_id| cross_out(term_id, seen:) }
     add_words("O", "insomnia", seen:)
     expect(inquiry.block("O").terms.select(&:crossed_out?).map(&:id)).to eq([one, two])
-    expect { edit(Editing::Word::RemoveTerm.new(term_id: one), seen:) }.to raise_error(Hobrin::ConflictError)
+    expect { edit(Editing::Word::RemoveTerm.new(term_id: one), seen:) }
+      .to raise_error(Hobrin::ConflictError)
     expect { join(:not, seen:) }.not_to raise_error
     expect { join(:out, seen:) }.to raise_error(Hobrin::ConflictError)
     expect { undo(seen:) }.to raise_error(Hobrin::ConflictError)
@@ -120,15 +118,13 @@ RSpec.describe "What Word offers", :sample do
 
   it "has good searches in the other inquiries: no term without papers, in each block headings and words" do
     others = (2..5).map { |id| context.inquiries.find(id) }
-    expect(others.map do |one|
-      one.inquiry.question.kind
-    end).to eq(%w[diagnosis prognosis harm experience])
+    expect(others.map { |one| one.inquiry.question.kind })
+      .to eq(%w[diagnosis prognosis harm experience])
     expect(others.map(&:step)).to all(eq(:word))
     others.each do |one|
       one.inquiry.searched_blocks.each do |block|
-        expect(block.in_use.map do |term|
-          term.leaf.class
-        end.uniq).to contain_exactly(Hobrin::Strategy::Heading, Hobrin::Strategy::TextTerm)
+        expect(block.in_use.map { |term| term.leaf.class }.uniq)
+          .to contain_exactly(Hobrin::Strategy::Heading, Hobrin::Strategy::TextTerm)
         empty = block.in_use.select { |term| context.evaluator.call(term.leaf).empty? }
         expect([one.id, empty.map(&:label)]).to eq([one.id, []])
       end

@@ -10,14 +10,13 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
       filter = strategies.pick([Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
                                 Hobrin::Strategy::OwnFilter.new(title: "Mine",
                                                                 tree: strategies.tree)])
-      limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map do |leaf|
-        placed(leaf)
-      end + strategies.limits
+      limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map { |leaf| placed(leaf) } + strategies.limits
       tree = Hobrin::Strategy::LineNotation.read("3 not (4 or 5)")
       lines = [Hobrin::Strategy::NamedLine.new(name: "mine", tree:)]
-      inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits:, lines:, order: %w[O P], included_ids: ["10.5555/x"],
-                                                       aim: Hobrin::Narrowing::Aim.new(from: 1, to: 9))
-      expect(Hobrin::Store::InquiryDocument.load(Hobrin::Store::InquiryDocument.dump(inquiry))).to eq(inquiry)
+      rest = { order: %w[O P], included_ids: ["10.5555/x"], aim: Hobrin::Narrowing::Aim.new(from: 1, to: 9) }
+      inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits:, lines:, **rest)
+      expect(Hobrin::Store::InquiryDocument.load(Hobrin::Store::InquiryDocument.dump(inquiry)))
+        .to eq(inquiry)
     end
   end
 
@@ -54,7 +53,8 @@ RSpec.describe Hobrin::Store::Inquiries, :sample do
     Hobrin::Services::DeleteInquiry.new(context).call(1)
     expect(context.inquiries.trail(1)).to eq([])
     expect(context.inquiries.all.map(&:id)).to eq([2, 3, 4, 5, 6])
-    expect { Hobrin::Services::DeleteInquiry.new(context).call(1) }.to raise_error(Hobrin::GoneError)
+    expect { Hobrin::Services::DeleteInquiry.new(context).call(1) }
+      .to raise_error(Hobrin::GoneError)
   end
 
   it "stays whole when the library is built anew from other headings" do

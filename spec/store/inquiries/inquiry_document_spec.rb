@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
-# Documents as an earlier Hobrin wrote them are kept in spec/fixtures/documents, a folder for each format; they are never
-# written anew. What they must give is said here, so that a rename in the core cannot change what was stored.
+# Documents as an earlier Hobrin wrote them are kept in spec/fixtures/documents, a folder for each format;
+# they are never written anew. What they must give is said here, so that a rename in the core cannot change
+# what was stored.
 RSpec.describe Hobrin::Store::InquiryDocument do
   folder = File.expand_path("../../fixtures/documents", __dir__)
 
@@ -13,8 +14,10 @@ RSpec.describe Hobrin::Store::InquiryDocument do
 
       it "loads the question with its marks, and what was left" do
         question = inquiry.question
-        expect(question.marks.map { |element, phrase| [element.key, phrase.text] }).to eq([%w[P adults], %w[I earplugs]])
-        expect([question.kind, question.frame, question.declined]).to eq(["treatment", "pico", [%w[O delirium]]])
+        expect(question.marks.map { |element, phrase| [element.key, phrase.text] })
+          .to eq([%w[P adults], %w[I earplugs]])
+        expect([question.kind, question.frame, question.declined])
+          .to eq(["treatment", "pico", [%w[O delirium]]])
       end
 
       it "loads every sort of term, in use, crossed out and taken away" do
@@ -25,7 +28,8 @@ RSpec.describe Hobrin::Store::InquiryDocument do
            "dc.subject =/hobrin.narrower/hobrin.main/hobrin.aspect=\"nursing\" \"Delirium\"",
            "dc.creator = \"zorvane, A\"", "hobrin.journal = \"A Journal\"", "hobrin.text = \"ward*\""]
         )
-        expect([terms.map(&:excluded?), terms.last.crossed_out]).to eq([[false, false, false, true, false, false], "too wide"])
+        expect(terms.map(&:excluded?)).to eq([false, false, false, true, false, false])
+        expect(terms.last.crossed_out).to eq("too wide")
         expect(inquiry.block("P").switched.operator).to eq(:not)
       end
 
@@ -33,18 +37,22 @@ RSpec.describe Hobrin::Store::InquiryDocument do
         expect(inquiry.limits.map { |limit| [limit.slot, limit.on] })
           .to eq([[:age, true], [:dates, false], [:added, true], [:filter, true], [:journal, true]])
         expect(Hobrin::Strategy::Cql.write(inquiry.limit(:filter).leaf)).to eq(
-          "(dc.type = \"cohort study\" or hobrin.text = \"risk*\" or cql.allRecords = 1 or dc.identifier = \"10.5555/x\")"
+          '(dc.type = "cohort study" or hobrin.text = "risk*" or cql.allRecords = 1 ' \
+          'or dc.identifier = "10.5555/x")'
         )
-        expect(inquiry.lines.map { |line| [line.name, line.rule] }).to eq([["mine", "(3 and (4 or broad)) not 9"]])
+        expect(inquiry.lines.map { |line| [line.name, line.rule] })
+          .to eq([["mine", "(3 and (4 or broad)) not 9"]])
       end
 
       it "loads what was decided, weighed and written" do
         expect(inquiry.decisions.map { |one| [one.record_id, one.verdict, one.reason, one.note] })
-          .to eq([["10.5555/hobrin.a", :keep, nil, "good"], ["10.5555/hobrin.c", :drop, "Other people", ""]])
+          .to eq([["10.5555/hobrin.a", :keep, nil, "good"],
+                  ["10.5555/hobrin.c", :drop, "Other people", ""]])
         paper = inquiry.papers.first
-        expect([paper.answers, paper.graded, paper.table.to_h.values]).to eq([{ search: :yes }, 1, [12, 70, 20, 71]])
-        expect([inquiry.conclusion, inquiry.plan.what, inquiry.aim.to_h.values, inquiry.next_term])
-          .to eq(["Offer them.", "Earplugs", [10, 30], 7])
+        expect([paper.answers, paper.graded]).to eq([{ search: :yes }, 1])
+        expect(paper.table.to_h.values).to eq([12, 70, 20, 71])
+        expect([inquiry.conclusion, inquiry.plan.what]).to eq(["Offer them.", "Earplugs"])
+        expect([inquiry.aim.to_h.values, inquiry.next_term]).to eq([[10, 30], 7])
       end
 
       it "writes it again in the present format without losing anything" do
@@ -67,9 +75,10 @@ end
 RSpec.describe Hobrin::Store::Upgrades do
   it "leads a document over every step from its own format to the present one" do
     steps = { 1 => ->(data) { { aim: data[:goal] } }, 2 => ->(data) { { aim: data[:aim] * 2 } } }
-    expect(described_class.call({ format: 1, goal: 4 }, steps:, format: 3)).to eq(format: 3, aim: 8)
-    expect(described_class.call({ format: 2, aim: 4 }, steps:, format: 3)).to eq(format: 3, aim: 8)
-    expect(described_class.call({ format: 3, aim: 4 }, steps:, format: 3)).to eq(format: 3, aim: 4)
+    led = ->(data) { described_class.call(data, steps:, format: 3) }
+    expect(led[{ format: 1, goal: 4 }]).to eq(format: 3, aim: 8)
+    expect(led[{ format: 2, aim: 4 }]).to eq(format: 3, aim: 8)
+    expect(led[{ format: 3, aim: 4 }]).to eq(format: 3, aim: 4)
   end
 
   it "has a step for every format before the present one" do

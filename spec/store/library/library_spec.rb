@@ -115,9 +115,7 @@ RSpec.describe Hobrin::Store::Library do
       { library: %i[records duplicate_of],
         inquiries: %i[trail facts] }.each do |kind, (table, column)|
         path = File.join(folder, "old-#{kind}.sqlite3")
-        Hobrin::Store::Database.open(path, kind:).tap do |db|
-          db.drop_column(table, column)
-        end.disconnect
+        Hobrin::Store::Database.open(path, kind:).tap { |db| db.drop_column(table, column) }.disconnect
         expect { Hobrin::Store::Database.open(path, kind:) }
           .to raise_error(Hobrin::StateError, /\A#{path} was made by a Hobrin from before .*\z/)
       end

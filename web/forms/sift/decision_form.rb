@@ -8,7 +8,7 @@ module Hobrin
         class DecisionForm < Form
           def edit
             return Edits::Sift::Decide.new(decision:) if decided?
-            
+
             case fields.text(:verdict)
             when "none" then Edits::Sift::TakeBack.new(record_id: paper)
             when "" then Edits::Sift::Annotate.new(record_id: paper, note: fields.text(:note))
@@ -23,13 +23,13 @@ module Hobrin
           def decided? = reason || fields.one_of(:verdict, Sifting::Decision::VERDICTS)
 
           private
-          
+
           def decision
             verdict = reason ? :drop : fields.one_of(:verdict, Sifting::Decision::VERDICTS)
             note = fields.text(:note)
             Sifting::Decision.new(record_id: paper, verdict:, reason:, note:)
           end
-          
+
           def reason = Sifting::REASONS.find { |known| known == fields.text(:reason) }
         end
       end

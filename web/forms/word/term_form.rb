@@ -52,7 +52,7 @@ module Hobrin
             where = fields.list(:in).map(&:to_sym) & Strategy::TextTerm::FIELDS.keys
             text = fields.text(:text)
             return Strategy::TextTerm.read(text, fields: where) unless fields.text(:as) == "near"
-            
+
             near = { distance: fields.number(:distance), ordered: fields.checked?(:ordered) }
             Strategy::Proximity.split(text, split: fields.number(:split) || 1, fields: where, **near)
           end

@@ -36,7 +36,7 @@ module Hobrin
             return "No block is joined: join one at its foot." if joined.empty?
             return "Give each block its first name." if filled.empty?
 
-            nothing = filled.select { |column| column.nothing? }
+            nothing = filled.select(&:nothing?)
             return "#{nothing.map(&:name).join(", ")}: nothing found yet." if nothing.any?
             return "Each block finds papers, but none is in all of them." if size.zero?
 

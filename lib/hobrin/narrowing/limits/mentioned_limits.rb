@@ -80,7 +80,7 @@ module Hobrin
         words = [YEARS, SINCE, LAST].filter_map { |pattern| text[pattern] }.first or return
         from, to = years(words)
         return if from > to
-        
+
         MentionedLimit.new(words:, leaf: Strategy::Dates.years(from_year: from, to_year: to))
       end
 

@@ -52,7 +52,7 @@ module Hobrin
         last = leaf.tokens.last
         stem = Text::Variants.stem(last)
         return [] if stem.size < SHORTEST_STEM
-        
+
         [[:truncated, leaf.with(text: [*leaf.tokens[0...-1], "#{stem}*"].join(" "))]]
       end
 

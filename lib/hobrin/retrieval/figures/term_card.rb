@@ -37,7 +37,8 @@ module Hobrin
           heading = leaf.is_a?(Strategy::Heading) ? evaluator.thesaurus.heading(leaf.label) : nil
           choices = heading ? HeadingChoices.call(leaf, evaluator) : []
           of = term || Strategy::Term.new(id: 0, leaf:)
-          new(key: block.key, term:, leaf:, heading:, place: heading && HeadingPlace.of(heading.label, evaluator), choices:,
+          new(key: block.key, term:, leaf:, heading:, choices:,
+              place: heading && HeadingPlace.of(heading.label, evaluator),
               synonyms: Synonyms.new(evaluator).call(of, block), expansion: expansion(leaf, evaluator), **rest)
         end
 

@@ -14,7 +14,7 @@ module Hobrin
       def self.read(typed)
         value = Records::Doi.plain(typed)
         return new(value:) if value.size.between?(1, LONGEST)
-        
+
         raise InputError, { identifier: "Write a DOI or an id." }
       end
 

@@ -30,7 +30,7 @@ module Hobrin
 
         def aspects_off(block, term)
           return [] if term.leaf.aspects.empty?
-          
+
           [change(block, term, :widen, :aspects_off, { aspects: [] })]
         end
 
