@@ -3,7 +3,7 @@
 require "open3"
 
 # The command line as a person and a script meet it.
-RSpec.describe Hobrin::Cli::Main, :small_sample do
+RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
   # Gives [exit status, standard output, standard error].
   def run(*arguments)
     out, err = StringIO.new, StringIO.new

@@ -2,7 +2,7 @@
 
 # Each finding of the check, from a good search with one fault put in. The elements are those of
 # PRESS 2015 (McGowan et al., from memory): question, Booleans, headings, words, spelling, limits.
-RSpec.describe Hobrin::Check, :sample do
+RSpec.describe Hobrin::Check, :sample, :slow do
   def check(inquiry) = described_class.new(inquiry, context.evaluator).call
   def heading(label, **rest) = Hobrin::Strategy::Heading.new(label:, **rest)
   def limit(name, *values) = Hobrin::Strategy::Limit.new(name:, values:)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # Whatever comes in: an answer or a message at its place, never anything else.
-RSpec.describe "Input nobody expected" do
+RSpec.describe "Input nobody expected", :slow do
   let(:random) { Random.new(99) }
   let(:vocabulary) do
     Hobrin::Strategy::Vocabulary.new(thesaurus: Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings),

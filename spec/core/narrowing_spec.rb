@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # The cascade and what stands beside it, against a reading of the records one by one.
-RSpec.describe Hobrin::Narrowing, :small_sample do
+RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
   let(:strategies) { RandomStrategies.new(2_026, context.library.thesaurus, records) }
   let(:evaluator) { context.evaluator }
   let(:today) { Date.new(2026, 11, 23) }

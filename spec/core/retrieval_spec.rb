@@ -3,7 +3,7 @@
 require_relative "../contracts/index"
 
 # The whole way from a strategy to an exact set, against the slow reading of the same records.
-RSpec.describe "Retrieval over the sample library", :small_sample do
+RSpec.describe "Retrieval over the sample library", :small_sample, :slow do
   let(:index) { context.library.index }
   let(:evaluator) { context.evaluator }
   let(:strategies) { RandomStrategies.new(4646, context.library.thesaurus, records) }

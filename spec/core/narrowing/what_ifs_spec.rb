@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # What a single change would do, against what a reading of the records one by one finds.
-RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample do
+RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample, :slow do
   let(:strategies) { RandomStrategies.new(77, context.library.thesaurus, records) }
   let(:evaluator) { context.evaluator }
   let(:filters) do

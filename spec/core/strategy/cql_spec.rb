@@ -28,7 +28,7 @@ RSpec.describe Hobrin::Strategy::Cql do
                      Hobrin::Strategy::Author.read("van Ostrel, A B C D"), Hobrin::Strategy::Identifier.read("10.5555/A\\\"*b")])
   end
 
-  it "reads back every tree that it writes" do
+  it "reads back every tree that it writes", :slow do
     500.times do |turn|
       tree = strategies.tree(4) { turn % 5 == 4 ? unusual : strategies.any_leaf }
       text = described_class.write(tree)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # What Narrow offers is what trying it does.
-RSpec.describe "Steering by what-ifs", :sample do
+RSpec.describe "Steering by what-ifs", :sample, :slow do
   def reader(id = 1) = Hobrin::Services::ReadWhatIfs.new(context, opened(id))
 
   it "leaves after each change the papers it said, and undoing it brings back the same inquiry" do

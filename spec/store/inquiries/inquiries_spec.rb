@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Hobrin::Store::Inquiries, :sample do
+RSpec.describe Hobrin::Store::Inquiries, :sample, :slow do
   def placed(leaf) = Hobrin::Narrowing::AppliedLimit.new(leaf:)
 
   it "gives back the very inquiry that was written, for any search" do

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Hobrin::Store::Library do
+RSpec.describe Hobrin::Store::Library, :slow do
   let(:records) { Hobrin::Demo::SampleLibrary.new.records }
   let(:csl) { Hobrin::Exchange::CslJson::Writer.call(records, sample: true) }
 
