@@ -65,8 +65,7 @@ module Hobrin
             "| look-up, #{way}: the slowest of five | #{ms(value)} |"
           end
           <<~TEXT
-            # # A thesaurus of #{grouped(@names.headings)} headings and #{grouped(@names.names)}
-            # names
+            ## A thesaurus of #{grouped(@names.headings)} headings and #{grouped(@names.names)} names
 
             | work | takes |
             | --- | ---: |
