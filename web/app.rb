@@ -41,7 +41,7 @@ module Hobrin
         application = new!(context:)
         Rack::Builder.app do
           use RequestSize
-          use Rack::Protection::HostAuthorization, permitted_hosts: hosts
+          use Rack::Protection::HostAuthorization, permitted_hosts: hosts, logging: false
           use Rack::Session::Cookie, key: "hobrin", secret: session_secret, httponly: true,
                                      same_site: :lax
           use Rack::Protection, PROTECTION

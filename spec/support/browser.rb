@@ -30,9 +30,20 @@ module Browser
   Capybara.default_max_wait_time = 10
   Capybara.enable_aria_label = true
 
+  # The one application that Capybara knows; it passes each request on to that of the example. A new
+  # application for each example would start a new server and a new Chromium for it.
+  module Stage
+    class << self
+      attr_accessor :app
+
+      def call(env) = app.call(env)
+    end
+  end
+
   # Serves the sample home of this example.
   def serve(context, home)
-    Capybara.app = Hobrin::Server.app(context, home:)
+    Stage.app = Hobrin::Server.app(context, home:)
+    Capybara.app = Stage
     Capybara.current_driver = :chromium
   end
 
@@ -42,7 +53,9 @@ module Browser
     base.before { serve(context, home) }
     base.after do
       page.driver.browser.execute_cdp("Emulation.clearDeviceMetricsOverride")
+      # The next example has the same browser; what its console said is not that one's.
       Capybara.reset_sessions!
+      page.driver.browser.logs.get(:browser)
       Capybara.use_default_driver
     end
   end

@@ -1,0 +1,14 @@
+# frozen_string_literal: true
+
+# What opens beside or below the work is as clean as the step itself.
+RSpec.describe "Every panel", :sample, :browser do
+  include CleanView
+
+  opened = %w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O
+              paper:10.5555/hobrin.trial-2026-new]
+  [*opened.map { |panel| "/inquiries/1/word?open=#{panel}" }, "/inquiries/5/word",
+   "/inquiries/1/narrow?opened=block-I&order=strongest&more=yes", "/inquiries/2/narrow?show=way",
+   "/inquiries/4/narrow?show=check"].each do |view|
+    it("is clean for axe and the console, and fits 390 px: #{view}") { expect_clean(view) }
+  end
+end

@@ -1,0 +1,36 @@
+# frozen_string_literal: true
+
+require "axe-capybara"
+require "axe-rspec"
+
+# axe in the page itself: its other way opens a second window for each reading.
+Axe::Configuration.instance.legacy_mode = true
+
+# One view, wide and narrow, read by axe; the console empty; no address asked for but our own.
+module CleanView
+  WIDE = %i[wcag2a wcag2aa wcag21a wcag21aa wcag22aa].freeze
+
+  def expect_clean(view)
+    page.driver.browser.logs.get(:browser)
+    visit view
+    expect(page).to be_axe_clean.according_to(*WIDE)
+    expect(addresses.uniq - [page.evaluate_script("location.origin")]).to eq([])
+    expect(page.driver.browser.logs.get(:browser).map(&:message).grep_v(/404 \(Not Found\)/)).to eq([])
+    resize(390, 844)
+    expect(page.evaluate_script("document.documentElement.scrollWidth")).to eq(390)
+    expect(page).to be_axe_clean.according_to(*WIDE)
+  end
+
+  private
+
+  def addresses
+    page.evaluate_script(<<~JS)
+      performance.getEntriesByType("resource").map((entry) => new URL(entry.name).origin)
+    JS
+  end
+
+  def resize(width, height)
+    page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width:, height:, deviceScaleFactor: 1,
+                                                                          mobile: width < 500)
+  end
+end
