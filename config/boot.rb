@@ -84,7 +84,7 @@ module Hobrin
 
     # What a study filter may name.
     module FilterVocabulary
-      def self.aspects(_label, names) = names
+      def self.aspects(_label, names, **) = names
     end
     private_constant :FilterVocabulary
   end

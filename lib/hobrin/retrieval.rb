@@ -8,6 +8,7 @@ module Hobrin
   #
   #   everything           :: all records
   #   words(TextTerm)         :: records of which a chosen field holds the words
+  #   whole(WholeText)          :: records of which a chosen field is those words
   #   near(Proximity)           :: records of which a chosen field holds the two sides near each
   #   other author(Author), identifier(Identifier)
   #   facet(name, values)  :: records that have any of these values; names and values as in Facets

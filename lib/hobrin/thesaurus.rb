@@ -59,6 +59,13 @@ module Hobrin
     # when there is no such heading.
     def with_narrower(label) = @closure.fetch(label) { [label].freeze }
 
+    # The aspects that a heading allows, and with `narrower` those of all below it; each once. None
+    # when there is no such heading.
+    def aspects(label, narrower: false)
+      labels = narrower ? with_narrower(label) : [label]
+      labels.flat_map { |one| heading(one)&.aspects || [] }.uniq
+    end
+
     def narrower?(label) = with_narrower(label).size > 1
 
     # Labels of the headings that are related, whichever of the two says so (SKOS S23: it goes both

@@ -27,6 +27,7 @@ class PlainReading
     when Hobrin::Strategy::AllOf then tree.parts.all? { |part| match?(record, part) }
     when Hobrin::Strategy::Except then match?(record, tree.kept) && !match?(record, tree.excluded)
     when Hobrin::Strategy::TextTerm then texts(record, tree).any? { |text| text.match?(pattern(tree.text)) }
+    when Hobrin::Strategy::WholeText then texts(record, tree).any? { |text| text.match?(/\A #{masked(tree.text)} \z/) }
     when Hobrin::Strategy::Proximity then texts(record, tree).any? { |text| near?(text, tree) }
     when Hobrin::Strategy::Heading then heading?(record, tree)
     when Hobrin::Strategy::Limit then limit?(record, tree)
@@ -45,13 +46,25 @@ class PlainReading
 
   private
 
+  FRACTIONS = "¼½¾⅐⅑⅒⅓⅔⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞⅟↉"
+  UNSEEN = "\u00AD\u034F\u200C\u200D\u2060\uFEFF"
+  private_constant :FRACTIONS, :UNSEEN
+
   # The words of a text with one space around each. Kept, since the same texts are read thousands of
   # times.
-  def spread(text)
-    @words[text] ||= text.to_s.unicode_normalize(:nfkd).gsub(/\p{Mn}/, "").downcase.gsub(/[^\p{L}\p{N}]+/,
-                                                                                         " ").strip.then do |plain|
-      " #{plain} "
+  def spread(text) = @words[text] ||= " #{plain(text.to_s)} "
+
+  # Letter by letter: what is no letter, digit or mark becomes a space, then the rest loses its
+  # case, its marks and its shape.
+  def plain(text)
+    cut = text.chars.map do |char|
+      if UNSEEN.include?(char) then ""
+      elsif FRACTIONS.include?(char) then " #{char} "
+      else char.match?(/\p{L}|\p{N}|\p{M}/) ? char : " "
+      end
     end
+    bare = ->(one) { one.unicode_normalize(:nfkd).gsub(/\p{Mn}|\p{Me}/, "") }
+    bare.call(bare.call(cut.join).downcase(:fold)).unicode_normalize(:nfc).gsub(/[^\p{L}\p{N}\p{M}]+/, " ").strip
   end
 
   def texts(record, leaf)
@@ -62,9 +75,11 @@ class PlainReading
 
   # A phrase as it must stand in a spread text.
   def pattern(phrase)
-    @patterns[phrase] ||= / (?=#{Regexp.escape(phrase).gsub("\\ ", " ").gsub("\\*", "[^ ]*").gsub(
-      "\\?", "[^ ]"
-    )} )/
+    @patterns[phrase] ||= / (?=#{masked(phrase)} )/
+  end
+
+  def masked(phrase)
+    Regexp.escape(phrase).gsub("\\ ", " ").gsub("\\*", "[^ ]*").gsub("\\?", "[^ ]")
   end
 
   # Places, counted in words, at which the phrase begins.
@@ -82,7 +97,7 @@ class PlainReading
     end
     lefts.product(rights).any? do |left, right|
       between = [right[0] - left[1], left[0] - right[1]]
-      leaf.ordered ? between[0].between?(0, leaf.distance - 1) : between.max < leaf.distance
+      (leaf.ordered ? between[0] : between.max).between?(0, leaf.distance - 1)
     end
   end
 

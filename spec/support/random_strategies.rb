@@ -27,8 +27,9 @@ class RandomStrategies
   end
 
   def any_leaf
-    case @random.rand(8)
+    case @random.rand(9)
     when 0, 1 then words
+    when 8 then whole
     when 2 then heading
     when 3 then near
     when 4, 5 then limit
@@ -37,6 +38,12 @@ class RandomStrategies
   end
 
   def words = S::TextTerm.read(pick(TYPED), fields: some(S::TextTerm::FIELDS.keys))
+
+  def whole
+    record = pick(@records)
+    text = pick([record.title, *record.keywords, *record.headings.map(&:label)])
+    S::WholeText.new(text: Hobrin::Text::Tokens.line(text), fields: some(S::TextTerm::FIELDS.keys))
+  end
 
   def near
     S::Proximity.new(left: pick(NEAR), right: pick(NEAR), distance: @random.rand(1..12),

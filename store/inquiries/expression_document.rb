@@ -9,6 +9,7 @@ module Hobrin
       # Tag to [class, Hash of stored name to attribute].
       LEAVES = {
         "text" => [Strategy::TextTerm, { text: :text, fields: :fields }],
+        "whole" => [Strategy::WholeText, { text: :text, fields: :fields }],
         "near" => [Strategy::Proximity, { left: :left, right: :right, distance: :distance, ordered: :ordered,
                                           fields: :fields }],
         "heading" => [Strategy::Heading,
@@ -25,7 +26,7 @@ module Hobrin
       }.freeze
       TAGS = LEAVES.to_h { |tag, (kind, _)| [kind, tag] }.freeze
       # Attributes whose values are Symbols.
-      NAMED = { "text" => :fields, "near" => :fields, "limit" => :name, "dates" => :name }.freeze
+      NAMED = { "text" => :fields, "whole" => :fields, "near" => :fields, "limit" => :name, "dates" => :name }.freeze
       private_constant :LEAVES, :TAGS, :NAMED
 
       # Writes a tree as nested Hashes.

@@ -10,10 +10,12 @@ module Hobrin
       LISTS = %i[keywords headings].freeze
       # How many spellings a masked phrase may stand for.
       MOST_SPELLINGS = 3_000
-      # A letter of Unicode's private area: a word to the full-text index, but none that can be
-      # typed, so that no phrase runs from one keyword into the next.
+      # Letters of Unicode's private area: words to the full-text index, but none that can be typed.
+      # One stands between keywords, so that no phrase runs from one into the next; the other stands
+      # nowhere, for what nothing can fit.
       BETWEEN = " \u{E000} "
-      private_constant :COLUMNS, :LISTS, :MOST_SPELLINGS
+      NOWHERE = "\"\u{E001}\""
+      private_constant :COLUMNS, :LISTS, :MOST_SPELLINGS, :BETWEEN, :NOWHERE
 
       # record :: gives the Record with a number, for what the full text cannot tell by itself
       def initialize(db, &record)
@@ -21,17 +23,28 @@ module Hobrin
         @record = record
       end
 
-      # What goes into the index for a record, in the order of its columns.
+      # What goes into the index for a record, in the order of its columns: its words as the core
+      # cuts and folds them, so that the index need only look for spaces.
       def self.columns(record)
-        [record.title, record.abstract.to_s, record.keywords.join(BETWEEN),
-         record.headings.map(&:label).join(BETWEEN)]
+        [Text::Tokens.line(record.title), Text::Tokens.line(record.abstract.to_s), several(record.keywords),
+         several(record.headings.map(&:label))]
       end
+
+      # A keyword without a letter is no text, and leaves no gap.
+      def self.several(texts) = texts.map { |text| Text::Tokens.line(text) }.reject(&:empty?).join(BETWEEN)
+      private_class_method :several
 
       # leaf :: Strategy::TextTerm. Its tokens are letters and digits only and stand in quotation
       #   marks, so
       # nothing that a person types is read as full-text syntax. Raises InputError (:words) for a
       # mask that takes in too much.
       def words(leaf) = matching(leaf.fields, phrases(leaf.text).join(" OR "))
+
+      # leaf :: Strategy::WholeText
+      def whole(leaf)
+        likely = words(leaf.anywhere)
+        Records::RecordSet.of(likely.select { |number| holds?(leaf, @record.call(number)) })
+      end
 
       # leaf :: Strategy::Proximity
       def near(leaf)
@@ -40,9 +53,7 @@ module Hobrin
         query = groups.map do |left, right|
           "NEAR(#{left} #{right}, #{leaf.distance - 1})"
         end.join(" OR ")
-        plain, read = leaf.ordered ? [[], leaf.fields] : leaf.fields.partition do |field|
-          !LISTS.include?(field)
-        end
+        plain, read = leaf.fields.partition { |field| plainly_near?(leaf, field) }
         found = plain.empty? ? Records::RecordSet.empty : matching(plain, query)
         read.empty? ? found : found | confirmed(leaf.with(fields: read), query)
       end
@@ -71,7 +82,7 @@ module Hobrin
           spelled(mask)
         end, last.beginning? ? [last.stem] : spelled(last)]
         refuse if choices.reduce(1) { |product, words| product * words.size } > MOST_SPELLINGS
-        return ["\"\u{E000} \u{E000}\""] if choices.any?(&:empty?)
+        return [NOWHERE] if choices.any?(&:empty?)
 
         choices.first.product(*choices.drop(1)).map do |words|
           "\"#{words.join(" ")}\"#{" *" if last.beginning?}"
@@ -92,6 +103,10 @@ module Hobrin
         Records::RecordSet.of(JSON.parse(numbers))
       end
 
+      # Whether the full text tells nearness in a field by itself: it knows no order, and takes one
+      # word for two.
+      def plainly_near?(leaf, field) = !leaf.ordered && !leaf.overlapping? && !LISTS.include?(field)
+
       # Of the records that the full text takes for likely, those whose texts do hold the two sides.
       def confirmed(leaf, query)
         likely = matching(leaf.fields, query)
@@ -99,7 +114,9 @@ module Hobrin
       end
 
       def holds?(leaf, record)
-        leaf.fields.any? { |field| Retrieval::TextPlaces.texts(record, field).any? { |text| Retrieval::TextPlaces.near?(leaf, text) } }
+        leaf.fields.any? do |field|
+          Retrieval::TextPlaces.texts(record, field).any? { |text| Retrieval::TextPlaces.of(leaf, text).any? }
+        end
       end
 
       def refuse

@@ -26,6 +26,7 @@ module Hobrin
       def unstated(limit) = facet(:unstated, [limit.to_s])
 
       def words(leaf) = @texts.words(leaf)
+      def whole(leaf) = @texts.whole(leaf)
       def near(leaf) = @texts.near(leaf)
 
       # A page asks for those of every truncated term each time.

@@ -13,15 +13,8 @@ module Hobrin
         attributes :added, :known, :clashes, :duplicates
       end
 
-      INSERTS = {
-        records: "INSERT INTO records (number, id, published, doi, duplicate_key, csl) VALUES (?, ?, ?, ?, ?, ?)",
-        texts: "INSERT INTO texts (rowid, title, abstract, keywords, headings) VALUES (?, ?, ?, ?, ?)",
-        # All authors of a batch at once, as one JSON text, and in order, so that neighbours are
-        # written one after the other.
-        authors: "INSERT OR IGNORE INTO authors SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each(?) " \
-                 "ORDER BY 1, 2"
-      }.freeze
-      private_constant :INSERTS
+      INSERT = "INSERT INTO records (number, id, published, doi, duplicate_key, csl) VALUES (?, ?, ?, ?, ?, ?)"
+      private_constant :INSERT
 
       def initialize(db)
         @db = db
@@ -56,27 +49,14 @@ module Hobrin
 
       def write(numbered)
         @db.synchronize do |connection|
-          Rows.write(connection, INSERTS[:records], numbered) do |number, record|
-            row(number, record)
-          end
-          Rows.write(connection, INSERTS[:texts], numbered) do |number, record|
-            [number, *FullText.columns(record)]
-          end
-          Rows.write(connection, INSERTS[:authors], [author_rows(numbered)]) do |rows|
-            [JSON.generate(rows)]
-          end
+          Rows.write(connection, INSERT, numbered) { |number, record| row(number, record) }
         end
+        WordRows.new(@db).add(numbered)
       end
 
       def row(number, record)
         [number, record.id, record.published, Records::DuplicateKey.doi(record), Records::DuplicateKey.key(record),
          JSON.generate(Exchange::CslJson::Writer.item(record))]
-      end
-
-      def author_rows(numbered)
-        numbered.flat_map do |number, record|
-          record.authors.map { |author| [Text::Tokens.line(author.family), Text::Folding.fold(author.initials), number] }
-        end
       end
     end
   end

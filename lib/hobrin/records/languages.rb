@@ -28,6 +28,9 @@ module Hobrin
         #   Languages.code("French") # => "fra"
         def code(name) = NAMES.key?(name) ? name : OTHER_CODES[name.to_s.strip.downcase]
 
+        # Every name and code that leads to a language.
+        def names = OTHER_CODES.keys
+
         # "French", or the code itself when it is not known.
         def name(code) = NAMES.fetch(code, code).split("; ").first
       end

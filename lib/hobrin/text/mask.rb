@@ -36,6 +36,14 @@ module Hobrin
         beginning? ? word.start_with?(stem) : @pattern.match?(word)
       end
 
+      # Whether one word might fit this and another mask; true, too, where that is not easily told.
+      def meets?(other)
+        return match?(other.word) if other.plain?
+        return other.match?(word) if plain?
+
+        stem.start_with?(other.stem) || other.stem.start_with?(stem)
+      end
+
       private
 
       def pattern

@@ -57,6 +57,36 @@ RSpec.describe Hobrin::Strategy::Cql do
     }.each { |text, tree| expect([text, read(text)]).to eq([text, tree]) }
   end
 
+  # Source: CQL 1.2 (the grammar's "term" includes and, or, not, prox; == is equality of the whole
+  # field; a prefix without a name sets the default) and CQL 1.1 (exact), from memory.
+  it "reads == and exact as the whole field, a bare Boolean as a term, and a context set without a name" do
+    whole = ->(text) { Hobrin::Strategy::WholeText.new(text:, fields: [:title]) }
+    title = ->(text) { words(text, fields: [:title]) }
+    set = '> "info:srw/cql-context-set/1/dc-v1.1"'
+    {
+      'dc.title == "Fish frog"' => whole["fish frog"], 'dc.title exact "fish frog"' => whole["fish frog"],
+      'dc.title == fish or hobrin.keywords == "Fish"' => whole["fish"].with(fields: %i[title keywords]),
+      'hobrin.place == "United Kingdom"' => Hobrin::Strategy::Limit.new(name: :place, values: ["United Kingdom"]),
+      'hobrin.place any "United Kingdom India"' => Hobrin::Strategy::Limit.new(name: :place, values: ["United Kingdom", "India"]),
+      'dc.language any "English fra"' => Hobrin::Strategy::Limit.new(name: :language, values: %w[eng fra]),
+      "dc.title = and" => title["and"], "(dc.title = or)" => title["or"],
+      "and and dc.title = not" => Hobrin::Strategy::AllOf.of([words("and", fields: Hobrin::Strategy::TextTerm::FIELDS.keys), title["not"]]),
+      "#{set} title = fish" => title["fish"], "(#{set} title = fish) or dc.title = frog" => Hobrin::Strategy::AnyOf.of([title["fish"], title["frog"]])
+    }.each { |text, tree| expect([text, read(text)]).to eq([text, tree]) }
+    { "sleep\\" => 'takes the letter after it', "sleep \"" => "quotation mark", "(#{set} title = fish) or title = frog" => "no index “title”",
+      '> "nowhere" fish' => "no context set", "and sleep" => "a search word or \\(" }.each do |text, message|
+      expect([text, error(text)&.message]).to match([text, /#{message}/])
+    end
+  end
+
+  it "takes an aspect that only a narrower heading allows, when those are searched, too" do
+    top = thesaurus.headings.find { |one| (thesaurus.aspects(one.label, narrower: true) - one.aspects).any? }
+    aspect = (thesaurus.aspects(top.label, narrower: true) - top.aspects).first
+    text = ->(narrower) { "dc.subject =#{narrower}/hobrin.aspect=\"#{aspect}\" \"#{top.label}\"" }
+    expect(read(text["/hobrin.narrower"])).to have_attributes(narrower: true, aspects: [aspect])
+    expect(error(text[""]).message).to include("has no aspect")
+  end
+
   # Source: the cql-ruby gem, a reader that shares nothing with ours. It cannot read every term (a
   # bare letter, an escaped mask), so what it refuses is left out, and most must remain.
   it "sees the same clauses and Booleans as another reader of CQL", :outside do

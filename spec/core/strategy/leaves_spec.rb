@@ -30,6 +30,30 @@ RSpec.describe Hobrin::Strategy do
     end
   end
 
+  it "parts the dated records in three by before, equal to and after, however exact a date is" do
+    2_000.times do
+      asked, record = Array.new(2) { day.iso8601[0, [4, 7, 10].sample(random:)] }
+      sides = ["<", "=", ">"].map { |sign| dates(Hobrin::Strategy::Cql.read("dc.date #{sign} #{asked}", nil), record) }
+      both = ["<=", ">="].map { |sign| dates(Hobrin::Strategy::Cql.read("dc.date #{sign} #{asked}", nil), record) }
+      expect([asked, record, sides.count(true), both]).to eq([asked, record, 1, [sides[0] | sides[1], sides[1] | sides[2]]])
+    end
+  end
+
+  def dates(tree, record)
+    return dates(tree.kept, record) && !dates(tree.excluded, record) if tree.is_a?(described_class::Except)
+
+    tree.cover?(record)
+  end
+
+  it "reads an author alike in capitals and small letters" do
+    ["Zorvane A", "A. Zorvane", "Zorvane AB", "van Ostrel J.-P.", "Zorvane"].each do |typed|
+      one, other = [typed, typed.downcase].map { |text| described_class::Author.read(text) }
+      expect([typed, other]).to eq([typed, one])
+    end
+    expect(described_class::Author.read("Smith Lee")).to have_attributes(family: "smith lee", initials: "")
+    expect(described_class::Author.read("Zorvane, Ada")).to have_attributes(family: "zorvane", initials: "a")
+  end
+
   it "fits a mask to a word as a shell fits a name" do
     words = Array.new(300) { Array.new(random.rand(3..7)) { %w[a b c][random.rand(3)] }.join }
     200.times do
@@ -50,6 +74,9 @@ RSpec.describe Hobrin::Strategy do
     end
     expect(places[near.with(distance: 3), text]).to eq([])
     expect(places[near.with(ordered: true), text]).to eq(["éar plug", "Sleep"])
+    expect(places[described_class::Proximity.new(left: "ear*", right: "ear*", distance: 6), "Ear drops at night"]).to eq([])
+    expect(places[described_class::WholeText.new(text: "ear drops"), "Ear-drops"]).to eq(["Ear-drops"])
+    expect(places[described_class::WholeText.new(text: "ear drops"), "Ear drops, too"]).to eq([])
     expect { near.with(distance: 0) }.to raise_error(Hobrin::InputError, /from 1 to 50/)
   end
 

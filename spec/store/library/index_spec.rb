@@ -18,9 +18,11 @@ RSpec.describe Hobrin::Store::Index, :small_sample do
   end
 
   it "has a connection for every thread that the server runs" do
-    context.library.now
-    own = Sequel::DATABASES.select { |db| db.opts[:database].to_s.start_with?(home.to_s) }
-    expect(own.map { |db| db.pool.max_size }.uniq).to eq([Hobrin::Boot::THREADS])
+    before = Sequel::DATABASES.dup
+    with_home do |fresh|
+      fresh.library.now
+      expect((Sequel::DATABASES - before).map { |db| db.pool.max_size }).to eq([Hobrin::Boot::THREADS] * 2)
+    end
     demo = File.read(File.expand_path("../../../config/demo.rb", __dir__))
     expect(demo).to include("config.threads 1, Boot::THREADS")
   end

@@ -47,6 +47,7 @@ module Hobrin
       def answer(leaf)
         case leaf
         when Strategy::TextTerm then index.words(leaf)
+        when Strategy::WholeText then index.whole(leaf)
         when Strategy::Proximity then index.near(leaf)
         when Strategy::Heading then heading(leaf)
         when Strategy::Author then index.author(leaf)

@@ -17,9 +17,10 @@ module Hobrin
         #   are any), main topic, then
         # each allowed aspect.
         def call(leaf, evaluator)
-          heading = evaluator.thesaurus.heading(leaf.label) or return []
+          return [] unless evaluator.thesaurus.heading(leaf.label)
+
           [*narrower(leaf, evaluator), [:main, "as a main topic only", leaf.with(main: !leaf.main), leaf.main],
-           *aspects(leaf, heading)].map do |key, name, changed, chosen|
+           *aspects(leaf, evaluator.thesaurus)].map do |key, name, changed, chosen|
             Choice.new(key:, name:, leaf: changed, chosen:, size: evaluator.count(changed))
           end
         end
@@ -34,8 +35,8 @@ module Hobrin
             leaf.narrower]]
         end
 
-        def aspects(leaf, heading)
-          heading.aspects.map do |aspect|
+        def aspects(leaf, thesaurus)
+          thesaurus.aspects(leaf.label, narrower: leaf.narrower).map do |aspect|
             chosen = leaf.aspects.include?(aspect)
             [aspect, aspect,
              leaf.with(aspects: chosen ? leaf.aspects - [aspect] : leaf.aspects | [aspect]), chosen]

@@ -8,13 +8,11 @@ module Hobrin
     #   TextPlaces.of(TextTerm.read("ear plug*"), "Ear-plugs help") # => [[0, 9]]
     module TextPlaces
       class << self
-        # leaf :: Strategy::TextTerm or Strategy::Proximity; text :: String.
+        # leaf :: Strategy::TextTerm, WholeText or Proximity; text :: String.
         # Gives [first character, one past the last] for each place, in order.
         def of(leaf, text)
           located = Text::Tokens.located(text)
-          return spans(located, leaf.masks).map { |run| ends(located, run) } if leaf.is_a?(Strategy::TextTerm)
-
-          near(leaf, located).map { |run| ends(located, run) }
+          runs(leaf, located).map { |run| ends(located, run) }
         end
 
         # The texts of one field of a record; words are looked for in each by itself.
@@ -27,10 +25,15 @@ module Hobrin
           end
         end
 
-        # Whether a text holds the two sides of a Proximity.
-        def near?(leaf, text) = near(leaf, Text::Tokens.located(text)).any?
-
         private
+
+        def runs(leaf, located)
+          case leaf
+          when Strategy::TextTerm then spans(located, leaf.masks)
+          when Strategy::WholeText then leaf.masks.size == located.size ? spans(located, leaf.masks) : []
+          else near(leaf, located)
+          end
+        end
 
         # Ranges of word places at which the masks fit, side by side.
         def spans(located, masks)
@@ -47,12 +50,13 @@ module Hobrin
               .sort_by(&:begin).uniq
         end
 
-        # How many words lie between the earlier and the later; those that overlap are near.
+        # How many words lie between the earlier and the later. A word is not near itself: the two
+        # sides share none.
         def close?(leaf, left, right)
           return false if leaf.ordered && right.begin < left.end
 
           first, second = [left, right].sort_by { |span| [span.begin, span.end] }
-          second.begin - first.end < leaf.distance
+          (second.begin - first.end).between?(0, leaf.distance - 1)
         end
 
         def ends(located, span) = [located[span.begin][1], located[span.end - 1][2]]

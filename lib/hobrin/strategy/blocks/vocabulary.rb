@@ -23,11 +23,11 @@ module Hobrin
         refuse(:heading, "“#{name}” is not a heading of this thesaurus.", name, @thesaurus.names)
       end
 
-      # The aspects asked for, checked against those that the heading allows. Raises InputError
-      # (:aspect).
-      def aspects(label, names)
+      # The aspects asked for, checked against those that the heading allows, or any of its narrower
+      # ones where they are searched, too. Raises InputError (:aspect).
+      def aspects(label, names, narrower: false)
         any = label == Heading::ANY
-        allowed = any ? @thesaurus.headings.flat_map(&:aspects).uniq : @thesaurus.heading(label).aspects
+        allowed = any ? @thesaurus.headings.flat_map(&:aspects).uniq : @thesaurus.aspects(label, narrower:)
         names.map do |name|
           allowed.find { |aspect| same?(aspect, name) } ||
             refuse(:aspect, any ? "No heading has an aspect “#{name}”." : "#{label} has no aspect “#{name}”.", name,
@@ -54,6 +54,7 @@ module Hobrin
       end
 
       def journals = @journals.values
+      def places = @places.values
 
       private
 

@@ -15,8 +15,11 @@ module Hobrin
         # Every index by its lower-case name, as it is written.
         INDEXES = ["cql.serverChoice", *WORDS.keys.drop(1), *LIMITS.keys, *DATES.keys, *NAMED]
                   .to_h { |index| [index.downcase, index] }.freeze
-        SAME = %w[= == scr].freeze
-        private_constant :WORDS, :LIMITS, :DATES, :NAMED, :INDEXES, :SAME
+        SAME = %w[= scr].freeze
+        # Of a field as a whole: == in CQL 1.2, exact in 1.1. A name, a limit or a date is always
+        # meant as a whole.
+        WHOLE = %w[== exact].freeze
+        private_constant :WORDS, :LIMITS, :DATES, :NAMED, :INDEXES, :SAME, :WHOLE
 
         def initialize(vocabulary)
           @vocabulary = vocabulary
@@ -81,7 +84,8 @@ module Hobrin
           tokens = Text::Tokens.masked(text.gsub(/\\([*?^])/, " ").gsub(/\\(.)/m, '\1'))
           raise InputError, { words: "there is no word in this." } if tokens.empty?
 
-          case relation(clause, %w[= adj any all])
+          case relation(clause, %w[= adj any all ==])
+          when "==" then WholeText.new(text: tokens.join(" "), fields:)
           when "any" then AnyOf.of(tokens.map { |token| TextTerm.new(text: token, fields:) })
           when "all" then AllOf.of(tokens.map { |token| TextTerm.new(text: token, fields:) })
           else TextTerm.new(text: tokens.join(" "), fields:)
@@ -91,9 +95,11 @@ module Hobrin
         def limit(clause, name)
           known = Limit::KNOWN[name]
           values = relation(clause,
-                            %w[= any]) == "any" ? several(clause, known) : [clause.term.plain]
+                            %w[= any]) == "any" ? several(clause, known || names_of(name)) : [clause.term.plain]
           Limit.new(name:, values: values.map { |value| limit_value(name, known, value) })
         end
+
+        def names_of(name) = name == :place ? @vocabulary.places : Records::Languages.names
 
         def limit_value(name, known, value)
           case name
@@ -134,6 +140,7 @@ module Hobrin
         def relation(clause, allowed)
           name = clause.relation ? clause.relation.text.downcase.delete_prefix("cql.") : "="
           name = "=" if SAME.include?(name)
+          name = allowed.include?("==") ? "==" : "=" if WHOLE.include?(name)
           return name if allowed.include?(name)
 
           raise Error.new(clause.relation,

@@ -7,7 +7,7 @@ module Hobrin
       # =/hobrin.narrower/hobrin.main/hobrin.aspect="nursing" "Delirium"
       class HeadingClause
         NAMES = %w[hobrin.narrower hobrin.main hobrin.aspect].freeze
-        SAME = %w[= == scr].freeze
+        SAME = %w[= == exact scr].freeze
         private_constant :NAMES, :SAME
 
         def initialize(vocabulary)
@@ -23,8 +23,8 @@ module Hobrin
           # Only an unescaped * stands for any heading.
           label = clause.term.text == Heading::ANY ? Heading::ANY : @vocabulary.heading(clause.term.plain)
           names = clause.modifiers.map { |modifier| name_of(modifier) }
-          Heading.new(label:, narrower: names.include?("hobrin.narrower"), main: names.include?("hobrin.main"),
-                      aspects: aspects(clause, label))
+          narrower = names.include?("hobrin.narrower")
+          Heading.new(label:, narrower:, main: names.include?("hobrin.main"), aspects: aspects(clause, label, narrower))
         end
 
         private
@@ -37,9 +37,9 @@ module Hobrin
                           expected: "/hobrin.narrower, /hobrin.main or /hobrin.aspect=\"…\"")
         end
 
-        def aspects(clause, label)
+        def aspects(clause, label, narrower)
           clause.modifiers.select(&:value).flat_map do |modifier|
-            @vocabulary.aspects(label, [modifier.value.plain])
+            @vocabulary.aspects(label, [modifier.value.plain], narrower:)
           rescue InputError => e
             raise Error.new(modifier.value, message: e.message)
           end

@@ -39,10 +39,17 @@ module Hobrin
           def token(scanner)
             column = scanner.charpos + 1
             kind, rule = RULES.find { |_, pattern| scanner.match?(pattern) }
-            refuse(column, scanner.peek(1), "this quotation mark is never closed.") unless kind
+            refuse(column, scanner.peek(1), open_ended(scanner.peek(1))) unless kind
 
             text = scanner.scan(rule)
             Token.new(kind:, text: kind == :quoted ? text[1...-1] : text, column:)
+          end
+
+          # Only a quotation mark and a backslash can be left without what belongs to them.
+          def open_ended(char)
+            return "this quotation mark is never closed." if char == "\""
+
+            "a \\ takes the letter after it as it is; there is none here."
           end
 
           def refuse(column, text, message)

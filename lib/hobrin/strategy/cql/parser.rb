@@ -63,25 +63,35 @@ module Hobrin
         def operand?(token) = %i[word quoted].include?(token.kind)
 
         def query
+          outside = @default
           prefix while now.kind == :comparison && now.text == ">"
           first = clause
           links = []
           links << Link.new(operator: take, modifiers:, right: clause) while boolean?(now)
           refuse_order if now.word?("sortby")
+          @default = outside
           links.empty? ? first : Chain.new(first:, links:)
         end
 
-        # > dc = "info:srw/cql-context-set/1/dc-v1.1"
+        # > dc = "info:srw/cql-context-set/1/dc-v1.1", or without the name: then it is the set that
+        # names without a dot belong to.
         def prefix
           take
-          name = expect("a short name for a context set") { operand?(now) }
-          expect("=") { now.text == "=" }
+          name = expect("a short name for a context set, or its address") { operand?(now) }
+          return unnamed(name) unless now.kind == :comparison && now.text == "="
+
+          take
           uri = expect("the address of a context set") { operand?(now) }
           return if CONTEXTS[name.text]&.match?(uri.plain)
 
           known = CONTEXTS.keys.join(", ")
           raise Error.new(uri,
                           message: "“#{name.text}” can only be #{known}, and must stand for its own set.")
+        end
+
+        def unnamed(uri)
+          @default, = CONTEXTS.find { |_, pattern| pattern.match?(uri.plain) }
+          raise Error.new(uri, message: "no context set here has the address “#{uri.text}”.") unless @default
         end
 
         def refuse_order
@@ -93,7 +103,7 @@ module Hobrin
           return nested if now.kind == :open
 
           count_clause
-          refuse("a search word or (") if !operand?(now) || (boolean?(now) && !relation?(ahead))
+          refuse("a search word or (") if !operand?(now) || (boolean?(now) && !term?(ahead))
           first = take
           return Clause.new(index: nil, relation: nil, modifiers: [],
                             term: first) unless relation?(now)
@@ -101,8 +111,16 @@ module Hobrin
           relation = take
           with = modifiers
           term = expect("what to look for after “#{relation.text}”") { operand?(now) }
-          Clause.new(index: first, relation:, modifiers: with, term:)
+          Clause.new(index: in_its_set(first), relation:, modifiers: with, term:)
         end
+
+        def in_its_set(index)
+          @default && !index.text.include?(".") ? index.with(text: "#{@default}.#{index.text}") : index
+        end
+
+        # A Boolean's word is a term where nothing follows that it could join (the grammar of CQL 1.2
+        # allows "and" as a term).
+        def term?(following) = !operand?(following) && following.kind != :open || boolean?(following) || relation?(following)
 
         def relation?(token) = token.kind == :comparison || token.word?(*RELATIONS)
 

@@ -29,6 +29,7 @@ module Hobrin
         def leaf(leaf)
           case leaf
           when TextTerm then either(indexes(leaf).map { |index| words(index, leaf.text) })
+          when WholeText then either(indexes(leaf).map { |index| "#{index} == \"#{leaf.text}\"" })
           when Proximity then either(indexes(leaf).map { |index| near(index, leaf) })
           when Limit then either(leaf.values.map do |value|
             "#{LIMIT_INDEX.fetch(leaf.name)} = #{quoted(value)}"
@@ -58,9 +59,13 @@ module Hobrin
 
         def words(index, text) = "#{index} #{text.include?(" ") ? "adj" : "="} \"#{text}\""
 
-        # Initials apart, so that four of them are not taken for a name.
+        # Initials apart, so that four of them are not taken for a name; and always after a comma
+        # where the family has several words, so that none of those is taken for initials.
         def author(leaf)
-          [leaf.family, leaf.initials.upcase.chars.join(" ")].reject(&:empty?).join(", ")
+          given = leaf.initials.upcase.chars.join(" ")
+          return "#{leaf.family}, #{given}".strip if leaf.family.include?(" ")
+
+          [leaf.family, given].reject(&:empty?).join(", ")
         end
 
         def near(index, leaf)

@@ -19,6 +19,7 @@ module Hobrin
         def alike(part)
           case part
           when TextTerm then [:words, part.text]
+          when WholeText then [:whole, part.text]
           when Proximity then [:near, part.left, part.right, part.distance, part.ordered]
           when Limit, Journal then [:limit, part.name]
           end

@@ -11,8 +11,9 @@ module Hobrin
 
       LONGEST = 80
       SHORTEST_STEM = 3
-      # Up to three capitals, perhaps with dots, stand for given names.
-      INITIALS = /\A(?:\p{Lu}\.?-?){1,3}\z/
+      # Up to three capitals, perhaps with dots, stand for given names; where all is typed in small
+      # letters, up to three small ones do.
+      INITIALS = /\A(?:\p{L}\.?-?){1,3}\z/
       private_constant :LONGEST, :SHORTEST_STEM, :INITIALS
 
       class << self
@@ -32,19 +33,25 @@ module Hobrin
         def split(text)
           return text.split(",", 2) if text.include?(",")
 
-          words = text.split
-          return [words[0...-1].join(" "),
-                  words.last] if words.size > 1 && words.last.match?(INITIALS)
-          return [words.drop(1).join(" "),
-                  words.first] if words.size > 1 && words.first.match?(INITIALS)
+          first, *, last = words = text.split
+          return [text, ""] if last.nil?
+          return [words[0...-1].join(" "), last.upcase] if initials?(last, text)
 
-          [text, ""]
+          initials?(first, text) ? [words.drop(1).join(" "), first.upcase] : [text, ""]
+        end
+
+        # "AB" beside "Zorvane", "ab" beside "zorvane"; but "Lee" beside "Smith" is a name.
+        def initials?(word, text)
+          word.match?(INITIALS) && (word.size == 1 || word == word.upcase || text == text.downcase)
         end
 
         def initials(given)
-          given.to_s.split(/[\s.-]+/).flat_map { |part| part.match?(INITIALS) ? part.chars : part[0, 1] }
+          given.to_s.split(/[\s.-]+/).flat_map { |part| given_initials(part) }
                .join.then { |letters| Text::Folding.fold(letters) }
         end
+
+        # "AB" is two; of "Ada" the first counts.
+        def given_initials(part) = part.size <= 3 && part == part.upcase ? part.chars : part[0, 1]
 
         def refuse(message) = raise(InputError, { author: message })
       end

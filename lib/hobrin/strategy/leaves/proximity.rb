@@ -46,6 +46,12 @@ module Hobrin
       # The two sides as TextTerm, in the same fields.
       def sides = [left, right].map { |text| TextTerm.new(text:, fields:) }
 
+      # Whether one word of a paper might stand for both sides, which it must not.
+      def overlapping?
+        left, right = sides.map(&:masks)
+        left.product(right).any? { |one, other| one.meets?(other) }
+      end
+
       def label = "#{left} #{ordered ? "then" : "near"} #{right}"
     end
   end

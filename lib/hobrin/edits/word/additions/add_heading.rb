@@ -14,9 +14,9 @@ module Hobrin
 
         def read(surroundings)
           plain = heading(label, surroundings)
-          allowed = surroundings.evaluator.thesaurus.heading(plain.label).aspects
-          leaf = plain.with(narrower: narrower && plain.narrower, main:, aspects: aspects & allowed)
-          Reading.of([leaf])
+          leaf = plain.with(narrower: narrower && plain.narrower, main:)
+          allowed = surroundings.evaluator.thesaurus.aspects(leaf.label, narrower: leaf.narrower)
+          Reading.of([leaf.with(aspects: aspects & allowed)])
         end
       end
     end

@@ -1,0 +1,46 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Writes what words and authors are looked up in, folded by the core. All of it can be made anew
+    # from the records, which a migration does when the core folds in another way.
+    class WordRows
+      TEXTS = "INSERT INTO texts (rowid, title, abstract, keywords, headings) VALUES (?, ?, ?, ?, ?)"
+      # All authors of a batch at once, as one JSON text, and in order, so that neighbours are written
+      # one after the other.
+      AUTHORS = "INSERT OR IGNORE INTO authors SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each(?) " \
+                "ORDER BY 1, 2"
+      BATCH = 4_000
+      private_constant :TEXTS, :AUTHORS, :BATCH
+
+      def initialize(db)
+        @db = db
+      end
+
+      # numbered :: Array of [number, Records::Record]
+      def add(numbered)
+        @db.synchronize do |connection|
+          Rows.write(connection, TEXTS, numbered) { |number, record| [number, *FullText.columns(record)] }
+          Rows.write(connection, AUTHORS, [authors(numbered)]) { |rows| [JSON.generate(rows)] }
+        end
+      end
+
+      # Writes all of it from the stored records, into tables that are empty.
+      def write_anew
+        highest = @db[:records].max(:number) || 0
+        (1..highest).step(BATCH) do |first|
+          rows = @db[:records].where(number: first...(first + BATCH)).order(:number).select_map(%i[number csl])
+          add(rows.map { |number, csl| [number, Exchange::CslJson::Reader.item(JSON.parse(csl, freeze: true))] })
+        end
+      end
+
+      private
+
+      def authors(numbered)
+        numbered.flat_map do |number, record|
+          record.authors.map { |author| [Text::Tokens.line(author.family), Text::Folding.fold(author.initials), number] }
+        end
+      end
+    end
+  end
+end
