@@ -60,7 +60,11 @@ module Hobrin
 
         private
 
-        def folded(run, pattern) = Folding.fold(run.gsub(UNSEEN_PATTERN, "")).scan(pattern)
+        def folded(run, pattern)
+          return [run.downcase] if run.ascii_only?
+
+          Folding.fold(run.gsub(UNSEEN_PATTERN, "")).scan(pattern)
+        end
       end
     end
   end

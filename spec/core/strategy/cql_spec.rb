@@ -62,18 +62,21 @@ RSpec.describe Hobrin::Strategy::Cql do
   it "reads == and exact as the whole field, a bare Boolean as a term, and a context set without a name" do
     whole = ->(text) { Hobrin::Strategy::WholeText.new(text:, fields: [:title]) }
     title = ->(text) { words(text, fields: [:title]) }
+    limit = ->(name, *values) { Hobrin::Strategy::Limit.new(name:, values:) }
     set = '> "info:srw/cql-context-set/1/dc-v1.1"'
     {
       'dc.title == "Fish frog"' => whole["fish frog"], 'dc.title exact "fish frog"' => whole["fish frog"],
       'dc.title == fish or hobrin.keywords == "Fish"' => whole["fish"].with(fields: %i[title keywords]),
-      'hobrin.place == "United Kingdom"' => Hobrin::Strategy::Limit.new(name: :place, values: ["United Kingdom"]),
-      'hobrin.place any "United Kingdom India"' => Hobrin::Strategy::Limit.new(name: :place, values: ["United Kingdom", "India"]),
-      'dc.language any "English fra"' => Hobrin::Strategy::Limit.new(name: :language, values: %w[eng fra]),
+      'hobrin.place == "United Kingdom"' => limit[:place, "United Kingdom"],
+      'hobrin.place any "United Kingdom India"' => limit[:place, "United Kingdom", "India"],
+      'dc.language any "English fra"' => limit[:language, "eng", "fra"],
       "dc.title = and" => title["and"], "(dc.title = or)" => title["or"],
-      "and and dc.title = not" => Hobrin::Strategy::AllOf.of([words("and", fields: Hobrin::Strategy::TextTerm::FIELDS.keys), title["not"]]),
-      "#{set} title = fish" => title["fish"], "(#{set} title = fish) or dc.title = frog" => Hobrin::Strategy::AnyOf.of([title["fish"], title["frog"]])
+      "and and dc.title = not" => Hobrin::Strategy::AllOf.of([read("\"and\""), title["not"]]),
+      "#{set} title = fish" => title["fish"],
+      "(#{set} title = fish) or dc.title = frog" => Hobrin::Strategy::AnyOf.of([title["fish"], title["frog"]])
     }.each { |text, tree| expect([text, read(text)]).to eq([text, tree]) }
-    { "sleep\\" => 'takes the letter after it', "sleep \"" => "quotation mark", "(#{set} title = fish) or title = frog" => "no index “title”",
+    { "sleep\\" => "takes the letter after it", "sleep \"" => "quotation mark",
+      "(#{set} title = fish) or title = frog" => "no index “title”",
       '> "nowhere" fish' => "no context set", "and sleep" => "a search word or \\(" }.each do |text, message|
       expect([text, error(text)&.message]).to match([text, /#{message}/])
     end

@@ -35,7 +35,8 @@ RSpec.describe Hobrin::Strategy do
       asked, record = Array.new(2) { day.iso8601[0, [4, 7, 10].sample(random:)] }
       sides = ["<", "=", ">"].map { |sign| dates(Hobrin::Strategy::Cql.read("dc.date #{sign} #{asked}", nil), record) }
       both = ["<=", ">="].map { |sign| dates(Hobrin::Strategy::Cql.read("dc.date #{sign} #{asked}", nil), record) }
-      expect([asked, record, sides.count(true), both]).to eq([asked, record, 1, [sides[0] | sides[1], sides[1] | sides[2]]])
+      expect([asked, record, sides.count(true),
+              both]).to eq([asked, record, 1, [sides[0] | sides[1], sides[1] | sides[2]]])
     end
   end
 
@@ -74,7 +75,8 @@ RSpec.describe Hobrin::Strategy do
     end
     expect(places[near.with(distance: 3), text]).to eq([])
     expect(places[near.with(ordered: true), text]).to eq(["éar plug", "Sleep"])
-    expect(places[described_class::Proximity.new(left: "ear*", right: "ear*", distance: 6), "Ear drops at night"]).to eq([])
+    expect(places[described_class::Proximity.new(left: "ear*", right: "ear*", distance: 6),
+                  "Ear drops at night"]).to eq([])
     expect(places[described_class::WholeText.new(text: "ear drops"), "Ear-drops"]).to eq(["Ear-drops"])
     expect(places[described_class::WholeText.new(text: "ear drops"), "Ear drops, too"]).to eq([])
     expect { near.with(distance: 0) }.to raise_error(Hobrin::InputError, /from 1 to 50/)

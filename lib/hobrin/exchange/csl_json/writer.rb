@@ -58,7 +58,7 @@ module Hobrin
           end
 
           def compact(hash)
-            hash.reject { |_, value| value.nil? || value == "" || value == [] || value == {} }
+            hash.reject { |_, value| value.nil? || (value.respond_to?(:empty?) && value.empty?) }
           end
         end
       end

@@ -120,7 +120,9 @@ module Hobrin
 
         # A Boolean's word is a term where nothing follows that it could join (the grammar of CQL 1.2
         # allows "and" as a term).
-        def term?(following) = !operand?(following) && following.kind != :open || boolean?(following) || relation?(following)
+        def term?(following)
+          !operand?(following) && following.kind != :open || boolean?(following) || relation?(following)
+        end
 
         def relation?(token) = token.kind == :comparison || token.word?(*RELATIONS)
 
