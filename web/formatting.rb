@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "bigdecimal"
+
 module Hobrin
   module Web
     # Numbers, dates and marked text in the words and marks of the page.
@@ -14,14 +16,24 @@ module Hobrin
       # "1 paper", "26 papers"
       def count_of(count, noun) = "#{number(count)} #{noun}#{"s" unless count == 1}"
 
-      # 0.12345 => "0.12"; infinity => "∞"
+      # 0.125 => "0.13"; infinity => "∞". A half goes away from nothing, read off the number as it is
+      # written and not off its binary neighbour.
       def decimal(value, digits = 2)
-        return "∞" if value.infinite?
+        return "#{MINUS if value.negative?}∞" if value.infinite?
 
-        format("%.#{digits}f", value).sub(/\A-(?=.*[1-9])/, MINUS).delete_prefix("-")
+        format("%.#{digits}f", BigDecimal(value.to_s).round(digits, half: :up)).sub(/\A-(?=.*[1-9])/,
+                                                                                    MINUS).delete_prefix("-")
       end
 
-      def points(share) = decimal(share * 100, 1)
+      # 0.285 => "29": a share as a whole number of hundredths.
+      def hundredths(share) = decimal(BigDecimal(share.to_s) * 100, 0)
+
+      # 0.1234 => "12.3". What is not nothing is not shown as nothing: 0.0002 => "0.02".
+      def points(share)
+        all = BigDecimal(share.to_s) * 100
+        digits = (1..4).find { |count| all.zero? || !all.round(count, half: :up).zero? } || 4
+        decimal(all, digits)
+      end
 
       def signed(count) = count.negative? ? "#{MINUS}#{number(-count)}" : "+#{number(count)}"
 

@@ -58,7 +58,7 @@ module Hobrin
           decided = inquiry.decisions.select { |decision| decision.verdict == verdict }
           @context.library.set(decided.map(&:record_id))
         end
-        Narrowing::Rates.of(found: cascade.final, must_find:, kept:, dropped:)
+        Narrowing::Rates.of(cascade:, must_find:, kept:, dropped:)
       end
 
       # What the check of the search finds. Array of Check::Finding.

@@ -121,10 +121,18 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
   # Number needed to read = 1 / precision, by its definition; the interval is Wilson's, see
   # statistics_spec.
   it "says sensitivity, precision and number needed to read of what is known so far" do
-    rates = Hobrin::Narrowing::Rates.new(known: 4, found: 3, kept: 81, dropped: 182)
+    rates = Hobrin::Narrowing::Rates.new(known: 4, found: 3, by_hand: 0, kept: 81, dropped: 182)
     expect([rates.sensitivity.estimate, rates.number_needed_to_read.round(3)]).to eq([0.75, 3.247])
     expect([rates.precision.low.round(4), rates.precision.high.round(4)]).to eq([0.2553, 0.3662])
-    none = Hobrin::Narrowing::Rates.new(known: 0, found: 0, kept: 0, dropped: 0)
+    none = Hobrin::Narrowing::Rates.new(known: 0, found: 0, by_hand: 0, kept: 0, dropped: 0)
     expect([none.sensitivity, none.precision, none.number_needed_to_read]).to all(be_nil)
+  end
+
+  it "does not count as found what a person let in by hand" do
+    step = described_class::Cascade::Step.new(source: nil, set: a_set(1, 2), removed: a_set, on: true)
+    cascade = described_class::Cascade.new(steps: [step], joined: a_set(1, 2), included_ids: %w[a], included: a_set(3),
+                                           final: a_set(1, 2, 3))
+    rates = described_class::Rates.of(cascade:, must_find: a_set(2, 3, 4), kept: a_set(2, 3), dropped: a_set(1))
+    expect(rates.to_h).to eq(known: 3, found: 1, by_hand: 1, kept: 1, dropped: 1)
   end
 end

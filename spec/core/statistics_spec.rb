@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "csv"
+
 RSpec.describe Hobrin::Statistics do
   def ends(interval) = [interval.low, interval.high]
 
@@ -26,7 +28,15 @@ RSpec.describe Hobrin::Statistics do
   it "gives the worked example of Chapman's estimate" do
     interval = described_class::Chapman.call(10, 15, 5)
     expect([interval.estimate.floor, *ends(interval).map(&:round)]).to eq([28, 22, 65])
-    expect(described_class::Chapman.call(4, 4, 4).estimate).to eq(4.0)
+    # Searches that are alike, lie within each other or find nothing cannot tell.
+    [[4, 4, 4], [40, 12, 12], [40, 20, 19], [10, 0, 0]].each do |counts|
+      expect([counts, described_class::Chapman.call(*counts)]).to eq([counts, nil])
+    end
+    (1..12).to_a.repeated_permutation(2).each do |one, other|
+      (0..[one, other].min).filter_map { |both| described_class::Chapman.call(one, other, both) }.each do |found|
+        expect([one, other, found.estimate.between?(found.low, found.high)]).to eq([one, other, true])
+      end
+    end
     expect { described_class::Chapman.call(3, 5, 4) }.to raise_error(ArgumentError)
   end
 
@@ -43,6 +53,23 @@ RSpec.describe Hobrin::Statistics do
       expect([ratio.estimate, *ends(ratio)])
         .to match(expected.map { |value| be_within(1e-9).of(value) })
     end
+  end
+
+  # Source: 1,000 random tables with an empty cell, escalc(measure = "RR") of metafor 3.8-1 with its
+  # defaults; spec/fixtures/metafor/risk_ratios.R made them.
+  it "gives the risk ratios of metafor where a cell is empty, and says that ½ was added" do
+    file = File.expand_path("../fixtures/metafor/risk_ratios.csv", __dir__)
+    rows = CSV.read(file, headers: true, converters: :numeric)
+    rows.each do |row|
+      table = a_table(*row.fields.first(4))
+      ratio = described_class::RiskRatio.call(table)
+      expect([*row, ratio.estimate, ratio.low, ratio.high])
+        .to match([*row, *row.fields.last(3).map { |value| be_within(value * 1e-8).of(value) }])
+      expect(described_class::RiskRatio.corrected?(table)).to be(true)
+    end
+    expect(rows.size).to eq(1_000)
+    expect(described_class::RiskRatio.call(a_table(1, 1, 250,
+                                                   500)).estimate).to be_within(1e-9).of(0.75 / (250.5 / 501))
   end
 
   it "tells no risk ratio where neither group, or everybody, had the outcome" do

@@ -14,6 +14,29 @@ RSpec.describe Hobrin::Web::Pages, :sample do
     expect(page(:Word).dock.where).to eq("papers are in P, while I and O have no name yet")
   end
 
+  it "tells an effect with its direction, its ½ and its extremes in words" do
+    words = ->(*counts) { described_class::EffectWords.new(Hobrin::Appraisal::Effect.of(a_table(*counts))) }
+    fewer, more = words[0, 10, 5, 10], words[5, 10, 0, 10]
+    expect([fewer.needed, more.needed]).to eq(%w[2.0 2.0])
+    expect([fewer.needed_words, more.needed_words])
+      .to match([/\Afor one fewer; 95 % /, /\Afor one more; 95 % /])
+    expect([fewer.corrected, words[3, 10, 5, 10].corrected]).to eq(["½ added to each cell", nil])
+    equal = words[5, 50, 10, 100]
+    expect([equal.needed,
+            equal.needed_words]).to match(["none",
+                                           /risks are equal; 95 % .* for one more to ∞, and on to .* for one fewer/])
+    expect(words[0, 90_000, 4_000, 4_000].ratio_interval).to eq("under 0.01 to under 0.01")
+    expect(words[4_000, 4_000, 0, 90_000].ratio).to eq("over 1\u2009000")
+    expect([words[1, 8, 0, 8].risks, words[1, 80_000, 0, 80_000].difference]).to eq(["12.5 % against 0.0 %", "0.001"])
+    expect(words[5, 8, 5, 1_000].ratio).to eq("125.00")
+  end
+
+  it "rounds a half up, as it is written" do
+    format = Object.new.extend(Hobrin::Web::Formatting)
+    expect([0.125, 2.675, 1.005, -0.125, 0.285].map { |one| format.decimal(one) }).to eq(%w[0.13 2.68 1.01 −0.13 0.29])
+    expect([format.hundredths(0.285), format.points(-0.1235), format.decimal(0.5, 0)]).to eq(%w[29 −12.4 1])
+  end
+
   it "counts one as one" do
     Hobrin::Services::StartInquiry.new(context).call("Do earplugs help?")
     mark("I", "earplugs", id: 6)

@@ -7,6 +7,11 @@ module Hobrin
       class EffectWords
         include Formatting
 
+        # Beyond these, two places do not show a ratio.
+        SMALLEST = 0.005
+        LARGEST = 1_000
+        private_constant :SMALLEST, :LARGEST
+
         # effect :: Appraisal::Effect
         def initialize(effect)
           @effect = effect
@@ -23,41 +28,39 @@ module Hobrin
         end
 
         # The figure, nil where it cannot be told; its interval; and whether ½ was added to each
-        # cell.
-        def ratio = @effect.ratio && decimal(@effect.ratio.estimate)
-        def ratio_interval = between(@effect.ratio) { |one| decimal(one) }
-
-        def corrected
-          Statistics::RiskRatio.corrected?(@effect.table) ? " (½ added to each cell)" : ""
-        end
+        # cell, nil where it was not.
+        def ratio = @effect.ratio && ratio_words(@effect.ratio.estimate)
+        def ratio_interval = between(@effect.ratio) { |one| ratio_words(one) }
+        def corrected = ("½ added to each cell" if Statistics::RiskRatio.corrected?(@effect.table))
 
         def difference = points(@effect.difference.estimate)
         def difference_interval = between(@effect.difference) { |one| points(one) }
 
-        # The number needed to treat, nil where there is no difference.
-        def needed = needed? ? decimal(@effect.needed.estimate, 1) : nil
+        # The number needed to treat, "none" where the risks are equal.
+        def needed = same_risks? ? "none" : decimal(@effect.needed.estimate, 1)
 
-        def needed_interval
-          "#{decimal(@effect.needed.low, 1)} to #{decimal(@effect.needed.high, 1)}"
-        end
-
-        # What lies beyond no difference, nil where the interval does not go there.
-        def other_way
-          decimal(@effect.needed.other, 1) if needed? && @effect.needed.crosses_nothing?
-        end
-
-        # "for one fewer; 95 % 5.2 to 33.4"
+        # "for one fewer; 95 % 5.2 to 33.4", and both sides where no difference lies between them.
         def needed_words
           fewer, more = @effect.needed.fewer ? %w[fewer more] : %w[more fewer]
-          low = decimal(@effect.needed.low, 1)
-          return "for one #{fewer}; 95 % #{needed_interval}" unless other_way
+          low, high, other = [@effect.needed.low, @effect.needed.high, @effect.needed.other].map do |one|
+            one && decimal(one, 1)
+          end
+          return "for one #{fewer}; 95 % #{low} to #{high}" unless other
+          return "the risks are equal; 95 % #{low} for one more to ∞, and on to #{other} for one fewer" if same_risks?
 
-          "for one #{fewer}; 95 % #{low} to ∞, and on to #{other_way} for one #{more}"
+          "for one #{fewer}; 95 % #{low} to ∞, and on to #{other} for one #{more}"
         end
 
         private
 
-        def needed? = !@effect.needed.fewer.nil?
+        # A ratio that two places cannot show is told in words.
+        def ratio_words(value)
+          return "under 0.01" if value < SMALLEST
+
+          value > LARGEST ? "over #{number(LARGEST)}" : decimal(value)
+        end
+
+        def same_risks? = @effect.needed.fewer.nil?
         def between(interval) = "#{yield(interval.low)} to #{yield(interval.high)}"
       end
     end

@@ -71,6 +71,9 @@ module Hobrin
         end
       end
 
+      # What the search finds by itself, without the papers let in by hand.
+      def found = steps.last&.set || Records::RecordSet.empty
+
       # The set after every limit that is on, but one; what a change of that one would work on.
       def without(slot, evaluator)
         steps.reject(&:block?).map(&:source).select { |limit| limit.on && limit.slot != slot }

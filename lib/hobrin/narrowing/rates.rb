@@ -4,15 +4,17 @@ module Hobrin
   module Narrowing
     # How a search does by what is known of it so far.
     #
-    # known :: must-find papers; found :: those of them that are in
+    # known :: must-find papers; found :: those of them that the search finds; by_hand :: those that
+    #   are in only because a person let them in, which says nothing of the search
     # kept, dropped :: of the papers that are in, those that were read and decided; the unsure wait
     class Rates < Value
-      attributes :known, :found, :kept, :dropped
+      attributes :known, :found, :by_hand, :kept, :dropped
 
-      # found :: RecordSet of what the search finds; must_find, kept, dropped :: RecordSets
-      def self.of(found:, must_find:, kept:, dropped:)
-        new(known: must_find.size, found: must_find.overlap(found), kept: kept.overlap(found),
-            dropped: dropped.overlap(found))
+      # cascade :: Cascade of the search; must_find, kept, dropped :: RecordSets
+      def self.of(cascade:, must_find:, kept:, dropped:)
+        found = cascade.found
+        new(known: must_find.size, found: must_find.overlap(found), by_hand: (must_find & cascade.final - found).size,
+            kept: kept.overlap(found), dropped: dropped.overlap(found))
       end
 
       def read = kept + dropped

@@ -6,15 +6,16 @@ module Hobrin
     #
     #   RR = (a/n1) / (c/n2),  SE(ln RR) = √(1/a − 1/n1 + 1/c − 1/n2)
     #
-    # Where one group had no outcome at all, ½ is added to each cell (common practice, no source).
-    # Where neither group had it, or everybody had it in both, no ratio can be told: nil.
+    # Where any cell of the table is empty (nobody in a group had the outcome, or everybody had), ½
+    # is added to every cell, as R's metafor does by default. Where neither group had it, or
+    # everybody had it in both, no ratio can be told: nil.
     module RiskRatio
       # table :: a TwoByTwo. Gives an Interval, or nil.
       def self.call(table, z: Normal::Z95)
         a, n1, c, n2 = table.to_h.values
         return if (a + c).zero? || (a == n1 && c == n2)
 
-        a, n1, c, n2 = a + 0.5, n1 + 1, c + 0.5, n2 + 1 if a.zero? || c.zero?
+        a, n1, c, n2 = a + 0.5, n1 + 1, c + 0.5, n2 + 1 if corrected?(table)
         ratio = (a.to_f / n1) / (c.to_f / n2)
         error = Math.sqrt(1.0 / a - 1.0 / n1 + 1.0 / c - 1.0 / n2)
         Interval.new(estimate: ratio, low: ratio * Math.exp(-z * error),
@@ -22,7 +23,7 @@ module Hobrin
       end
 
       # Whether ½ had to be added to each cell.
-      def self.corrected?(table) = table.events.zero? ^ table.comparison_events.zero?
+      def self.corrected?(table) = table.cells.any?(&:zero?)
     end
   end
 end

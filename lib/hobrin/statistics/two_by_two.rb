@@ -24,6 +24,9 @@ module Hobrin
         freeze
       end
 
+      # With and without the outcome, with the intervention and then without it.
+      def cells = [events, total - events, comparison_events, comparison_total - comparison_events]
+
       def risk = events.fdiv(total)
       def comparison_risk = comparison_events.fdiv(comparison_total)
 

@@ -8,7 +8,7 @@ module Hobrin
     # only_one, only_other :: RecordSets of what only one of them finds
     # kept       :: Retrieval::Overlap of the kept papers that each finds
     # kept_in_all :: Statistics::Interval around how many such papers there are in all (Chapman),
-    #   nil while both find the same ones: of what both missed that says nothing
+    #   nil where the two searches cannot tell
     class Comparison < Value
       attributes :overlap, :circles, :only_one, :only_other, :kept, :kept_in_all
 
@@ -16,9 +16,8 @@ module Hobrin
       def self.of(one, other, kept)
         overlap = Retrieval::Overlap.of([one, other])
         of_kept = Retrieval::Overlap.of([one & kept, other & kept])
-        differ = of_kept.sizes.any? { |size| size > of_kept.all }
         new(overlap:, circles: Statistics::Circles.of(overlap.regions), only_one: one - other, only_other: other - one,
-            kept: of_kept, kept_in_all: (Statistics::Chapman.call(*of_kept.sizes, of_kept.all) if differ))
+            kept: of_kept, kept_in_all: Statistics::Chapman.call(*of_kept.sizes, of_kept.all))
       end
 
       # How many that would be kept both missed, by that estimate.

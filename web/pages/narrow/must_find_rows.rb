@@ -67,7 +67,9 @@ module Hobrin
           end
 
           def found_line(rates)
-            "Sensitivity to your must-find papers: #{rates.found} of #{rates.known}, #{percent(rates.sensitivity)}."
+            by_hand = " #{count_of(rates.by_hand, "paper")} let in by hand not counted." if rates.by_hand.positive?
+            "Sensitivity to your must-find papers: #{rates.found} of #{rates.known}, " \
+              "#{percent(rates.sensitivity)}.#{by_hand}"
           end
 
           def precision_line(rates)
@@ -79,9 +81,7 @@ module Hobrin
 
           # "19 % (95 % interval 9 to 35 %)"
           def percent(share)
-            estimate, low, high = [share.estimate, share.low, share.high].map do |one|
-              (one * 100).round
-            end
+            estimate, low, high = [share.estimate, share.low, share.high].map { |one| hundredths(one) }
             "#{estimate} % (95 % interval #{low} to #{high} %)"
           end
         end

@@ -73,13 +73,13 @@ module Hobrin
           # kept.
           def missed
             kept, all = comparison.kept, comparison.kept_in_all
-            return same_kept(kept) unless all
+            return cannot_tell(kept) unless all
 
-            estimate, low, high = [all.estimate, all.low, all.high].map(&:round)
+            estimate, low, high = [all.estimate, all.low, all.high].map { |one| decimal(one, 0) }
             "Of the papers you kept, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
               "#{kept.sizes.last}, both #{kept.all}. If the two found them independently there are " \
               "about #{estimate} such papers in all (95 % interval #{low} to #{high}), and both " \
-              "missed about #{comparison.missed.round}. " \
+              "missed about #{decimal(comparison.missed, 0)}. " \
               "Searches by like words are not independent: then more were missed. Chapman’s estimate."
           end
 
@@ -114,11 +114,13 @@ module Hobrin
 
           def comparison = @page.comparison.comparison
 
-          def same_kept(kept)
-            return unless kept.all.positive?
+          # Searches that find much the same say nothing of what both missed.
+          def cannot_tell(kept)
+            return if kept.sizes.sum.zero?
 
-            "Both find the same #{count_of(kept.all, "paper")} of those you kept. How many both missed " \
-              "cannot be told from that."
+            "Of the papers you kept, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
+              "#{kept.sizes.last}, both #{kept.all}. These two cannot tell how many both missed: for that, each " \
+              "would have to find papers without regard to the other, and some that the other does not."
           end
         end
       end
