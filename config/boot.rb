@@ -78,7 +78,8 @@ module Hobrin
       def published(filter, data)
         Strategy::PublishedFilter.new(filter:, tree: Strategy::Cql.read(data.fetch(:terms), FilterVocabulary),
                                       sensitivity: data[:sensitivity], specificity: data[:specificity],
-                                      source: data.fetch(:source), note: data.fetch(:note))
+                                      source: data.fetch(:source), searched: data.fetch(:searched),
+                                      here: data.fetch(:here), changed: data[:changed].to_s, note: data.fetch(:note))
       end
     end
 

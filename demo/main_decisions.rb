@@ -56,7 +56,7 @@ module Hobrin
         answers = paper.fetch(:answers, {}).transform_values(&:to_sym)
         edit(Edits::Weigh::WeighPaper.new(
                paper: Appraisal::Paper.new(record_id:, table:, answers:,
-                                           **paper.slice(:design, :outcome, :finding, :graded, :graded_why))
+                                           **paper.slice(:design, :reviewed, :outcome, :finding, :graded, :graded_why))
              ))
       end
 

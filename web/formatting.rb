@@ -56,6 +56,13 @@ module Hobrin
         "#{parts.join}#{h question.text[at..]}"
       end
 
+      # The title of a paper, as safe markup; that it was retracted goes before it wherever it appears.
+      def title_of(record, text = h(record.title))
+        return text unless record.retracted?
+
+        %(<b class="retracted">Retracted</b> #{text.sub(/\Aretracted(?: article)?:\s*/i, "")})
+      end
+
       # A paper's text with the words that brought it here, as safe markup.
       def highlighted(text, field, matched)
         at = 0

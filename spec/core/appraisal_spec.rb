@@ -1,20 +1,25 @@
 # frozen_string_literal: true
 
 RSpec.describe Hobrin::Appraisal do
-  def level(kind, design, graded: 0)
-    described_class::Level.of(kind:, design: described_class::Design.fetch(design), graded:).number
+  def level_of(kind, design, reviewed: nil, flags: [], **rest)
+    reviewed &&= described_class::Design.fetch(reviewed)
+    described_class::Level.of(record: a_record(flags:), kind:, design: described_class::Design.fetch(design),
+                              reviewed:, **rest)
   end
+
+  def level(...) = level_of(...).number
 
   # Source: OCEBM Levels of Evidence Working Group, "The Oxford 2011 Levels of Evidence" (from
   # memory).
   it "places designs as the 2011 table does" do
-    { "treatment" => { "systematic_review" => 1, "randomized_trial" => 2, "cohort" => 3, "case_control" => 4,
+    { "treatment" => { "randomized_trial" => 2, "controlled_trial" => 3, "cohort" => 3, "case_control" => 4,
                        "case_series" => 4, "mechanism" => 5 },
-      "harm" => { "systematic_review" => 1, "randomized_trial" => 2, "cohort" => 3,
+      "harm" => { "randomized_trial" => 2, "cohort" => 3,
                   "case_control" => 4 },
-      "diagnosis" => { "systematic_review" => 1, "diagnostic" => 2, "case_control" => 4,
+      "diagnosis" => { "cross_sectional" => 3, "case_control" => 4,
                        "mechanism" => 5 },
-      "prognosis" => { "systematic_review" => 1, "inception_cohort" => 2, "cohort" => 3, "case_series" => 4,
+      "prognosis" => { "controlled_trial" => nil, "randomized_trial" => 3, "inception_cohort" => 2, "cohort" => 3,
+                       "case_series" => 4,
                        "mechanism" => nil } }
       .each do |kind, rows|
       rows.each do |design, number|
@@ -23,18 +28,44 @@ RSpec.describe Hobrin::Appraisal do
     end
   end
 
+  it "gives a review the level of what it reviewed, and asks while that is not said" do
+    { %w[treatment randomized_trial] => 1, %w[treatment cohort] => 3, %w[harm case_series] => 4,
+      %w[diagnosis diagnostic] => 1,
+      %w[diagnosis case_control] => 4, %w[prognosis inception_cohort] => 1, %w[prognosis cohort] => 3,
+      %w[prognosis controlled_trial] => nil }.each do |(kind, reviewed), number|
+      expect([kind, reviewed, level(kind, "systematic_review", reviewed:)]).to eq([kind, reviewed, number])
+    end
+    expect(level_of("treatment", "systematic_review"))
+      .to have_attributes(number: nil, why: /what kind of studies it reviewed/)
+  end
+
+  it "asks of a test how it was judged, and of a prognosis whether people were followed" do
+    { %i[yes yes] => 2, %i[yes no] => 3, %i[unclear yes] => 3, %i[no yes] => 4, [nil, :yes] => nil }
+      .each do |(reference, blinded), number|
+      answers = { reference:, blinded: }.compact
+      expect([answers, level("diagnosis", "diagnostic", answers:)]).to eq([answers, number])
+    end
+    expect([level("prognosis", "inception_cohort", answers: { followed: :no }),
+            level("treatment", "cohort", answers: { followed: :no })]).to eq([4, 3])
+  end
+
+  it "gives a retracted paper no level, whatever its design" do
+    found = level_of("treatment", "randomized_trial", flags: ["retracted"])
+    expect(found).to have_attributes(number: nil, why: /retracted/)
+  end
+
   it "gives no level, and a reason, where the table says nothing" do
     %w[prediction experience cost].each do |kind|
       expect(level(kind, "systematic_review")).to be_nil
     end
     %w[guideline protocol opinion].each { |design| expect(level("treatment", design)).to be_nil }
-    unasked = described_class::Level.of(kind: nil, design: described_class::Design.fetch("cohort"))
+    unasked = level_of(nil, "cohort")
     expect(unasked.why).to include("kind of question")
   end
 
   it "moves a level by one, never off the table, and asks why" do
     expect([level("treatment", "randomized_trial", graded: 1),
-            level("treatment", "systematic_review", graded: -1)]).to eq([3, 1])
+            level("treatment", "systematic_review", reviewed: "randomized_trial", graded: -1)]).to eq([3, 1])
     expect { described_class::Paper.new(record_id: "x", design: "cohort", graded: 1) }
       .to raise_error(Hobrin::InputError, /Say why/)
   end

@@ -13,7 +13,7 @@ module Builders
   # A study filter for treatment.
   def a_filter(width, tree, **facts)
     filter = Hobrin::Strategy::Filter.new(kind: "treatment", width:)
-    nothing = { sensitivity: nil, specificity: nil, source: "", note: "" }
+    nothing = { sensitivity: nil, specificity: nil, source: "", searched: "", here: "", changed: "", note: "" }
     Hobrin::Strategy::PublishedFilter.new(filter:, tree:, **nothing, **facts)
   end
 

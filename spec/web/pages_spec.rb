@@ -37,6 +37,19 @@ RSpec.describe Hobrin::Web::Pages, :sample do
     expect([format.hundredths(0.285), format.points(-0.1235), format.decimal(0.5, 0)]).to eq(%w[29 −12.4 1])
   end
 
+  it "shows a filter's published figures only for its own terms, and warns where widths are out of order" do
+    filters = page(:Narrow, show: "filters", kind: "treatment").filters
+    shown = filters.rows.to_h { |row| [row.leaf.width, filters.percent(row.published, :sensitivity)] }
+    expect(shown).to eq("sensitive" => "—", "balanced" => "—", "specific" => "93 %")
+    expect(filters.adapted(filters.rows.first.published))
+      .to include("figures (99 and 70 %) are not those of these terms")
+    expect(filters.out_of_order).to be_nil
+    disordered = page(:Narrow, show: "filters", kind: "prognosis").filters
+    sizes = disordered.rows.map { |row| disordered.size(row) }
+    expect(sizes).not_to eq(sizes.sort.reverse)
+    expect(disordered.out_of_order).to include("“sensitive” leaves #{sizes.first} papers", "wrong way round")
+  end
+
   it "counts one as one" do
     Hobrin::Services::StartInquiry.new(context).call("Do earplugs help?")
     mark("I", "earplugs", id: 6)

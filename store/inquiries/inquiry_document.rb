@@ -52,8 +52,9 @@ module Hobrin
           table = paper.table
           cells = table && { events: table.events, total: table.total, comparison_events: table.comparison_events,
                              comparison_total: table.comparison_total }
-          { record: paper.record_id, design: paper.design, answers: paper.answers, graded: paper.graded,
-            graded_why: paper.graded_why, outcome: paper.outcome, table: cells, finding: paper.finding }
+          { record: paper.record_id, design: paper.design, reviewed: paper.reviewed, answers: paper.answers,
+            graded: paper.graded, graded_why: paper.graded_why, outcome: paper.outcome, table: cells,
+            finding: paper.finding }
         end
 
         def plan_data(plan)

@@ -6,11 +6,15 @@ module Hobrin
     # adds one step and one to FORMAT; a step that was released is never altered.
     # spec/fixtures/documents holds documents of every format.
     module Upgrades
-      FORMAT = 1
+      FORMAT = 2
 
       # Format that a step starts from, to a Proc from the data of that format (Hash with Symbols
       # for keys) to the next one's.
-      STEPS = {}.freeze
+      #
+      # 1 to 2: of a review it is asked what it reviewed; nothing was said of that before.
+      STEPS = {
+        1 => ->(data) { data.merge(papers: data[:papers].map { |paper| { **paper, reviewed: "" } }) }
+      }.freeze
 
       # data :: Hash as stored; steps, format :: for a test of the road itself
       # Gives the data in the present format. Raises StateError for a format that is newer than this

@@ -10,7 +10,7 @@ module Hobrin
 
         # A paper in the list of titles: verdict :: in words, nil while it is unread
         class Title < Value
-          attributes :text, :facts, :verdict, :path, :state, :open
+          attributes :record, :facts, :verdict, :path, :state, :open
         end
 
         # A way to the paper before or after: letter :: its key
@@ -41,7 +41,7 @@ module Hobrin
         def titles
           list.records.map do |record|
             verdict = decision_on(record)&.verdict
-            Title.new(text: record.title, facts: [record.year, design(record)].compact.join(" · "),
+            Title.new(record:, facts: [record.year, design(record)].compact.join(" · "),
                       verdict: VERDICTS[verdict], path: path_to_paper(record), state: verdict || "unread",
                       open: record.id == open.id)
           end

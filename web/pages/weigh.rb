@@ -13,7 +13,7 @@ module Hobrin
 
         # A kept paper in the list.
         class Title < Value
-          attributes :text, :year, :level, :path, :open
+          attributes :record, :level, :path, :open
         end
 
         # One of the four numbers: name :: of its field; label :: in full
@@ -40,7 +40,7 @@ module Hobrin
 
         def titles
           rows.map do |row|
-            Title.new(text: row.record.title, year: row.record.year, level: row.level || "not weighed yet",
+            Title.new(record: row.record, level: row.level || "not weighed yet",
                       path: path(key, paper: row.record.id), open: row == open)
           end
         end
@@ -64,7 +64,19 @@ module Hobrin
           choose + Appraisal::Design::ALL.map { |one| [one.key, one.name, one == design] }
         end
 
-        def level = design && Appraisal::Level.of(kind: question.kind, design:, graded: graded.to_i)
+        # What a review may have reviewed: [key, name, whether it is chosen]; none for other designs.
+        def reviewable
+          return [] unless design&.key == "systematic_review"
+
+          chosen = reviewed&.key
+          [["", "Choose…", chosen.nil?]] +
+            Appraisal::Level.reviewable(question.kind).map { |one| [one.key, one.name, one.key == chosen] }
+        end
+
+        def level
+          design && Appraisal::Level.of(record:, kind: question.kind, design:, reviewed:, answers:, graded: graded.to_i)
+        end
+
         def level_for = kind && level.number ? " for #{kind.name.downcase}" : ""
 
         def moves = MOVES.map { |value, name| [value, name, value == graded] }
@@ -101,6 +113,12 @@ module Hobrin
 
         private
 
+        def reviewed
+          key = typed_or(:reviewed, open.paper&.reviewed)
+          Appraisal::Design::ALL.find { |one| one.key == key }
+        end
+
+        def answers = Appraisal::Sheet.for(design).keys.to_h { |key| [key, answer(key)] }.compact
         def graded = typed_or(:graded, (open.paper&.graded || 0).to_s)
         def cell(name) = typed_or(name, open.paper&.table&.public_send(name).to_s)
 

@@ -4,22 +4,25 @@ module Hobrin
   module Appraisal
     # What a person found in weighing one kept paper.
     #
-    # design  :: key of a Design; answers :: Hash of question key to :yes, :no or :unclear
+    # design  :: key of a Design; reviewed :: key of the Design of the studies that a review reviewed,
+    #   "" while it is not said
+    # answers :: Hash of question key to :yes, :no or :unclear
     # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the
     #   reason
     # outcome :: what was counted; table :: a Statistics::TwoByTwo, or nil
     # finding :: the paper in one sentence
     class Paper < Value
-      attributes :record_id, :design, :answers, :graded, :graded_why, :outcome, :table, :finding
+      attributes :record_id, :design, :reviewed, :answers, :graded, :graded_why, :outcome, :table, :finding
 
       LONGEST = { graded_why: 300, outcome: 120, finding: 600 }.freeze
       private_constant :LONGEST
 
       # Raises InputError naming the field.
-      def initialize(record_id:, design:, answers: {}, graded: 0, graded_why: "", outcome: "",
+      def initialize(record_id:, design:, reviewed: "", answers: {}, graded: 0, graded_why: "", outcome: "",
                      table: nil, finding: "")
         @record_id = record_id.dup.freeze
         @design = Design.fetch(design).key
+        @reviewed = review?(reviewed) ? InputError.at(:reviewed) { Design.fetch(reviewed).key } : ""
         questions = Sheet.for(Design.fetch(design))
         @answers = answers.select do |key, answer|
           questions.key?(key) && ANSWERS.key?(answer)
@@ -33,11 +36,17 @@ module Hobrin
         freeze
       end
 
-      def level(kind) = Level.of(kind:, design: Design.fetch(design), graded:)
+      # record :: the Records::Record; kind :: of the question, or nil
+      def level(record, kind)
+        Level.of(record:, kind:, design: Design.fetch(design), answers:, graded:,
+                 reviewed: reviewed.empty? ? nil : Design.fetch(reviewed))
+      end
 
       def questions = Sheet.for(Design.fetch(design))
 
       private
+
+      def review?(reviewed) = @design == "systematic_review" && !reviewed.empty?
 
       def check
         errors = LONGEST.filter_map do |field, most|

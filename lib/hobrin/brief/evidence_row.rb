@@ -10,7 +10,7 @@ module Hobrin
       attributes :record, :paper, :level, :effect
 
       def self.of(record:, paper:, kind:)
-        new(record:, paper:, level: paper&.level(kind), effect: paper&.table && Appraisal::Effect.of(paper.table))
+        new(record:, paper:, level: paper&.level(record, kind), effect: paper&.table && Appraisal::Effect.of(paper.table))
       end
 
       def design = paper && Appraisal::Design.fetch(paper.design)

@@ -5,8 +5,9 @@ module Hobrin
     # Yes/no facts of a record. The last three are read off the record itself, the others are stated
     # by its source.
     module Flags
+      RETRACTED = "retracted"
       STATED = ["peer reviewed", "research article", "nursing journal", "free full text",
-                "retracted"].freeze
+                RETRACTED].freeze
       ALL = [*STATED, "has abstract", "nurse author", "nurse first author"].freeze
 
       # record :: a Record. Gives the flags that are true of it.

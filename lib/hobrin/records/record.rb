@@ -43,6 +43,9 @@ module Hobrin
 
       def indexed? = headings.any?
 
+      # Whether its source says that it was taken back: nothing in it can be leant on.
+      def retracted? = flags.include?(Flags::RETRACTED)
+
       # "Family AB, Family CD et al."
       def byline
         return "No author named" if authors.empty?

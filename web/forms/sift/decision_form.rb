@@ -7,7 +7,7 @@ module Hobrin
         # A decision on one paper, its note, or a decision taken back.
         class DecisionForm < Form
           def edit
-            return Edits::Sift::Decide.new(decision:) if decided?
+            return Edits::Sift::Decide.new(decision:, although_retracted: although_retracted?) if decided?
 
             case fields.text(:verdict)
             when "none" then Edits::Sift::TakeBack.new(record_id: paper)
@@ -20,15 +20,20 @@ module Hobrin
 
           # Whether the paper was decided, so that the next one may open: a note alone, or a
           # decision taken back, leaves it.
-          def decided? = reason || fields.one_of(:verdict, Sifting::Decision::VERDICTS)
+          def decided? = reason || verdict
 
           private
 
           def decision
-            verdict = reason ? :drop : fields.one_of(:verdict, Sifting::Decision::VERDICTS)
             note = fields.text(:note)
-            Sifting::Decision.new(record_id: paper, verdict:, reason:, note:)
+            Sifting::Decision.new(record_id: paper, verdict: reason ? :drop : verdict, reason:, note:)
           end
+
+          def verdict
+            although_retracted? ? :keep : fields.one_of(:verdict, Sifting::Decision::VERDICTS)
+          end
+
+          def although_retracted? = fields.text(:although_retracted) == "yes"
 
           def reason = Sifting::REASONS.find { |known| known == fields.text(:reason) }
         end

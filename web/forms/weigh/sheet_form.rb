@@ -20,7 +20,8 @@ module Hobrin
 
           def paper
             Appraisal::Paper.new(
-              record_id: fields.text(:paper), design: fields.text(:design), answers:, table:,
+              record_id: fields.text(:paper), design: fields.text(:design), reviewed: fields.text(:reviewed),
+              answers:, table:,
               graded: fields.number(:graded) || 0, graded_why: fields.text(:graded_why).strip,
               outcome: fields.text(:outcome).strip, finding: fields.text(:finding).strip
             )

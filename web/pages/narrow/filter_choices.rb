@@ -53,8 +53,34 @@ module Hobrin
           def size(row) = row.preview ? row.preview.size : @page.opened.final
           def change(row) = @page.limits.change_words(row.preview.change)
 
-          # A published figure in percent, a dash where it is not to hand.
-          def percent(figure) = figure ? "#{figure} %" : "—"
+          # The published sensitivity or specificity in percent; a dash where it is not to hand, or not
+          # that of these terms.
+          def percent(published, figure)
+            value = published.public_send(figure)
+            value && published.as_published? ? "#{value} %" : "—"
+          end
+
+          # Where a filter comes from, in short.
+          def origin(published)
+            changed = "Terms changed: open it to see how." unless published.as_published?
+            ["#{published.source}.", published.note, changed].compact.join(" ")
+          end
+
+          # Where the original looked and where this looks, and what became of its figures.
+          def adapted(published)
+            ["The original looked in #{published.searched}; this looks in #{published.here}.",
+             changed(published)].compact.join(" ")
+          end
+
+          # Where a narrower width leaves more than a wider one: which, in words; nil where none does.
+          def out_of_order
+            wide, narrow = rows.each_cons(2).find { |one, other| size(one) < size(other) }
+            return unless wide
+
+            "Here “#{wide.leaf.width}” leaves #{count_of(size(wide), "paper")} and “#{narrow.leaf.width}” " \
+              "#{size(narrow)}, the wrong way round: look at the counts beside the terms. A filter that leans on " \
+              "headings finds little where few papers carry them."
+          end
 
           def joined = @page.opened.cascade.joined.size
 
@@ -65,6 +91,14 @@ module Hobrin
           def typed(name) = trouble? ? @page.fields.text(name) : ""
 
           private
+
+          def changed(published)
+            return if published.as_published?
+
+            figures = [published.sensitivity, published.specificity]
+            own = ", so the published figures (#{figures.join(" and ")} %) are not those of these terms" if figures.all?
+            "Changed: #{published.changed}#{own}."
+          end
 
           def trouble? = @page.errors.keys.intersect?(%i[title terms])
         end
