@@ -14,6 +14,21 @@ module Hobrin
           indexing.aspects.map { |aspect| "#{star}#{indexing.label}/#{aspect}" }
         end
 
+        # keywords :: Array of String. Gives one text; a semicolon between them where one holds a
+        #   comma, and behind it where it is alone.
+        #
+        #   Keyword.joined(["pain, acute", "sleep"]) # => "pain, acute; sleep"
+        def joined(keywords)
+          return keywords.join(", ") if keywords.none? { |keyword| keyword.include?(",") }
+
+          keywords.size == 1 ? "#{keywords.first};" : keywords.join("; ")
+        end
+
+        # The other way: parted at semicolons where there are any, at commas otherwise.
+        def parted(text)
+          text.to_s.split(text.to_s.include?(";") ? /\s*;\s*/ : /\s*,\s*/).map(&:strip).reject(&:empty?)
+        end
+
         # keywords :: Array of String; thesaurus :: Thesaurus.
         # Gives [Array of Indexing, Array of the keywords that are none]. A keyword is a heading
         # when it is a label, or with a star any name, of the thesaurus.
@@ -28,16 +43,19 @@ module Hobrin
         def indexing(keyword, thesaurus)
           main = keyword.start_with?("*") || keyword.end_with?("*")
           name = keyword.delete_prefix("*").delete_suffix("*").strip
-          label, aspect = heading(name, main, thesaurus) || parted(name, main, thesaurus)
+          label, aspect = under_aspect(name, main, thesaurus) || heading(name, main, thesaurus)
           Records::Indexing.new(label:, main:, aspects: [*aspect]) if label
         end
 
         def heading(name, main, thesaurus)
           found = main ? thesaurus.named(name) : thesaurus.heading(name)
+          # A slash parts an aspect from its heading; it is no space within a name.
+          return if found && name.include?("/") && found.names.none? { |one| one.include?("/") }
+
           found && [found.label, nil]
         end
 
-        def parted(name, main, thesaurus)
+        def under_aspect(name, main, thesaurus)
           label, aspect = name.split("/", 2).map(&:strip)
           found = aspect && (main ? thesaurus.named(label) : thesaurus.heading(label))
           [found.label, aspect] if found&.aspects&.include?(aspect)

@@ -32,9 +32,14 @@ module Hobrin
         private
 
         def parts(text)
-          return [text[/\b\d{4}\b/], text[/[A-Za-z]{3}/], nil] if text.match?(/[A-Za-z]{3}/)
+          return named_parts(text) if text.match?(/[A-Za-z]{3}/)
 
           text.match(DATE)&.captures || []
+        end
+
+        # "2020 Mar 4", "4 March 2020", "March 2020"
+        def named_parts(text)
+          [text[/\b\d{4}\b/], text[/[A-Za-z]{3}/], text[/(?<!\d)\d{1,2}(?!\d)/]]
         end
 
         def number(month)

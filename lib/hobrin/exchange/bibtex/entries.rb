@@ -10,7 +10,8 @@ module Hobrin
         # Every brace counts, as it does for BibTeX, also inside quotation marks and behind a
         # backslash.
         BRACE = /[{}]/n
-        private_constant :FIRST, :BRACE
+        PAREN = /\A\s*@\s*[A-Za-z]+\s*\(/n
+        private_constant :FIRST, :BRACE, :PAREN
 
         # io :: read as bytes. Yields each Entry.
         def self.each(io, &) = new(io).each(&)
@@ -56,13 +57,13 @@ module Hobrin
         def add(line)
           @size += line.bytesize
           @lines << line if @size <= Entry.longest
-          line.gsub(/@\s*[A-Za-z]+\s*\(/n, "@{").sub(/\)\s*\z/n) { paren? ? "}" : ")" }.scan(BRACE) do |brace|
-            @depth += brace == "{" ? 1 : -1
-          end
+          line = line.sub(PAREN, "@{") if @lines.one?
+          line = line.sub(/\)\s*\z/n, "}") if paren?
+          line.scan(BRACE) { |brace| @depth += brace == "{" ? 1 : -1 }
         end
 
         # Whether the entry was opened with a parenthesis.
-        def paren? = @lines.first.to_s.match?(/\A\s*@\s*[A-Za-z]+\s*\(/n)
+        def paren? = @lines.first.to_s.match?(PAREN)
 
         def entry(reason) = Entry.new(place: @place, line: @first, text: @lines.join("\n"), reason:)
       end

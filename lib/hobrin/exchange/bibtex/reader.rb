@@ -7,14 +7,7 @@ module Hobrin
       class Reader
         DIRECTIVE = /\A\s*@\s*(string|comment|preamble)\b/i
         STRING = /\A\s*@\s*string\b/i
-        # Braces and backslashes that are meant as such go round the decoder in letters of Unicode's
-        # private area.
-        KEPT = { "\\textbraceleft{}" => "\u{E001}", "\\textbraceright{}" => "\u{E002}",
-                 "\\textbackslash{}" => "\u{E003}" }.freeze
-        KEPT_PATTERN = Regexp.union(KEPT.keys)
-        PLAIN = { "\u{E001}" => "{", "\u{E002}" => "}", "\u{E003}" => "\\" }.freeze
-        PLAIN_PATTERN = Regexp.union(PLAIN.keys)
-        private_constant :DIRECTIVE, :STRING, :KEPT, :KEPT_PATTERN, :PLAIN, :PLAIN_PATTERN
+        private_constant :DIRECTIVE, :STRING
 
         def initialize
           require "bibtex"
@@ -36,12 +29,12 @@ module Hobrin
           field = ->(*names) { names.filter_map { |name| plain(entry[name]) }.first }
           title = field.call(:title)
           Records::Record.new(
-            id: Identity.of(entry.key, field.call(:doi), title, field.call(:year)), title:, doi: field.call(:doi),
-            abstract: field.call(:abstract), authors: authors(entry), published: published(entry, field),
-            journal: field.call(:journal, :journaltitle, :booktitle), volume: field.call(:volume),
+            id: Identity.of(field.call(:doi), nil, entry.key, title, field.call(:year)), title:,
+            doi: field.call(:doi), abstract: field.call(:abstract), authors: authors(entry),
+            published: published(entry, field), journal: field.call(:journal, :journaltitle, :booktitle), volume: field.call(:volume),
             issue: field.call(:number, :issue), pages: field.call(:pages)&.gsub(/-+|–/, "-"),
             language: Records::Languages.code(field.call(:language, :langid)), links: [field.call(:url)].compact,
-            keywords: field.call(:keywords, :keyword).to_s.split(/\s*[,;]\s*/).reject(&:empty?)
+            keywords: Keyword.parted(field.call(:keywords, :keyword))
           )
         end
 
@@ -64,25 +57,18 @@ module Hobrin
         # An entry may be held by parentheses in place of braces.
         def braced(text) = text.sub(/\A(\s*@\s*\w+\s*)\((.*)\)\s*\z/m, '\1{\2}')
 
-        # The text of a value without TeX: accents as letters, braces gone. nil for an empty one.
-        def plain(value)
-          return if value.nil?
+        def plain(value) = value && Tex.read(value)
 
-          text = LaTeX.decode(value.to_s.gsub(KEPT_PATTERN, KEPT)).gsub(/[{}]/, "").gsub(
-            PLAIN_PATTERN, PLAIN
-          )
-          text = text.gsub(/\s+/, " ").strip
-          text unless text.empty?
-        end
-
+        # "and others" stands for people, but is none.
         def authors(entry)
           return [] unless entry.field?(:author)
 
-          names = BibTeX::Names.parse(entry[:author].to_s)
-          names.map do |name|
+          BibTeX::Names.parse(entry[:author].to_s).filter_map do |name|
+            next if name.to_s.casecmp?("others")
+
             family = [name.prefix, name.last].compact.join(" ")
-            Records::Author.new(family: plain(family.empty? ? name.to_s : family) || "",
-                                given: plain(name.first))
+            Records::Author.new(family: plain(family.empty? ? name.to_s : family) || "", given: plain(name.first),
+                                suffix: plain(name.suffix))
           end
         end
 

@@ -5,13 +5,14 @@ module Hobrin
     module Bibtex
       # Records as BibTeX, in UTF-8, with what is special to TeX kept from being read as such.
       module Writer
-        SPECIAL = { "\\" => "\\textbackslash{}", "{" => "\\textbraceleft{}", "}" => "\\textbraceright{}", "&" => "\\&",
-                    "%" => "\\%", "$" => "\\$", "#" => "\\#", "_" => "\\_", "~" => "\\textasciitilde{}",
-                    "^" => "\\textasciicircum{}" }.freeze
-        SPECIAL_PATTERN = /[\\{}&%$#_~^]/
+        MONTHS = %w[jan feb mar apr may jun jul aug sep oct nov dec].freeze
+        # A word with a capital somewhere: a name, or an abbreviation. Readers write titles small.
+        CAPITALS = /[^\s{}]*\p{Lu}[^\s{}]*/
+        # What readers of names part them by, or stumble over.
+        PARTING = /[^\p{L}\p{M}\p{N} .’-]|\band\b|-{2}/i
         # Read as they are, not as TeX.
         VERBATIM = %w[doi url].freeze
-        private_constant :SPECIAL, :SPECIAL_PATTERN, :VERBATIM
+        private_constant :MONTHS, :CAPITALS, :PARTING, :VERBATIM
 
         class << self
           # Array of Record in; one String out. sample :: marks each record as made up.
@@ -30,29 +31,37 @@ module Hobrin
 
           def entry(record, key, sample:)
             stated = fields(record, sample:).reject { |_, value| value.to_s.empty? }
-            lines = stated.map { |name, value| "  #{name} = {#{text(name, value)}},\n" }
+            lines = stated.map { |name, value| "  #{name} = #{value(name, value)},\n" }
             "@article{#{key},\n#{lines.join}}\n"
           end
 
           def fields(record, sample:)
-            { "title" => record.title, "author" => record.authors.map do |author|
-              name(author)
-            end.join(" and "),
-              "journal" => record.journal, "year" => record.year, "date" => record.published, "volume" => record.volume,
-              "number" => record.issue, "pages" => record.pages&.sub(/[-–]/, "--"), "doi" => record.doi,
+            { "title" => record.title, "author" => record.authors.map { |author| name(author) }.join(" and "),
+              "journal" => record.journal, "year" => record.year, "month" => month(record.published),
+              "date" => record.published, "volume" => record.volume, "number" => record.issue,
+              "pages" => record.pages, "doi" => record.doi, "url" => record.links.first,
               "language" => record.language, "abstract" => record.abstract, "keywords" => keywords(record),
-              "note" => (SAMPLE_NOTE if sample) }
+              "note" => [*("Retracted" if record.retracted?), *(SAMPLE_NOTE if sample)].join(". ") }
           end
+
+          # The name of a month is one of BibTeX's own words, and stands without braces.
+          def month(published) = published.to_s.size > 4 ? MONTHS[published[5, 2].to_i - 1] : nil
 
           def keywords(record)
-            [*record.keywords, *record.headings.flat_map do |heading|
-              Keyword.written(heading)
-            end].join(", ")
+            Keyword.joined([*record.keywords, *record.headings.flat_map { |heading| Keyword.written(heading) }])
           end
 
-          # "Family, Given"; a family name of several words keeps together.
+          # "Family, Suffix, Given". A name that is not a person's, or that holds what BibTeX parts
+          # names by, keeps together in braces.
           def name(author)
-            [author.family, author.given].compact.join(", ").gsub(/ and /i, " {and} ")
+            [part(author.family, whole: author.given.to_s.empty? && author.family.include?(" ")),
+             part(author.suffix), part(author.given_and_particle)].compact.join(", ")
+          end
+
+          def part(text, whole: false)
+            return if text.to_s.empty?
+
+            whole || text.match?(PARTING) ? "{#{Tex.write(text)}}" : Tex.write(text)
           end
 
           # "zorvane2021", with a letter behind it when that is taken: letters and digits only.
@@ -64,9 +73,26 @@ module Hobrin
             count == 1 ? base : "#{base}-#{count}"
           end
 
-          def text(name, value) = VERBATIM.include?(name) ? verbatim(value) : escaped(value)
+          def value(name, value)
+            case name
+            when "month" then value
+            when "author" then "{#{value}}"
+            when "title" then "{#{titled(value)}}"
+            when "pages" then "{#{Tex.write(value).sub(/(?<=\d)[-–](?=\w)/, "--")}}"
+            when *VERBATIM then "{#{verbatim(value)}}"
+            else "{#{Tex.write(value)}}"
+            end
+          end
 
-          def escaped(value) = value.to_s.gsub(/\s+/, " ").gsub(SPECIAL_PATTERN, SPECIAL)
+          # The first word's capital is anyone's; all others are meant.
+          def titled(title)
+            first = true
+            Tex.write(title).gsub(CAPITALS) do |word|
+              plain = first && Regexp.last_match.begin(0).zero? && word.match?(/\A\p{Lu}[^\p{Lu}]*\z/)
+              first = false
+              plain || word.include?("\\") ? word : "{#{word}}"
+            end
+          end
 
           def verbatim(value) = value.to_s.gsub(/[\s{}\\]/, "")
         end

@@ -19,7 +19,7 @@ module Hobrin
               authors: authors(item, custom), journal: item["container-title"], volume: item["volume"]&.to_s,
               issue: item["issue"]&.to_s, pages: item["page"]&.to_s, published: published(item), doi: item["DOI"],
               language: Records::Languages.code(item["language"]) || item["language"],
-              keywords: keywords(item["keyword"]), **from_custom(custom)
+              keywords: keywords(custom["keywords"] || item["keyword"]), **from_custom(custom)
             )
           end
 
@@ -34,14 +34,15 @@ module Hobrin
           end
 
           # The schema has one text; some programs write a list.
-          def keywords(given) = given.is_a?(Array) ? given.map(&:to_s) : given.to_s.split(/\s*[,;]\s*/)
+          def keywords(given) = given.is_a?(Array) ? given.map(&:to_s) : Keyword.parted(given.to_s)
 
           def authors(item, custom)
             nurses = custom.fetch("nurses", [])
             item.fetch("author", []).each_with_index.map do |name, place|
               family = [name["non-dropping-particle"],
                         name["family"] || name["literal"] || ""].compact.join(" ")
-              Records::Author.new(family:, given: name["given"], nurse: nurses.include?(place))
+              Records::Author.new(family:, given: name["given"], nurse: nurses.include?(place), suffix: name["suffix"],
+                                  particle: name["dropping-particle"])
             end
           end
 

@@ -25,17 +25,20 @@ module Hobrin
           def item(record, sample: false)
             compact(
               "id" => record.id, "type" => "article-journal", "title" => record.title,
-              "author" => record.authors.map do |author|
-                compact("family" => author.family, "given" => author.given)
-              end,
+              "author" => record.authors.map { |author| name(author) },
               "container-title" => record.journal, "volume" => record.volume, "issue" => record.issue,
               "page" => record.pages, "issued" => issued(record.published), "DOI" => record.doi,
-              "abstract" => record.abstract, "keyword" => record.keywords.join(", "), "language" => record.language,
-              "note" => (SAMPLE_NOTE if sample), "custom" => custom(record)
+              "abstract" => record.abstract, "keyword" => Keyword.joined(record.keywords),
+              "language" => record.language, "note" => (SAMPLE_NOTE if sample), "custom" => custom(record)
             )
           end
 
           private
+
+          def name(author)
+            compact("family" => author.family, "given" => author.given, "dropping-particle" => author.particle,
+                    "suffix" => author.suffix)
+          end
 
           def issued(published)
             published && { "date-parts" => [published.split("-").map(&:to_i)] }
@@ -47,6 +50,9 @@ module Hobrin
             end,
                     "ages" => record.ages, "sex" => record.sex, "species" => record.species, "place" => record.country,
                     "flags" => record.flags, "added" => record.added, "cites" => record.cites, "links" => record.links,
+                    "keywords" => (unless Keyword.parted(Keyword.joined(record.keywords)) == record.keywords
+                                     record.keywords
+                                   end),
                     "nurses" => record.authors.each_index.select do |place|
                       record.authors[place].nurse
                     end)

@@ -26,7 +26,7 @@ module Hobrin
           Records::Record.new(
             id: id(one, title, tags), title:, abstract: one.call("AB", "N2"), authors: authors(tags),
             doi: one.call("DO"),
-            journal: one.call("T2", "JO", "JF", "JA", "J2"), volume: one.call("VL"), issue: one.call("IS"),
+            journal: one.call("T2", "JF", "JO", "JA", "J2"), volume: one.call("VL"), issue: one.call("IS"),
             pages: pages(one), published: published(one), keywords: keywords(tags), links: tags["UR"],
             language: Records::Languages.code(one.call("LA")), **types(tags)
           )
@@ -64,12 +64,16 @@ module Hobrin
 
         def authors(tags)
           tags.fetch("AU") { tags.fetch("A1", []) }.reject(&:empty?).map do |name|
-            family, given = name.split(/\s*,\s*/, 2)
-            Records::Author.new(family:, given: given.to_s.empty? ? nil : given)
+            family, given, suffix = name.split(/\s*,\s*/, 3).map { |part| part unless part.empty? }
+            Records::Author.new(family: family.to_s, given:, suffix:)
           end
         end
 
-        def keywords(tags) = tags.fetch("KW", []).flat_map { |value| value.split(/\s*;\s*/) }.reject(&:empty?)
+        # One to a line; or all in one, with semicolons.
+        def keywords(tags)
+          given = tags.fetch("KW", []).reject(&:empty?)
+          given.one? ? given.first.split(/\s*;\s*/).reject(&:empty?) : given
+        end
 
         # Types of study that programs write as the type of work.
         def types(tags)

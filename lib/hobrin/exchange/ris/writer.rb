@@ -24,14 +24,21 @@ module Hobrin
           def entry(record, sample:)
             [tag("TY", "JOUR"), tag("ID", record.id),
              *record.authors.map do |author|
-               tag("AU", [author.family, author.given].compact.join(", "))
+               tag("AU", name(author))
              end,
              *single_tags(record),
              *pages(record.pages), *record.keywords.map { |word| tag("KW", word) },
              *record.headings.flat_map { |one| Keyword.written(one) }.map { |word| tag("KW", word) },
              *record.types.map { |type| tag("M3", type) },
              *record.links.map { |link| tag("UR", link) },
-             *(tag("N1", SAMPLE_NOTE) if sample), tag("ER", "")].compact
+             *(tag("N1", "Retracted") if record.retracted?), *(tag("N1", SAMPLE_NOTE) if sample), tag("ER", "")].compact
+          end
+
+          # "Family, Given, Suffix"; a place is kept for a given name that is not there.
+          def name(author)
+            parts = [author.family, author.given_and_particle, author.suffix]
+            parts.pop while parts.last.to_s.empty? && parts.size > 1
+            parts.join(", ")
           end
 
           def single_tags(record)

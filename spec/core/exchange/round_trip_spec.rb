@@ -1,0 +1,101 @@
+# frozen_string_literal: true
+
+# Out and in again, through each of the formats: what the format can hold comes back; what it cannot
+# is said here and in docs/formats.md.
+RSpec.describe Hobrin::Exchange, :slow do
+  let(:thesaurus) { Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings) }
+
+  # Signs that some format has a use of its own for, letters beyond ASCII, and parts of words.
+  let(:signs) do
+    %w[a B é ø 字 ½ ₂ and AND ' '' ` `` " $ \\ { } & % # _ ~ ^ < > | - -- – @ , : ! ? * / + = ( ) [ ] 10.5 SpO2
+       \\emph] + [" "] * 8
+  end
+
+  def through(format, records)
+    text = described_class::FORMATS.fetch(format)::Writer.call(records)
+    back, refused = described_class.read(text, format:)
+    expect([format, refused]).to eq([format, []])
+    back
+  end
+
+  # A record with only what RIS has a place for; without its white space.
+  def in_ris(record)
+    line = ->(text) { text&.gsub(/[[:space:]]+/, " ")&.strip }
+    authors = record.authors.map { |one| one.with(nurse: false, given: one.given_and_particle, particle: nil) }
+    record.with(title: line[record.title], abstract: line[record.abstract], authors:, ages: [], sex: [], species: [],
+                country: nil, added: nil, flags: [], cites: [])
+  end
+
+  # BibTeX has no place for an id beside the DOI, for study types, nor for a second link.
+  def in_bibtex(record)
+    in_ris(record).with(types: [], links: record.links.first(1), id: record.doi || "none")
+  end
+
+  # As the library has it: headings among keywords are found, in either.
+  def filed(record)
+    fitted = Hobrin::Exchange::Indexing.new(thesaurus).call(record)
+    { **fitted.to_h, headings: fitted.headings.map(&:to_h).sort_by(&:to_s), keywords: fitted.keywords.sort }
+  end
+
+  def hostile(random, place)
+    text = -> { "x#{Array.new(random.rand(1..9)) { signs.sample(random:) }.join}".gsub(/ +/, " ").strip }
+    word = -> { text.call.delete(";,*/").squeeze(" ").strip }
+    authors = Array.new(random.rand(1..3)) do
+      Hobrin::Records::Author.new(family: word.call, given: word.call,
+                                  suffix: ["Jr.", nil].sample(random:), particle: ["de", nil].sample(random:))
+    end
+    a_record(id: "10.5555/h#{place}", doi: "10.5555/h#{place}", title: text.call, abstract: text.call, authors:,
+             journal: text.call, volume: "4", issue: "1", pages: "12-19", published: "2020-0#{random.rand(1..9)}",
+             keywords: ["#{word.call}, #{word.call}", word.call], language: "eng")
+  end
+
+  it "keeps all 12,000 records and 1,000 hostile ones, as far as each format goes" do
+    random = Random.new(12)
+    records = SampleHome.records + Array.new(1_000) { |place| hostile(random, place) }
+    expect(through(:csl, records)).to eq(records)
+    { ris: method(:in_ris), bibtex: method(:in_bibtex) }.each do |format, held|
+      through(format, records).zip(records) do |back, record|
+        back = back.with(id: back.doi || "none") if format == :bibtex
+        expect([format, filed(back)]).to eq([format, filed(held.call(record))])
+      end
+    end
+  end
+
+  it "reads what other programs write: TeX's accents and commands, corporate names, shortened lists of authors" do
+    source = <<~'BIB'
+      @article{smith2020, title = {{\~ N}and{\'\i} \emph{in vitro}: CO\textsubscript{2}, p \textless{} 0.05, it's \$500 against \$700},
+        author = {{World Health and Care Council} and Smith, Jr., Ada and van der Wistrow, Per and others},
+        keywords = {pain, acute; sleep}, year = 2020, month = mar, journal = {J}, doi = {10.5555/One}}
+      @article{smith2020, title = {Another of the same key}, year = 2021}
+    BIB
+    one, other = described_class.read(source, format: :bibtex).first
+    expect(one).to have_attributes(id: "10.5555/One", published: "2020-03", keywords: ["pain, acute", "sleep"],
+                                   title: "Ñandí in vitro: CO₂, p < 0.05, it's $500 against $700")
+    expect(one.authors.map(&:short)).to eq(["World Health and Care Council", "Smith A Jr.", "van der Wistrow P"])
+    expect(other.id).to start_with("made:")
+    ris = "TY  - JOUR\nTI  - T\nAU  - Smith, J., Jr.\nJO  - J Ward\nJF  - Journal of the Ward\nDA  - 2020 Mar 4\n" \
+          "KW  - *Pressure Injury/prevention\nKW  - a; b\nER  - \n"
+    found = described_class.read(ris, format: :ris).first.first
+    expect(found).to have_attributes(journal: "Journal of the Ward", published: "2020-03-04",
+                                     keywords: ["*Pressure Injury/prevention", "a; b"])
+    expect(found.authors.first.to_h).to include(family: "Smith", given: "J.", suffix: "Jr.")
+  end
+
+  it "parts a heading from its aspect before it looks for a name with the two words" do
+    headings = [a_heading("Pressure Injury", aspects: ["prevention"]), a_heading("Pressure Injury Prevention")]
+    sorted = ->(word) { Hobrin::Exchange::Keyword.sorted([word], Hobrin::Thesaurus.new(headings)).first.map(&:to_h) }
+    expect(sorted["*Pressure Injury/prevention"]).to eq([{ label: "Pressure Injury", main: true,
+                                                           aspects: ["prevention"] }])
+    expect(sorted["*pressure injury prevention"].first[:label]).to eq("Pressure Injury Prevention")
+    expect(sorted["*Pressure Injury/cost"]).to eq([])
+  end
+
+  it "keeps capitals of titles, organisations whole and the month for readers of BibTeX" do
+    authors = [Hobrin::Records::Author.new(family: "Council of Wards"),
+               Hobrin::Records::Author.new(family: "Oak", given: "Ann")]
+    written = described_class::Bibtex::Writer.call([a_record(title: "Sleep in Norway and SpO2", published: "2020-03",
+                                                             authors:)])
+    expect(written).to include("title = {Sleep in {Norway} and {SpO2}}", "author = {{Council of Wards} and Oak, Ann}",
+                               "month = mar,")
+  end
+end
