@@ -8,9 +8,11 @@ module Hobrin
     class Printing
       BRITISH = { "andomized" => "andomised", "andomization" => "andomisation",
                   "andomize " => "andomise " }.freeze
-      AMERICAN = { "isation" => "ization", "rganised" => "rganized", "eterised" => "eterized", "oedema" => "edema",
-                   "analysed" => "analyzed", "rogramme" => "rogram", "abour" => "abor", "ehaviour" => "ehavior",
-                   "aesar" => "esar", "aemo" => "emo", "olour" => "olor", "aediatric" => "ediatric" }.freeze
+      AMERICAN = { "isation" => "ization", "rganised" => "rganized", "eterised" => "eterized",
+                   "oedema" => "edema", "analysed" => "analyzed", "rogramme" => "rogram",
+                   "abour" => "abor", "ehaviour" => "ehavior", "aesar" => "esar", "aemo" => "emo",
+                   "yspnoea" => "yspnea", "ycaemi" => "ycemi", "olour" => "olor",
+                   "aediatric" => "ediatric" }.freeze
       OTHER_LANGUAGE = 0.045
       PEER_REVIEWED = 0.97
       FREE = 0.36
@@ -21,6 +23,13 @@ module Hobrin
         @names = names
         @abroad, @home = names["journals"].partition { |journal| journal["language"] }
         @families = names["family_beginnings"].product(names["family_endings"]).map(&:join).freeze
+      end
+
+      # random :: Random of this record. Gives where it is printed: { journal:, country: }.
+      def place(random)
+        @random = random
+        journal = journal_of(nil)
+        { journal: journal["name"], country: journal["country"] || weighted(@names["countries"]) }
       end
 
       # random :: Random of this record; key :: part of the id; spell :: whether the spelling

@@ -26,6 +26,7 @@ module Hobrin
         @thesaurus = thesaurus
         @printing = Printing.new(load("names"))
         @data = load("topics")
+        @names = OtherNames.new
       end
 
       # Gives an Array of Records::Record, the handwritten ones first.
@@ -48,12 +49,9 @@ module Hobrin
         twice(place).each(&block)
       end
 
-      private
-
-      def load(name) = YAML.safe_load_file(File.join(FOLDER, "#{name}.yml"))
-
-      # Hash of topic to how many papers it gets: those with a number that many, the others the rest
-      # by their share.
+      # Hash of topic (as in topics.yml) to how many papers it gets, in the order of the papers:
+      # those
+      # with a number that many, the others the rest by their share.
       def topics
         fixed, shared = @data["topics"].partition { |topic| topic["papers"] }
         left = @size - load("papers").size - TWICE - fixed.sum { |topic| topic["papers"] }
@@ -64,6 +62,10 @@ module Hobrin
         end.each_cons(2).map { |from, to| to - from }
         fixed.to_h { |topic| [topic, topic["papers"]] }.merge(shared.zip(counts).to_h)
       end
+
+      private
+
+      def load(name) = YAML.safe_load_file(File.join(FOLDER, "#{name}.yml"))
 
       def handwritten
         load("papers").each_with_index.map do |row, place|
@@ -81,13 +83,13 @@ module Hobrin
       def generated(topic, place)
         random = Random.new((@seed * 1_000_003) + place)
         parts = %w[people interventions outcomes].to_h do |part|
-          [part.delete_suffix("s").to_sym, @data[part][pick(topic[part], random)]]
+          [part.delete_suffix("s").to_sym, pick(topic[part], random)]
         end
-        @printing.record(random:, key: format("%05d", place),
-                         **Study.new(parts, thesaurus: @thesaurus, designs: topic["designs"], random:).call)
-                 .then do |record|
-          retracted?(place) ? retract(record) : record
-        end
+        printed = @printing.place(random)
+        study = Study.new(parts, things: @data, names: @names, country: printed[:country], thesaurus: @thesaurus,
+                                 designs: topic["designs"], random:)
+        record = @printing.record(random:, key: format("%05d", place), **printed, **study.call)
+        retracted?(place) ? retract(record) : record
       end
 
       def retracted?(place) = place % (SIZE / RETRACTED) == 611

@@ -14,20 +14,26 @@ module Hobrin
       NO_AGE = 0.12
       NO_ABSTRACT = { true => 0.6, false => 0.015 }.freeze
       ONE_ASPECT = 0.35
+      # How often an indexer passes over a heading that belongs there.
+      MISSED = 0.07
       ANIMALS = 0.006
       # Headings that fit nearly any paper on care.
       COMMON = ["Nursing Care", "Patient Safety", "Quality of Life", "Length of Stay", "Costs", "Adults", "Nurses",
                 "Hospitals", "Patient Satisfaction", "Teamwork", "Competence", "Mortality", "University Hospitals",
                 "Evidence-Based Practice", "Nursing Records"].freeze
-      private_constant :YEARS, :UNINDEXED, :LAST, :NO_AGE, :NO_ABSTRACT, :ONE_ASPECT, :ANIMALS,
-                       :COMMON
+      private_constant :YEARS, :UNINDEXED, :LAST, :NO_AGE, :NO_ABSTRACT, :ONE_ASPECT, :MISSED,
+                       :ANIMALS, :COMMON
 
-      # parts :: { people:, intervention:, outcome: } from topics.yml; thesaurus :: of the sample,
-      #   for its aspects
+      # parts :: { people:, intervention:, outcome: } to their keys in topics.yml; things :: what
+      #   stands there; names :: OtherNames; country :: where it is printed
+      # thesaurus :: of the sample, for its aspects
       # designs :: names of the only designs that make sense for a topic, one named twice is twice
       #   as common; or nil for all
-      def initialize(parts, thesaurus:, random:, designs: nil)
-        @parts = parts
+      def initialize(parts, things:, names:, country:, thesaurus:, random:, designs: nil)
+        @keys = parts
+        @things = things
+        @names = names
+        @country = country
         @thesaurus = thesaurus
         @random = random
         @design = weighted(designs ? designs.map(&:to_sym).tally : Designs::SHARES)
@@ -35,8 +41,9 @@ module Hobrin
 
       # Gives what Printing#record takes, but for the key.
       def call
-        text = Texts.of(@design, **@parts, random: @random)
         published = date
+        @parts = named(published[0, 4].to_i)
+        text = Texts.of(@design, **@parts, random: @random)
         unindexed = chance(UNINDEXED.find { |since, _| published >= since }.last)
         types = unindexed ? text.types.first(@random.rand(2)) : text.types
         { title: text.title, abstract: abstract(text), types:, published:, keywords:,
@@ -45,6 +52,16 @@ module Hobrin
       end
 
       private
+
+      # The parts under the names that such a paper has for them.
+      def named(year)
+        { people: "people", intervention: "interventions",
+          outcome: "outcomes" }.to_h do |part, kind|
+          key = @keys.fetch(part)
+          [part,
+           @names.call(kind, key, @things.fetch(kind).fetch(key), year:, country: @country, random: @random)]
+        end
+      end
 
       def abstract(text)
         chance(NO_ABSTRACT.fetch(Designs::BRIEF.include?(@design))) ? nil : text.abstract
@@ -70,6 +87,7 @@ module Hobrin
       def headings
         main = %i[intervention outcome].map { |part| @parts[part]["headings"].first }
         labels = %i[intervention outcome people].flat_map { |part| @parts[part]["headings"] }.uniq
+        labels -= [pick(labels)] if chance(MISSED)
         (labels | beside(labels)).map do |label|
           Records::Indexing.new(label:, main: main.include?(label), aspects: aspects(label))
         end

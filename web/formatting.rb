@@ -16,7 +16,8 @@ module Hobrin
       # "1 paper", "26 papers"
       def count_of(count, noun) = "#{number(count)} #{noun}#{"s" unless count == 1}"
 
-      # 0.125 => "0.13"; infinity => "∞". A half goes away from nothing, read off the number as it is
+      # 0.125 => "0.13"; infinity => "∞". A half goes away from nothing, read off the number as it
+      # is
       # written and not off its binary neighbour.
       def decimal(value, digits = 2)
         return "#{MINUS if value.negative?}∞" if value.infinite?
@@ -56,7 +57,8 @@ module Hobrin
         "#{parts.join}#{h question.text[at..]}"
       end
 
-      # The title of a paper, as safe markup; that it was retracted goes before it wherever it appears.
+      # The title of a paper, as safe markup; that it was retracted goes before it wherever it
+      # appears.
       def title_of(record, text = h(record.title))
         return text unless record.retracted?
 

@@ -3,43 +3,95 @@
 module Hobrin
   module Demo
     module Texts
-      # Two groups compared: trials, cohorts, before and after, and what they cost.
+      # Two groups compared: trials, cohorts, before and after, and what they cost. The conclusion
+      # follows from the numbers by the rules of Appraisal::Direction, but for a few that claim
+      # more.
       class Comparison < Maker
         # Some trials are called randomized though their methods say otherwise.
         MISLABELLED = 0.05
+        # Trials of wards, not of persons.
+        CLUSTER = 0.15
+        # Of the results that cannot tell, how many are sold as a success.
+        OVERCLAIMED = 0.012
         GROUPS = { cohort: %w[with without], before_after: %w[after before],
                    controlled: %w[with without] }.freeze
-        private_constant :MISLABELLED, :GROUPS
+        # Out of a hundred: an effect that helps, none to speak of, one that harms.
+        EFFECTS = { (0.45..0.9) => 62, (0.92..1.08) => 22, (1.1..1.9) => 16 }.freeze
+        SIZES = { (28..240) => 65, (240..900) => 35 }.freeze
+        # What else was counted, and how it is told.
+        ASIDES = ["were in pain", "were dissatisfied with care", "fell at least once", "stayed more than a week",
+                  "were anxious", "came back within 30 days", "slept badly"].freeze
+        private_constant :MISLABELLED, :CLUSTER, :OVERCLAIMED, :GROUPS, :EFFECTS, :SIZES, :ASIDES
+
+        def initialize(...)
+          super
+          @variant = :cluster if @design == :trial && chance(CLUSTER)
+        end
 
         private
 
         def abstract
-          @table = table
+          count
           methods = phrase("methods",
-                           @design == :trial && chance(MISLABELLED) ? :mislabelled : @design)
-          parts(background: phrase("background"), methods:, results:,
-                conclusion: phrase(better? ? "better" : "no_better"))
+                           @variant == :trial && chance(MISLABELLED) ? :mislabelled : @variant)
+          parts(background: phrase("background"), methods:, results: "#{results}.#{aside}#{money}",
+                conclusion:)
         end
 
-        def table
-          total, comparison_total = Array.new(2) { @random.rand(28..240) }
-          common = @random.rand(0.08..0.55)
-          Statistics::TwoByTwo.new(events: [(total * common * @random.rand(0.45..1.15)).round, 1].max, total:,
-                                   comparison_events: [(comparison_total * common).round, 1].max, comparison_total:)
+        # Draws the numbers.
+        def count
+          total, other = sizes
+          common = @random.rand(0.08..0.5)
+          risk = [common * @random.rand(weighted(EFFECTS)), 0.95].min
+          @table = Statistics::TwoByTwo.new(events: cases(total, risk), total:, comparison_events: cases(other, common),
+                                            comparison_total: other)
         end
+
+        # The groups of a trial are alike in size, those of wards less so; others are as they come.
+        def sizes
+          total = @random.rand(weighted(SIZES))
+          case @variant
+          when :trial, :cost then [total, [total + @random.rand(-3..3), 20].max]
+          when :cluster then [total, (total * @random.rand(0.85..1.15)).round]
+          else [total, @random.rand(weighted(SIZES))]
+          end
+        end
+
+        def cases(total, risk) = (total * risk).round.clamp(1, total - 1)
 
         def results
-          one, two = GROUPS.fetch(@design, ["with #{i}", "with usual care"])
+          one, two = groups
           people = chance(0.5) ? "#{@table.total + @table.comparison_total} people took part. " : ""
-          "#{people}#{share(@table.events, @table.total)} #{@event} #{one} and " \
-            "#{share(@table.comparison_events, @table.comparison_total)} #{two}#{effect}.#{money}"
+          "#{people}#{share(@table.events, @table.total)} #{event} #{one} and " \
+            "#{share(@table.comparison_events, @table.comparison_total)} #{two}#{effect}"
         end
 
-        # The risk ratio as the core works it out from these very numbers.
+        def groups = GROUPS.fetch(@design, ["with #{i}", "with usual care"])
+
+        # The ratio as the core works it out from these very numbers.
         def effect
           return "" if chance(0.35)
 
-          format("; risk ratio %<estimate>.2f, 95%% CI %<low>.2f to %<high>.2f", **Statistics::RiskRatio.call(@table).to_h)
+          format("; risk ratio %<estimate>.2f", estimate: ratio.estimate) + interval(ratio)
+        end
+
+        def ratio = @ratio ||= Statistics::RiskRatio.call(@table)
+        def direction = Appraisal::Direction.of_ratio(printed(ratio))
+
+        def conclusion
+          return phrase("conclusion", "overclaim") if direction == :uncertain && chance(OVERCLAIMED)
+
+          phrase("conclusion", direction)
+        end
+
+        def aside
+          return "" if chance(0.5)
+
+          told = pick(ASIDES - [event])
+          one, two = [@table.total, @table.comparison_total].map do |total|
+            share(cases(total, @random.rand(0.05..0.3)), total)
+          end
+          " Beside that, #{one} and #{two} #{told}."
         end
 
         def money
@@ -49,7 +101,10 @@ module Hobrin
           " #{capital(i)} cost #{each} a person, #{each * @table.total} for all #{@table.total}."
         end
 
-        def better? = @table.risk < @table.comparison_risk * 0.85
+        def weighted(shares)
+          at = @random.rand(shares.values.sum)
+          shares.find { |_, share| (at -= share).negative? }.first
+        end
       end
     end
   end

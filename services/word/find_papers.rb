@@ -13,7 +13,7 @@ module Hobrin
       end
 
       # typed :: an id, a DOI, or words of the title. Gives an Array of Record, the newest first; at
-      #   most six.
+      #   most six. Of a paper that is here twice under one DOI, the record that came first.
       def call(typed)
         by_id = by_identifier(typed)
         @context.library.newest(by_id.empty? ? by_title(typed) : by_id, limit: MOST)
@@ -24,7 +24,8 @@ module Hobrin
       private
 
       def by_identifier(typed)
-        @evaluator.call(Strategy::Identifier.read(typed))
+        found = @evaluator.call(Strategy::Identifier.read(typed))
+        found - Records::RecordSet.of(@context.library.duplicates.within(found).keys)
       rescue InputError
         Records::RecordSet.empty
       end

@@ -69,7 +69,7 @@ RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
     expect(run("explain", id,
                "dc.title = deliri* or zebra")[1]).to match(/found by:\n  dc.title = "deliri\*"\n    title: .*deliri/i)
     expect(run("explain", id,
-               "deliri* and zebra not dc.date > 1990")[1]).to match(/not found.*\n  \(.* not dc.date >= 1991\)/)
+               "deliri* and zebra not dc.date >= 1991")[1]).to match(/not found.*\n  \(.* not dc.date >= 1991\)/)
     expect(run("explain", id,
                "deliri* and zebra")[1]).to match(/keeps it out:\n  cql.serverChoice = "zebra"\n\z/)
   end
@@ -108,10 +108,10 @@ RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
     lines = JSON.parse(run.call("trail", "1", "--format", "json"))
     expect(run.call("trail", "1").lines.size).to eq(lines.size)
     again = JSON.parse(run.call("trail", "1", "--again", "--format", "json"))
-    expect(again).to include("base" => lines.size, "before" => 37, "now" => 37, "fresh" => 0,
+    expect(again).to include("base" => lines.size, "before" => 33, "now" => 33, "fresh" => 0,
                              "lines" => [])
     expect(run.call("trail", "1",
-                    "--again")).to start_with("37 papers at line #{lines.size}, 37 now, 0 of them new")
+                    "--again")).to start_with("33 papers at line #{lines.size}, 33 now, 0 of them new")
     expect(run.call("count", "cql.resultSetId = #{lines.size}", "--inquiry",
                     "1").to_i).to eq(lines.last["count_after"])
     expect(run.call("count",

@@ -33,7 +33,8 @@ RSpec.describe Hobrin::Appraisal do
       %w[diagnosis diagnostic] => 1,
       %w[diagnosis case_control] => 4, %w[prognosis inception_cohort] => 1, %w[prognosis cohort] => 3,
       %w[prognosis controlled_trial] => nil }.each do |(kind, reviewed), number|
-      expect([kind, reviewed, level(kind, "systematic_review", reviewed:)]).to eq([kind, reviewed, number])
+      expect([kind, reviewed,
+              level(kind, "systematic_review", reviewed:)]).to eq([kind, reviewed, number])
     end
     expect(level_of("treatment", "systematic_review"))
       .to have_attributes(number: nil, why: /what kind of studies it reviewed/)
@@ -65,7 +66,8 @@ RSpec.describe Hobrin::Appraisal do
 
   it "moves a level by one, never off the table, and asks why" do
     expect([level("treatment", "randomized_trial", graded: 1),
-            level("treatment", "systematic_review", reviewed: "randomized_trial", graded: -1)]).to eq([3, 1])
+            level("treatment", "systematic_review", reviewed: "randomized_trial",
+                                                    graded: -1)]).to eq([3, 1])
     expect { described_class::Paper.new(record_id: "x", design: "cohort", graded: 1) }
       .to raise_error(Hobrin::InputError, /Say why/)
   end

@@ -103,7 +103,9 @@ RSpec.describe Hobrin::Exchange do
       expect(read.map(&:title)).to all(match(/\A[^{}]+\z/))
     end
     example = File.binread(files.find { |file| file.end_with?("xampl.bib") })
-    article = described_class.read(example, format: :bibtex).first.find { |one| one.published == "1986-07" }
+    article = described_class.read(example, format: :bibtex).first.find do |one|
+      one.published == "1986-07"
+    end
     expect(article).to have_attributes(title: "The Gnats and Gnus Document Preparation System", year: 1986,
                                        volume: "41",
                                        issue: "7", pages: "73+", published: "1986-07")

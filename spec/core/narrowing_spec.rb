@@ -30,7 +30,9 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
       last = cascade.steps.last.set
       expect(cascade.steps.first.size - cascade.steps.sum { |step| step.removed.size })
         .to eq(last.size)
-      by_hand = records.each_index.select { |place| one.included_ids.include?(records[place].id) }.map(&:succ)
+      by_hand = records.each_index.select do |place|
+        one.included_ids.include?(records[place].id)
+      end.map(&:succ)
       expect([cascade.included.to_a, cascade.final.to_a]).to eq([by_hand, plain.call(one.tree)])
       expect(cascade.final.to_a).to eq((last.to_a | by_hand).sort)
     end
@@ -66,7 +68,9 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
   it "counts the papers of each year as they would be with other dates" do
     20.times do
       one = inquiry
-      others = one.with(limits: one.limits.reject { |limit| limit.name == :dates }, included_ids: [])
+      others = one.with(limits: one.limits.reject do |limit|
+        limit.name == :dates
+      end, included_ids: [])
       found = others.tree ? plain.call(others.tree).map { |number| records[number - 1] } : []
       years = Hobrin::Narrowing::PerYear.of(one.cascade(evaluator), evaluator)
       expect(years.counts.reject { |_, papers| papers.zero? })
@@ -75,7 +79,8 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
         .to eq(years.counts.empty? ? [] : (years.counts.keys.min..years.counts.keys.max).to_a)
       recent = years.counts.select { |year, _| year >= 2016 }.values.sum
       expect([years.undated, recent])
-        .to eq([found.count { |record| record.year.nil? }, found.count { |record| record.year.to_i >= 2016 }])
+        .to eq([found.count { |record| record.year.nil? },
+                found.count { |record| record.year.to_i >= 2016 }])
     end
   end
 
@@ -104,7 +109,9 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
     expect([found.moves.size, found.size]).to eq([2, every.map(&:size).min])
     expect(moves[state].call.none? { |one| plain.call(one.state.tree).include?(lost) }).to be(true)
     other = (1..records.size).find { |number| !plain.match?(records[number - 1], words("sleep*")) }
-    expect(Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves: ->(_) { [].method(:itself) }).call(state, other))
+    expect(Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves: lambda { |_|
+      [].method(:itself)
+    }).call(state, other))
       .to be_nil
   end
 
@@ -129,10 +136,12 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
   end
 
   it "does not count as found what a person let in by hand" do
-    step = described_class::Cascade::Step.new(source: nil, set: a_set(1, 2), removed: a_set, on: true)
+    step = described_class::Cascade::Step.new(source: nil, set: a_set(1, 2), removed: a_set,
+                                              on: true)
     cascade = described_class::Cascade.new(steps: [step], joined: a_set(1, 2), included_ids: %w[a], included: a_set(3),
                                            final: a_set(1, 2, 3))
-    rates = described_class::Rates.of(cascade:, must_find: a_set(2, 3, 4), kept: a_set(2, 3), dropped: a_set(1))
+    rates = described_class::Rates.of(cascade:, must_find: a_set(2, 3, 4), kept: a_set(2, 3),
+                                      dropped: a_set(1))
     expect(rates.to_h).to eq(known: 3, found: 1, by_hand: 1, kept: 1, dropped: 1)
   end
 end

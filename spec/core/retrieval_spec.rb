@@ -54,7 +54,8 @@ RSpec.describe "Retrieval over the sample library", :small_sample, :slow do
                   "prediction" => [96, 79, 54, 99] }
     said = context.filters.kinds.to_h do |kind|
       all = context.filters.of_kind(kind)
-      expect(all).to all(have_attributes(source: /\w/, searched: /\w/, here: /\w/, note: /memory|substance/))
+      expect(all).to all(have_attributes(source: /\w/, searched: /\w/, here: /\w/,
+                                         note: /memory|substance/))
       expect(all.map { |one| plain.call(one.tree) })
         .to eq(all.map { |one| evaluator.call(one.filter).to_a })
       [kind, all.flat_map { |one| [one.sensitivity, one.specificity] }.compact]

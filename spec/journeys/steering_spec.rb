@@ -39,7 +39,9 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(page).to have_css(".what-if-papers li")
     offer = Hobrin::Services::ReadWhatIfs.new(context, opened(4)).call.first
     titles = context.library.newest(offer.removed | offer.added, limit: 1_000).map(&:title)
-    expect(all(".what-if-papers li > span:first-child").map { |li| li.text.sub(/ \d{4}\z/, "") } - titles)
+    expect(all(".what-if-papers li > span:first-child").map do |li|
+      li.text.sub(/ \d{4}\z/, "")
+    end - titles)
       .to eq([])
     find(".what-if-papers [name=known]", match: :first).click
     expect(page).to have_css(".what-if-papers small", text: "must-find", count: 1)
@@ -83,7 +85,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
                             "#{sets[1].size - both} only after line #{other.number}")
     kept = context.library.set(inquiry.kept_ids)
     expect(said).to include("line #{one.number} finds #{sets[0].overlap(kept)}",
-                            "in all (95 % interval")
+                            "cannot tell how many both missed")
     click_button "Restore this"
     expect(page).to have_css(".notice", text: "Restored as it was after line #{one.number}")
     expect(inquiry.with(next_term: 1)).to eq(context.inquiries.state_at(1,
@@ -152,7 +154,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     visit "/inquiries/1/narrow"
     expect(find(".must-find")).to have_text("1 of 1 still in")
     expect(find(".must-find"))
-      .to have_text(/Sensitivity to your must-find papers: 1 of 1.*precision \d+ %/m)
+      .to have_text(/Sensitivity.*: 0 of 1.*1 paper let in by hand not counted.*precision \d+ %/m)
   end
 
   it "subtracts one line from another and joins them, by pointing and by writing" do

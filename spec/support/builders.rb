@@ -13,7 +13,8 @@ module Builders
   # A study filter for treatment.
   def a_filter(width, tree, **facts)
     filter = Hobrin::Strategy::Filter.new(kind: "treatment", width:)
-    nothing = { sensitivity: nil, specificity: nil, source: "", searched: "", here: "", changed: "", note: "" }
+    nothing = { sensitivity: nil, specificity: nil, source: "", searched: "", here: "",
+                changed: "", note: "" }
     Hobrin::Strategy::PublishedFilter.new(filter:, tree:, **nothing, **facts)
   end
 

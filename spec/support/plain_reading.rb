@@ -64,7 +64,9 @@ class PlainReading
       end
     end
     bare = ->(one) { one.unicode_normalize(:nfkd).gsub(/\p{Mn}|\p{Me}/, "") }
-    bare.call(bare.call(cut.join).downcase(:fold)).unicode_normalize(:nfc).gsub(/[^\p{L}\p{N}\p{M}]+/, " ").strip
+    bare.call(bare.call(cut.join).downcase(:fold)).unicode_normalize(:nfc).gsub(
+      /[^\p{L}\p{N}\p{M}]+/, " "
+    ).strip
   end
 
   def texts(record, leaf)

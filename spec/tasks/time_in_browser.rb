@@ -60,7 +60,8 @@ Dir.mktmpdir do |folder|
   session.visit("/inquiries/1/narrow")
   timed(session, "Narrow: a limit off and on", "form[action$='/limits/age'] [value=switch]",
         "form[action$='/limits/age'] [value=switch]")
-  timed(session, "Narrow: a what-if tried, and undone", ".what-ifs [name='try[]']", "[data-way=undo]")
+  timed(session, "Narrow: a what-if tried, and undone", ".what-ifs [name='try[]']",
+        "[data-way=undo]")
   timed(session, "Narrow: a block moved up in the cascade, twice", "form[action$='/blocks/I'] [value=up]",
         "form[action$='/blocks/P'] [value=up]")
   timed(session, "Narrow: the papers that a step took away, opened and closed",

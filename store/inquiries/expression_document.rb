@@ -26,7 +26,8 @@ module Hobrin
       }.freeze
       TAGS = LEAVES.to_h { |tag, (kind, _)| [kind, tag] }.freeze
       # Attributes whose values are Symbols.
-      NAMED = { "text" => :fields, "whole" => :fields, "near" => :fields, "limit" => :name, "dates" => :name }.freeze
+      NAMED = { "text" => :fields, "whole" => :fields, "near" => :fields, "limit" => :name,
+                "dates" => :name }.freeze
       private_constant :LEAVES, :TAGS, :NAMED
 
       # Writes a tree as nested Hashes.

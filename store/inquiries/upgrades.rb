@@ -13,7 +13,11 @@ module Hobrin
       #
       # 1 to 2: of a review it is asked what it reviewed; nothing was said of that before.
       STEPS = {
-        1 => ->(data) { data.merge(papers: data[:papers].map { |paper| { **paper, reviewed: "" } }) }
+        1 => lambda { |data|
+          data.merge(papers: data[:papers].map do |paper|
+            { **paper, reviewed: "" }
+          end)
+        }
       }.freeze
 
       # data :: Hash as stored; steps, format :: for a test of the road itself

@@ -31,7 +31,9 @@ module Hobrin
       end
 
       # A keyword without a letter is no text, and leaves no gap.
-      def self.several(texts) = texts.map { |text| Text::Tokens.line(text) }.reject(&:empty?).join(BETWEEN)
+      def self.several(texts)
+        texts.map { |text| Text::Tokens.line(text) }.reject(&:empty?).join(BETWEEN)
+      end
       private_class_method :several
 
       # leaf :: Strategy::TextTerm. Its tokens are letters and digits only and stand in quotation

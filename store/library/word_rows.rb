@@ -6,7 +6,8 @@ module Hobrin
     # from the records, which a migration does when the core folds in another way.
     class WordRows
       TEXTS = "INSERT INTO texts (rowid, title, abstract, keywords, headings) VALUES (?, ?, ?, ?, ?)"
-      # All authors of a batch at once, as one JSON text, and in order, so that neighbours are written
+      # All authors of a batch at once, as one JSON text, and in order, so that neighbours are
+      # written
       # one after the other.
       AUTHORS = "INSERT OR IGNORE INTO authors SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each(?) " \
                 "ORDER BY 1, 2"
@@ -20,7 +21,9 @@ module Hobrin
       # numbered :: Array of [number, Records::Record]
       def add(numbered)
         @db.synchronize do |connection|
-          Rows.write(connection, TEXTS, numbered) { |number, record| [number, *FullText.columns(record)] }
+          Rows.write(connection, TEXTS, numbered) do |number, record|
+            [number, *FullText.columns(record)]
+          end
           Rows.write(connection, AUTHORS, [authors(numbered)]) { |rows| [JSON.generate(rows)] }
         end
       end
@@ -29,8 +32,12 @@ module Hobrin
       def write_anew
         highest = @db[:records].max(:number) || 0
         (1..highest).step(BATCH) do |first|
-          rows = @db[:records].where(number: first...(first + BATCH)).order(:number).select_map(%i[number csl])
-          add(rows.map { |number, csl| [number, Exchange::CslJson::Reader.item(JSON.parse(csl, freeze: true))] })
+          rows = @db[:records].where(number: first...(first + BATCH)).order(:number).select_map(%i[
+                                                                                                  number csl
+                                                                                                ])
+          add(rows.map do |number, csl|
+            [number, Exchange::CslJson::Reader.item(JSON.parse(csl, freeze: true))]
+          end)
         end
       end
 

@@ -42,7 +42,8 @@ module Hobrin
         # "for one fewer; 95 % 5.2 to 33.4", and both sides where no difference lies between them.
         def needed_words
           fewer, more = @effect.needed.fewer ? %w[fewer more] : %w[more fewer]
-          low, high, other = [@effect.needed.low, @effect.needed.high, @effect.needed.other].map do |one|
+          low, high, other = [@effect.needed.low, @effect.needed.high,
+                              @effect.needed.other].map do |one|
             one && decimal(one, 1)
           end
           return "for one #{fewer}; 95 % #{low} to #{high}" unless other

@@ -64,7 +64,8 @@ module Hobrin
           choose + Appraisal::Design::ALL.map { |one| [one.key, one.name, one == design] }
         end
 
-        # What a review may have reviewed: [key, name, whether it is chosen]; none for other designs.
+        # What a review may have reviewed: [key, name, whether it is chosen]; none for other
+        # designs.
         def reviewable
           return [] unless design&.key == "systematic_review"
 
@@ -74,7 +75,8 @@ module Hobrin
         end
 
         def level
-          design && Appraisal::Level.of(record:, kind: question.kind, design:, reviewed:, answers:, graded: graded.to_i)
+          design && Appraisal::Level.of(record:, kind: question.kind, design:, reviewed:, answers:,
+                                        graded: graded.to_i)
         end
 
         def level_for = kind && level.number ? " for #{kind.name.downcase}" : ""

@@ -48,7 +48,8 @@ module Hobrin
           found.number ? found.with(number: (found.number + graded).clamp(1, 5)) : found
         end
 
-        # The designs that a review of such a question may have reviewed, strongest first; all others
+        # The designs that a review of such a question may have reviewed, strongest first; all
+        # others
         # have no place on the table.
         def reviewable(kind)
           TABLE.fetch(kind, TREATMENT).keys.map { |key| Design.fetch(key) }
@@ -91,13 +92,15 @@ module Hobrin
                         "was read without knowing the other: the level depends on both.")
           end
           return placed(4, "a poor reference standard, or not the same for all") if reference == :no
-          return placed(2, "one good reference standard, read apart") if [reference, blinded] == %i[yes yes]
+          return placed(2, "one good reference standard, read apart") if [reference,
+                                                                          blinded] == %i[yes yes]
 
           placed(3, "not sure that tests were read apart, against one good reference standard")
         end
 
         def cohort(kind, design, answers)
-          return placed(4, "a cohort of which many were lost") if kind == "prognosis" && answers[:followed] == :no
+          return placed(4,
+                        "a cohort of which many were lost") if kind == "prognosis" && answers[:followed] == :no
 
           placed(TABLE[kind][design.key])
         end

@@ -4,7 +4,8 @@ module Hobrin
   module Appraisal
     # What a person found in weighing one kept paper.
     #
-    # design  :: key of a Design; reviewed :: key of the Design of the studies that a review reviewed,
+    # design  :: key of a Design; reviewed :: key of the Design of the studies that a review
+    # reviewed,
     #   "" while it is not said
     # answers :: Hash of question key to :yes, :no or :unclear
     # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the
@@ -12,7 +13,8 @@ module Hobrin
     # outcome :: what was counted; table :: a Statistics::TwoByTwo, or nil
     # finding :: the paper in one sentence
     class Paper < Value
-      attributes :record_id, :design, :reviewed, :answers, :graded, :graded_why, :outcome, :table, :finding
+      attributes :record_id, :design, :reviewed, :answers, :graded, :graded_why, :outcome, :table,
+                 :finding
 
       LONGEST = { graded_why: 300, outcome: 120, finding: 600 }.freeze
       private_constant :LONGEST

@@ -55,7 +55,11 @@ module Hobrin
         #
         #   Tokens.masked("Ear-plug**") # => ["ear", "plug*"]
         def masked(text)
-          text.scan(MASKED_PATTERN).flat_map { |run| folded(run, FOLDED_MASKED).map { |word| word.squeeze("*") } }
+          text.scan(MASKED_PATTERN).flat_map do |run|
+            folded(run, FOLDED_MASKED).map do |word|
+              word.squeeze("*")
+            end
+          end
         end
 
         private

@@ -222,7 +222,8 @@ RSpec.describe Hobrin::Edits do
     end
   end
 
-  # Those that need more than this stand in services/: filters, papers that were let in, going forth,
+  # Those that need more than this stand in services/: filters, papers that were let in, going
+  # forth,
   # lines taken off.
   it "has a case for every edit" do
     elsewhere = %w[Narrow::PutFilter Narrow::RemoveMustFind Narrow::Release Trail::GoForth Trail::RemoveLine]

@@ -21,7 +21,9 @@ RSpec.describe Hobrin::Exchange, :slow do
   # A record with only what RIS has a place for; without its white space.
   def in_ris(record)
     line = ->(text) { text&.gsub(/[[:space:]]+/, " ")&.strip }
-    authors = record.authors.map { |one| one.with(nurse: false, given: one.given_and_particle, particle: nil) }
+    authors = record.authors.map do |one|
+      one.with(nurse: false, given: one.given_and_particle, particle: nil)
+    end
     record.with(title: line[record.title], abstract: line[record.abstract], authors:, ages: [], sex: [], species: [],
                 country: nil, added: nil, flags: [], cites: [])
   end
@@ -34,11 +36,16 @@ RSpec.describe Hobrin::Exchange, :slow do
   # As the library has it: headings among keywords are found, in either.
   def filed(record)
     fitted = Hobrin::Exchange::Indexing.new(thesaurus).call(record)
-    { **fitted.to_h, headings: fitted.headings.map(&:to_h).sort_by(&:to_s), keywords: fitted.keywords.sort }
+    { **fitted.to_h, headings: fitted.headings.map(&:to_h).sort_by(&:to_s),
+                     keywords: fitted.keywords.sort }
   end
 
   def hostile(random, place)
-    text = -> { "x#{Array.new(random.rand(1..9)) { signs.sample(random:) }.join}".gsub(/ +/, " ").strip }
+    text = lambda {
+      "x#{Array.new(random.rand(1..9)) do
+        signs.sample(random:)
+      end.join}".gsub(/ +/, " ").strip
+    }
     word = -> { text.call.delete(";,*/").squeeze(" ").strip }
     authors = Array.new(random.rand(1..3)) do
       Hobrin::Records::Author.new(family: word.call, given: word.call,
@@ -71,7 +78,8 @@ RSpec.describe Hobrin::Exchange, :slow do
     one, other = described_class.read(source, format: :bibtex).first
     expect(one).to have_attributes(id: "10.5555/One", published: "2020-03", keywords: ["pain, acute", "sleep"],
                                    title: "Ñandí in vitro: CO₂, p < 0.05, it's $500 against $700")
-    expect(one.authors.map(&:short)).to eq(["World Health and Care Council", "Smith A Jr.", "van der Wistrow P"])
+    expect(one.authors.map(&:short)).to eq(["World Health and Care Council", "Smith A Jr.",
+                                            "van der Wistrow P"])
     expect(other.id).to start_with("made:")
     ris = "TY  - JOUR\nTI  - T\nAU  - Smith, J., Jr.\nJO  - J Ward\nJF  - Journal of the Ward\nDA  - 2020 Mar 4\n" \
           "KW  - *Pressure Injury/prevention\nKW  - a; b\nER  - \n"
@@ -82,7 +90,8 @@ RSpec.describe Hobrin::Exchange, :slow do
   end
 
   it "parts a heading from its aspect before it looks for a name with the two words" do
-    headings = [a_heading("Pressure Injury", aspects: ["prevention"]), a_heading("Pressure Injury Prevention")]
+    headings = [a_heading("Pressure Injury", aspects: ["prevention"]),
+                a_heading("Pressure Injury Prevention")]
     sorted = ->(word) { Hobrin::Exchange::Keyword.sorted([word], Hobrin::Thesaurus.new(headings)).first.map(&:to_h) }
     expect(sorted["*Pressure Injury/prevention"]).to eq([{ label: "Pressure Injury", main: true,
                                                            aspects: ["prevention"] }])

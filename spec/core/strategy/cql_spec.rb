@@ -83,7 +83,9 @@ RSpec.describe Hobrin::Strategy::Cql do
   end
 
   it "takes an aspect that only a narrower heading allows, when those are searched, too" do
-    top = thesaurus.headings.find { |one| (thesaurus.aspects(one.label, narrower: true) - one.aspects).any? }
+    top = thesaurus.headings.find do |one|
+      (thesaurus.aspects(one.label, narrower: true) - one.aspects).any?
+    end
     aspect = (thesaurus.aspects(top.label, narrower: true) - top.aspects).first
     text = ->(narrower) { "dc.subject =#{narrower}/hobrin.aspect=\"#{aspect}\" \"#{top.label}\"" }
     expect(read(text["/hobrin.narrower"])).to have_attributes(narrower: true, aspects: [aspect])

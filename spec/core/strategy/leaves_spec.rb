@@ -41,7 +41,8 @@ RSpec.describe Hobrin::Strategy do
   end
 
   def dates(tree, record)
-    return dates(tree.kept, record) && !dates(tree.excluded, record) if tree.is_a?(described_class::Except)
+    return dates(tree.kept,
+                 record) && !dates(tree.excluded, record) if tree.is_a?(described_class::Except)
 
     tree.cover?(record)
   end
@@ -51,8 +52,10 @@ RSpec.describe Hobrin::Strategy do
       one, other = [typed, typed.downcase].map { |text| described_class::Author.read(text) }
       expect([typed, other]).to eq([typed, one])
     end
-    expect(described_class::Author.read("Smith Lee")).to have_attributes(family: "smith lee", initials: "")
-    expect(described_class::Author.read("Zorvane, Ada")).to have_attributes(family: "zorvane", initials: "a")
+    expect(described_class::Author.read("Smith Lee")).to have_attributes(family: "smith lee",
+                                                                         initials: "")
+    expect(described_class::Author.read("Zorvane, Ada")).to have_attributes(family: "zorvane",
+                                                                            initials: "a")
   end
 
   it "fits a mask to a word as a shell fits a name" do
@@ -77,7 +80,8 @@ RSpec.describe Hobrin::Strategy do
     expect(places[near.with(ordered: true), text]).to eq(["éar plug", "Sleep"])
     expect(places[described_class::Proximity.new(left: "ear*", right: "ear*", distance: 6),
                   "Ear drops at night"]).to eq([])
-    expect(places[described_class::WholeText.new(text: "ear drops"), "Ear-drops"]).to eq(["Ear-drops"])
+    expect(places[described_class::WholeText.new(text: "ear drops"),
+                  "Ear-drops"]).to eq(["Ear-drops"])
     expect(places[described_class::WholeText.new(text: "ear drops"), "Ear drops, too"]).to eq([])
     expect { near.with(distance: 0) }.to raise_error(Hobrin::InputError, /from 1 to 50/)
   end

@@ -101,7 +101,8 @@ RSpec.describe "Steering", :sample do
     expect(strongest.map(&:id).sort).to eq(newest.map(&:id).sort)
     levels = strongest.filter_map do |record|
       design = Hobrin::Appraisal::Design.proposed(record)
-      design && Hobrin::Appraisal::Level.of(kind: "treatment", design:).number
+      reviewed = Hobrin::Appraisal::Design.fetch("randomized_trial")
+      design && Hobrin::Appraisal::Level.of(record:, kind: "treatment", design:, reviewed:).number
     end
     expect(levels.size).to be > 10
     expect(levels).to eq(levels.sort)

@@ -33,7 +33,7 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample, :slow do
     items = JSON.parse(export.call(1, "json").body)["prisma_s"]
     filled = {
       "Database name" => "12000 papers", "Multi-database searching" => "One source",
-      "Other methods" => "1 of 1 papers known beforehand are found; 1 let in by hand",
+      "Other methods" => "0 of 1 papers known beforehand are found; 1 let in by hand",
       "Full search strategies" => "dc.subject =/hobrin.narrower \"Intensive Care Units\"",
       "Limits and restrictions" => "Age group: Adults, 19 and over; Published: 2016 to 2026; Study type:",
       "Search filters" => "Treatment, sensitive. Haynes et al., BMJ 2005;330:1179. sensitivity 99 % as published",

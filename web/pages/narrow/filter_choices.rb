@@ -53,7 +53,8 @@ module Hobrin
           def size(row) = row.preview ? row.preview.size : @page.opened.final
           def change(row) = @page.limits.change_words(row.preview.change)
 
-          # The published sensitivity or specificity in percent; a dash where it is not to hand, or not
+          # The published sensitivity or specificity in percent; a dash where it is not to hand, or
+          # not
           # that of these terms.
           def percent(published, figure)
             value = published.public_send(figure)
@@ -72,12 +73,14 @@ module Hobrin
              changed(published)].compact.join(" ")
           end
 
-          # Where a narrower width leaves more than a wider one: which, in words; nil where none does.
+          # Where a narrower width leaves more than a wider one: which, in words; nil where none
+          # does.
           def out_of_order
             wide, narrow = rows.each_cons(2).find { |one, other| size(one) < size(other) }
             return unless wide
 
-            "Here “#{wide.leaf.width}” leaves #{count_of(size(wide), "paper")} and “#{narrow.leaf.width}” " \
+            "Here “#{wide.leaf.width}” leaves #{count_of(size(wide),
+                                                         "paper")} and “#{narrow.leaf.width}” " \
               "#{size(narrow)}, the wrong way round: look at the counts beside the terms. A filter that leans on " \
               "headings finds little where few papers carry them."
           end

@@ -67,7 +67,8 @@ module Hobrin
           end
 
           def found_line(rates)
-            by_hand = " #{count_of(rates.by_hand, "paper")} let in by hand not counted." if rates.by_hand.positive?
+            by_hand = " #{count_of(rates.by_hand,
+                                   "paper")} let in by hand not counted." if rates.by_hand.positive?
             "Sensitivity to your must-find papers: #{rates.found} of #{rates.known}, " \
               "#{percent(rates.sensitivity)}.#{by_hand}"
           end
@@ -81,7 +82,9 @@ module Hobrin
 
           # "19 % (95 % interval 9 to 35 %)"
           def percent(share)
-            estimate, low, high = [share.estimate, share.low, share.high].map { |one| hundredths(one) }
+            estimate, low, high = [share.estimate, share.low, share.high].map do |one|
+              hundredths(one)
+            end
             "#{estimate} % (95 % interval #{low} to #{high} %)"
           end
         end

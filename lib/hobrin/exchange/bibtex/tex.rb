@@ -4,7 +4,8 @@ module Hobrin
   module Exchange
     module Bibtex
       # Text between BibTeX and people: what TeX has marks for, as letters; and back. The
-      # latex-decode gem knows the symbols; what it mangles (apostrophes, money, accents written with
+      # latex-decode gem knows the symbols; what it mangles (apostrophes, money, accents written
+      # with
       # a space, commands of form) is seen to before it looks.
       module Tex
         # Signs that are meant as such go round the decoder in letters of Unicode's private area.
@@ -42,13 +43,16 @@ module Hobrin
                          :RAISED, :MATHS, :SCRIPT, :SUPER, :SUB, :SPECIAL, :WRITTEN
 
         class << self
-          # source :: a value as BibTeX has it. Gives its text, white space as single spaces, nil for
+          # source :: a value as BibTeX has it. Gives its text, white space as single spaces, nil
+          # for
           #   nothing.
           #
           #   Tex.read("Caf{\\'e} at \\$5") # => "Café at $5"
           def read(source)
             text = LaTeX.decode(prepared(source.to_s), maths: false)
-            text = text.delete("{}").gsub(/[\u{E100}-\u{E1FF}]/) { |code| DECODED.fetch(code, code) }
+            text = text.delete("{}").gsub(/[\u{E100}-\u{E1FF}]/) do |code|
+              DECODED.fetch(code, code)
+            end
             text = text.gsub(/[[:space:]]+/, " ").strip
             text unless text.empty?
           end
@@ -75,7 +79,9 @@ module Hobrin
             text = text.gsub(RAISED) { raised(*Regexp.last_match.captures) }
             text = text.gsub(ACCENT) { accented(*Regexp.last_match.captures) }
             text = text.gsub(LOOKS, "").gsub(OLD_LOOKS, "")
-            text.gsub("``", "“").gsub("''", "”").gsub("-{}-") { CODES.fetch("-") * 2 }.gsub("'") { CODES.fetch("'") }
+            text.gsub("``", "“").gsub("''", "”").gsub("-{}-") do
+              CODES.fetch("-") * 2
+            end.gsub("'") { CODES.fetch("'") }
           end
 
           def scripts(maths)
@@ -87,7 +93,9 @@ module Hobrin
 
           def raised(way, text)
             letters = way == "sub" ? SUB : SUPER
-            text.chars.all? { |letter| letters.key?(letter) } ? text.chars.map { |letter| letters[letter] }.join : text
+            text.chars.all? { |letter| letters.key?(letter) } ? text.chars.map do |letter|
+              letters[letter]
+            end.join : text
           end
 
           def accented(accent, *letters)

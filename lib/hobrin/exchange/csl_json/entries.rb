@@ -98,7 +98,7 @@ module Hobrin
         end
 
         def item(text)
-          JSON.parse(text.dup.force_encoding(Encoding::UTF_8), **Reader::SAFE)
+          JSON.parse(Utf8.of(text), **Reader::SAFE)
         rescue JSON::ParserError, EncodingError
           nil
         end

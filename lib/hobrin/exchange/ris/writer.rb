@@ -28,7 +28,9 @@ module Hobrin
              end,
              *single_tags(record),
              *pages(record.pages), *record.keywords.map { |word| tag("KW", word) },
-             *record.headings.flat_map { |one| Keyword.written(one) }.map { |word| tag("KW", word) },
+             *record.headings.flat_map do |one|
+               Keyword.written(one)
+             end.map { |word| tag("KW", word) },
              *record.types.map { |type| tag("M3", type) },
              *record.links.map { |link| tag("UR", link) },
              *(tag("N1", "Retracted") if record.retracted?), *(tag("N1", SAMPLE_NOTE) if sample), tag("ER", "")].compact

@@ -95,7 +95,8 @@ module Hobrin
         def limit(clause, name)
           known = Limit::KNOWN[name]
           values = relation(clause,
-                            %w[= any]) == "any" ? several(clause, known || names_of(name)) : [clause.term.plain]
+                            %w[=
+                               any]) == "any" ? several(clause, known || names_of(name)) : [clause.term.plain]
           Limit.new(name:, values: values.map { |value| limit_value(name, known, value) })
         end
 

@@ -24,7 +24,8 @@ module Hobrin
           label = clause.term.text == Heading::ANY ? Heading::ANY : @vocabulary.heading(clause.term.plain)
           names = clause.modifiers.map { |modifier| name_of(modifier) }
           narrower = names.include?("hobrin.narrower")
-          Heading.new(label:, narrower:, main: names.include?("hobrin.main"), aspects: aspects(clause, label, narrower))
+          Heading.new(label:, narrower:, main: names.include?("hobrin.main"),
+                      aspects: aspects(clause, label, narrower))
         end
 
         private

@@ -91,7 +91,8 @@ module Hobrin
 
         def unnamed(uri)
           @default, = CONTEXTS.find { |_, pattern| pattern.match?(uri.plain) }
-          raise Error.new(uri, message: "no context set here has the address “#{uri.text}”.") unless @default
+          raise Error.new(uri,
+                          message: "no context set here has the address “#{uri.text}”.") unless @default
         end
 
         def refuse_order
@@ -118,7 +119,8 @@ module Hobrin
           @default && !index.text.include?(".") ? index.with(text: "#{@default}.#{index.text}") : index
         end
 
-        # A Boolean's word is a term where nothing follows that it could join (the grammar of CQL 1.2
+        # A Boolean's word is a term where nothing follows that it could join (the grammar of CQL
+        # 1.2
         # allows "and" as a term).
         def term?(following)
           !operand?(following) && following.kind != :open || boolean?(following) || relation?(following)

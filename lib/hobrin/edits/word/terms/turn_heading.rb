@@ -24,7 +24,8 @@ module Hobrin
           case choice
           when :narrower then leaf.with(narrower: !leaf.narrower)
           when :main then leaf.with(main: !leaf.main)
-          else leaf.with(aspects: aspects(leaf, thesaurus.aspects(leaf.label, narrower: leaf.narrower)))
+          else leaf.with(aspects: aspects(leaf,
+                                          thesaurus.aspects(leaf.label, narrower: leaf.narrower)))
           end
         end
 
