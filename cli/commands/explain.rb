@@ -14,7 +14,7 @@ module Hobrin
         def run(id, cql)
           found = Services::Search.new(library!).call(cql)
           explained = Services::ExplainPaper.new(context).call(id, found.tree)
-          @out.puts explained.record.title, ""
+          @out.puts "#{"RETRACTED: " if explained.record.retracted?}#{explained.record.title}", ""
           explained.found ? found_by(explained) : kept_out(explained)
         end
 
