@@ -47,7 +47,8 @@ module Hobrin
 
         def entry(record)
           types = record.types.any? ? ". #{record.types.join(", ")}" : ""
-          ["#{"RETRACTED: " if record.retracted?}#{record.title}", "  #{record.byline.chomp(".")}. #{record.journal} #{record.year}#{types}",
+          ["#{"RETRACTED: " if record.retracted?}#{record.title}",
+           "  #{record.byline.chomp(".")}. #{record.journal} #{record.year}#{types}",
            "  #{record.id}"]
         end
 
