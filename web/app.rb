@@ -57,6 +57,7 @@ module Hobrin
       before do
         headers Security::HEADERS
         halt 400, Security::BAD_TEXT unless Security.readable?(params)
+        halt 400, Security::TOO_MUCH unless Lengths.sensible?(params)
       end
 
       register Routes::Home, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,

@@ -52,6 +52,7 @@ module Hobrin
       # ApplyEdit::Outcome. `after` gives a Forms::After from form and outcome, instead of the
       # form's own.
       def change(step, form_class, after: nil)
+        Lengths.check(params)
         form = form_class.new(fields)
         outcome = block_given? ? yield(form) : apply(form.edit)
         follow(step, outcome, after ? after.call(form, outcome) : form.after(outcome))

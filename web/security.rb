@@ -14,6 +14,7 @@ module Hobrin
       HEADERS = { "content-security-policy" => POLICY, "referrer-policy" => "same-origin",
                   "x-content-type-options" => "nosniff", "cache-control" => "no-store" }.freeze
 
+      TOO_MUCH = "This request holds more than any form of Hobrin sends."
       BAD_TEXT = "Something in this request is not readable text."
 
       # Whether all names and values of the parameters are valid UTF-8 without NUL.

@@ -54,7 +54,7 @@ module Hobrin
 
       def matched(inquiry)
         Retrieval::MatchedPlaces.new(inquiry.searched_blocks.to_h do |block|
-          [block.key, block.in_use.reject(&:heading?).map(&:leaf)]
+          [block.key, block.in_use.map(&:leaf)]
         end)
       end
     end

@@ -14,6 +14,7 @@ module Hobrin
           app.get("/") { show_home }
 
           app.post("/inquiries") do
+            Lengths.check(params)
             id = Services::StartInquiry.new(context).call(fields.text(:question))
             leave_for "/inquiries/#{id}/ask"
           rescue InputError => e

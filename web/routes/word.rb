@@ -9,6 +9,7 @@ module Hobrin
           app.get("/inquiries/:id/word") { show :word }
 
           app.get("/inquiries/:id/offers") do
+            Lengths.check(params)
             offers = Pages::Offers.new(context:, id: inquiry_id, fields:)
             offers.known? || halt(404)
             part "word/offers", offers:

@@ -19,7 +19,7 @@ module Hobrin
       def initialize(word)
         @word = word
         @stem = word[/\A[^*?]*/]
-        @pattern = plain? || beginning? ? nil : pattern
+        split unless plain? || beginning?
         freeze
       end
 
@@ -33,7 +33,7 @@ module Hobrin
       def match?(word)
         return word == @word if plain?
 
-        beginning? ? word.start_with?(stem) : @pattern.match?(word)
+        beginning? ? word.start_with?(stem) : pieces_fit?(word)
       end
 
       # Whether one word might fit this and another mask; true, too, where that is not easily told.
@@ -46,13 +46,29 @@ module Hobrin
 
       private
 
-      def pattern
-        parts = @word.chars.map do |char|
-          { "*" => ".*", "?" => "." }.fetch(char) do
-            Regexp.escape(char)
-          end
+      # The pieces between the *, each a pattern of one length: nothing in it repeats.
+      def split
+        first, *rest = @word.split(/\*+/, -1)
+        @size = first.size
+        @first = /\A#{letters(first)}/
+        @last_size = rest.last&.size
+        @last = /#{letters(rest.last)}\z/ if rest.any?
+        @between = rest[0...-1].map { |piece| Regexp.new(letters(piece)) }.freeze
+      end
+
+      def letters(piece) = piece.chars.map { |char| char == "?" ? "." : Regexp.escape(char) }.join
+
+      # The first piece at the beginning, the last at the end, each one between as early as it can be:
+      # if any way fits, this one does. It never goes back, however many * there are.
+      def pieces_fit?(word)
+        return false unless word.match?(@first)
+        return word.size == @size unless @last
+
+        at = @between.reduce(@size) do |place, piece|
+          found = word.match(piece, place) or return false
+          found.end(0)
         end
-        /\A#{parts.join}\z/
+        word.size - @last_size >= at && word.match?(@last)
       end
     end
   end

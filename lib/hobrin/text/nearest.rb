@@ -8,17 +8,21 @@ module Hobrin
     # words and more, and those spelled most alike by Ruby's own spelling checker.
     module Nearest
       MOST = 3
+      # Nobody misspells a name that is longer.
+      LONGEST = 120
       # Past this many candidates only those that share a beginning with one of the words are looked
       # at.
       MANY = 5_000
       BEGINNING = 3
-      private_constant :MOST, :MANY, :BEGINNING
+      private_constant :MOST, :LONGEST, :MANY, :BEGINNING
 
       class << self
         # name :: String; known :: Array of String. Gives up to three of them, the nearest first.
         #
         #   Nearest.call("delirum", ["Delirium", "Sleep"]) # => ["Delirium"]
         def call(name, known)
+          return [] if name.size > LONGEST
+
           known = sharing_a_beginning(name, known) if known.size > MANY
           by_folded = known.group_by { |one| Tokens.line(one) }
           near = [*holding(Tokens.of(name), by_folded.keys),

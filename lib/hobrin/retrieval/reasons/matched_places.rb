@@ -6,9 +6,11 @@ module Hobrin
     #
     #   MatchedPlaces.new("P" => [TextTerm.read("earplug*")]).call("Earplugs help", :title) # => [[0, 8, "P"]]
     class MatchedPlaces
-      # words_by_key :: Hash of an element's key to its TextTerms and Proximities
-      def initialize(words_by_key)
-        @words = words_by_key.flat_map { |key, words| words.map { |leaf| [key, leaf] } }
+      # leaves_by_key :: Hash of an element's key to its leaves; those that are read in no text (an
+      #   author, a journal, a heading) mark nothing
+      def initialize(leaves_by_key)
+        @words = leaves_by_key.flat_map { |key, leaves| leaves.map { |leaf| [key, leaf] } }
+                              .select { |_, leaf| TextPlaces::READ.include?(leaf.class) }
       end
 
       # text :: a record's text; field :: :title, :abstract or :keywords.

@@ -37,7 +37,7 @@ module Hobrin
       end
 
       def places(leaf, record)
-        return {} unless leaf.respond_to?(:fields)
+        return {} unless TextPlaces::READ.include?(leaf.class)
 
         found = leaf.fields.to_h do |field|
           [field, TextPlaces.texts(record, field).flat_map { |text| TextPlaces.of(leaf, text) }]

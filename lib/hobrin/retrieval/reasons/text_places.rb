@@ -7,6 +7,9 @@ module Hobrin
     #
     #   TextPlaces.of(TextTerm.read("ear plug*"), "Ear-plugs help") # => [[0, 9]]
     module TextPlaces
+      # The leaves that are read in a text.
+      READ = [Strategy::TextTerm, Strategy::WholeText, Strategy::Proximity].freeze
+
       class << self
         # leaf :: Strategy::TextTerm, WholeText or Proximity; text :: String.
         # Gives [first character, one past the last] for each place, in order.

@@ -18,12 +18,17 @@ module Hobrin
       MARKS = /\A\s*(?:\d{1,3}[.)]\s+|[-–—•*]\s+)|\A\s*\(|\)\s*\z/
       CQL = /\b(?:hobrin|dc|cql|bib)\.\w+\s*(?:=|any\b|all\b|==|exact\b|within\b|<|>)/i
       MOST = 200
-      private_constant :BREAKS, :OR, :JOINED, :MARKS, :CQL, :MOST
+      LONGEST = 20_000
+      private_constant :BREAKS, :OR, :JOINED, :MARKS, :CQL, :MOST, :LONGEST
 
       class << self
         # text :: as pasted; thesaurus :: Thesaurus; vocabulary :: Vocabulary, for CQL
         # Raises InputError (:list) when there is nothing in it, or far too much.
         def read(text, thesaurus:, vocabulary:)
+          refuse("Paste #{LONGEST} characters at most.") if text.size > LONGEST
+
+          # Runs of white space would make every pattern below slow.
+          text = text.gsub(/[[:blank:]]+/, " ").gsub(/ ?\r?\n[\s]*/, "\n")
           return cql(text, vocabulary) if text.match?(CQL)
 
           entries = entries(text, thesaurus)

@@ -19,7 +19,9 @@ module Hobrin
         # Of a field as a whole: == in CQL 1.2, exact in 1.1. A name, a limit or a date is always
         # meant as a whole.
         WHOLE = %w[== exact].freeze
-        private_constant :WORDS, :LIMITS, :DATES, :NAMED, :INDEXES, :SAME, :WHOLE
+        # How many words one list of values may have.
+        MOST_NAMED = 400
+        private_constant :MOST_NAMED, :WORDS, :LIMITS, :DATES, :NAMED, :INDEXES, :SAME, :WHOLE
 
         def initialize(vocabulary)
           @vocabulary = vocabulary
@@ -123,19 +125,19 @@ module Hobrin
         end
 
         # The values named in one text: known ones by the longest that fits, anything else word by
-        # word.
+        # word. Raises InputError for more words than a person lists.
         def several(clause, known)
           words = clause.term.plain.split
+          raise InputError, { words: "Name at most #{MOST_NAMED} words." } if words.size > MOST_NAMED
+
+          names = known.to_set { |one| one.downcase.split }
+          longest = names.map(&:size).max.to_i
           found = []
           until words.empty?
-            size = words.size.downto(1).find do |count|
-              known&.any? do |one|
-                one.casecmp?(words.first(count).join(" "))
-              end
-            end
+            size = [words.size, longest].min.downto(1).find { |count| names.include?(words.first(count).map(&:downcase)) }
             found << words.shift(size || 1).join(" ")
           end
-          found
+          found.uniq
         end
 
         def relation(clause, allowed)

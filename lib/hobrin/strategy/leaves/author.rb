@@ -21,8 +21,9 @@ module Hobrin
         #   counts by its
         # first letters. Raises InputError (:author).
         def read(typed)
+          refuse("Keep an author to #{LONGEST} characters.") if typed.to_s.size > LONGEST
+
           text = typed.to_s.gsub(/["“”]/, " ").strip
-          refuse("Keep an author to #{LONGEST} characters.") if text.size > LONGEST
 
           family, given = split(text)
           new(family: Text::Tokens.masked(family).join(" "), initials: initials(given))

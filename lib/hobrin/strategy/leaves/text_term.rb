@@ -20,14 +20,19 @@ module Hobrin
       LONGEST = 120
       SHORTEST_STEM = 3
       QUOTED = /["“”]/
-      private_constant :QUOTED
+      # Quotation and question marks around a term that do not count.
+      SIGNS = 20
+      private_constant :QUOTED, :SIGNS
 
       class << self
         # typed :: as a person typed it; quotation marks, capitals and hyphens do not matter, and a
         #   question
         # mark at the very end is one unless it stands in quotation marks.
         def read(typed, fields: TEXT)
-          text = typed.to_s.strip.sub(/\?+\z/, "").gsub(QUOTED, " ").strip
+          text = typed.to_s.strip
+          refuse("Keep a term to #{LONGEST} characters. Long sentences find nothing.") if text.size > LONGEST + SIGNS
+
+          text = text.sub(/\?+\z/, "").gsub(QUOTED, " ").strip
           refuse("Keep a term to #{LONGEST} characters. Long sentences find nothing.") if text.size > LONGEST
 
           new(text: Text::Tokens.masked(text).join(" "), fields:)

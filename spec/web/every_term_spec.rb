@@ -1,0 +1,26 @@
+# frozen_string_literal: true
+
+# A block may hold terms of every kind; each page of the inquiry must be able to show it.
+RSpec.describe "A search with every kind of term", :sample, :client do
+  let(:record) { context.library.newest(context.library.index.everything, limit: 1).first }
+  let(:leaves) do
+    [Hobrin::Strategy::TextTerm.read("sleep*"), Hobrin::Strategy::Author.read(record.authors.first.family),
+     Hobrin::Strategy::Journal.named(record.journal), Hobrin::Strategy::Heading.new(label: "Delirium"),
+     Hobrin::Strategy::Proximity.new(left: "sleep", right: "sleep*", distance: 3, ordered: true)]
+  end
+
+  it "is shown on every step and panel, taken away or not" do
+    terms = leaves.map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:, crossed_out: nil, excluded: id.even?) }
+    changed = inquiry.with_block(inquiry.block("I").with(terms:)).with(next_term: 9)
+    context.inquiries.save(saved, changed, step: :word, at: context.now,
+                           line: { who: "a test", kind: :terms_added, facts: { block: "I", leaves: }, brings_back: nil,
+                                   count_before: 0, count_after: 0, library_version: context.snapshot.version })
+    %w[ask word narrow sift weigh act trail word?open=papers:I word?open=gain:I word?open=overlap narrow?show=way
+       narrow?show=check narrow?opened=block-I log.json log.txt log.csv evidence.ris].each do |page|
+      expect([page, visit_page("/inquiries/1/#{page}").status]).to eq([page, 200])
+    end
+    terms.each { |term| expect(visit_page("/inquiries/1/word?open=term:#{term.id}").status).to eq(200) }
+    first = Hobrin::Services::ReadSift.new(context).call(opened).records.first
+    expect(visit_page("/inquiries/1/sift?paper=#{first.id}").status).to eq(200)
+  end
+end
