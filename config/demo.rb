@@ -8,7 +8,8 @@ module Hobrin
   class DemoServer
     HOST = "127.0.0.1"
     PORTS = (1..65_535)
-    private_constant :HOST, :PORTS
+    LARGEST_REQUEST = 1_000_000
+    private_constant :HOST, :PORTS, :LARGEST_REQUEST
 
     def initialize(env: ENV, out: $stdout)
       @env = env
@@ -19,8 +20,9 @@ module Hobrin
     def call
       port = free_port
       context = Boot.context(home: Boot.home(@env))
-      @out.puts "Making the sample library…" if context.library.empty?
-      Demo::Sample.new(context).load
+      sample = Demo::Sample.new(context)
+      @out.puts sample.announcement if sample.announcement
+      sample.load
       serve(Server.app(context, home: Boot.home(@env), env: @env), port)
     end
 
@@ -47,6 +49,8 @@ module Hobrin
         config.app app
         config.bind "tcp://#{HOST}:#{port}"
         config.threads 1, Boot::THREADS
+        # Nothing larger is taken in, so that nothing is written to disk before it is refused.
+        config.http_content_length_limit LARGEST_REQUEST
         config.environment "production"
       end
       quiet = Puma::LogWriter.new(File.open(File::NULL, "w"), $stderr)

@@ -11,10 +11,18 @@ module Hobrin
       # The records as a file. The same text every time.
       def self.csl = Exchange::CslJson::Writer.call(SampleLibrary.new.records)
 
-      def load
-        return unless @context.library.empty?
+      # What is about to be done, in words; nil when there is nothing to do.
+      def announcement
+        return "The sample was not made to its end last time. Going on…" if @context.library.loading
 
-        Services::LoadSample.new(@context).call(headings: SampleThesaurus.headings, records: SampleLibrary.new.each) { inquiries }
+        "Making the sample library…" if @context.library.empty?
+      end
+
+      def load
+        return unless announcement
+
+        Services::LoadSample.new(@context).call(headings: SampleThesaurus.headings,
+                                                records: SampleLibrary.new.each) { inquiries }
       end
 
       private

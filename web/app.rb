@@ -17,9 +17,7 @@ module Hobrin
 
       set :root, __dir__
       set :views, File.join(__dir__, "views")
-      set :public_folder, File.join(__dir__, "public")
-      set :static, true
-      set :static_cache_control, [:public, { max_age: 3600 }]
+      set :static, false
       set :erb, escape_html: true
       set :reload_templates, false
       set :show_exceptions, false
@@ -35,12 +33,14 @@ module Hobrin
       helpers Rendering, FormHelpers, Formatting, Pictures, OverlapPictures, TrailPictures
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
-      #   answers to
+      #   answers to; access_word :: see AtHome
       # Gives a Rack application.
-      def self.build(context:, session_secret:, hosts:)
+      def self.build(context:, session_secret:, hosts:, access_word: "")
         application = new!(context:)
         Rack::Builder.app do
-          use RequestSize
+          use AtHome, word: access_word
+          use RequestBounds
+          use ShippedFiles, root: File.join(__dir__, "public")
           use Rack::Protection::HostAuthorization, permitted_hosts: hosts, logging: false
           use Rack::Session::Cookie, key: "hobrin", secret: session_secret, httponly: true,
                                      same_site: :lax
@@ -58,6 +58,7 @@ module Hobrin
         headers Security::HEADERS
         halt 400, Security::BAD_TEXT unless Security.readable?(params)
         halt 400, Security::TOO_MUCH unless Lengths.sensible?(params)
+        halt 400, Security::TOO_MUCH if request.get? && Lengths.excess(params)
       end
 
       register Routes::Home, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,

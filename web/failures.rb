@@ -6,7 +6,7 @@ module Hobrin
     # of saying it.
     module Failures
       STATUS = { InputError => 422, GoneError => 404, ConflictError => 409,
-                 StateError => 409 }.freeze
+                 StateError => 409, UnavailableError => 503 }.freeze
       # A message of Ruby's own may print whole objects, secrets among them: the log gets its
       # beginning.
       LONGEST_MESSAGE = 160

@@ -19,20 +19,25 @@ module Hobrin
       class << self
         # params :: Hash of a request. Raises InputError for the first text that is too long.
         def check(params)
-          params.each do |name, value|
-            most = FIELDS.fetch(name.to_sym, MOST)
-            longest = texts(value).map(&:size).max.to_i
-            next if longest <= most
+          name, longest = excess(params)
+          return unless name
 
-            said_at = SAID_AT.fetch(name.to_sym, name.to_sym)
-            raise InputError, { said_at => "Keep this to #{most} characters; it has #{longest}." }
-          end
+          said_at = SAID_AT.fetch(name.to_sym, name.to_sym)
+          raise InputError, { said_at => "Keep this to #{most(name)} characters; it has #{longest}." }
+        end
+
+        # The first field that holds too much, and how much; nil when none does.
+        def excess(params)
+          sizes = params.to_h { |name, value| [name, texts(value).map(&:size).max.to_i] }
+          sizes.find { |name, longest| longest > most(name) }
         end
 
         # Whether a request has no more parts, and no deeper ones, than any form.
         def sensible?(params) = counted(params, 0) <= MOST_PARTS
 
         private
+
+        def most(name) = FIELDS.fetch(name.to_sym, MOST)
 
         def texts(value)
           case value

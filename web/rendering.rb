@@ -62,6 +62,10 @@ module Hobrin
       rescue ConflictError => e
         status 409
         show(form_class.step(fields) || step, errors: { conflict: e.message })
+      rescue UnavailableError => e
+        # Reading still works, so the page comes back with what was typed in it.
+        status 503
+        htmx? ? fail_with("Not now", e.message) : show(form_class.step(fields) || step, errors: { press: e.message })
       end
 
       def apply(edit) = Services::ApplyEdit.new(context, seen:).call(inquiry_id, edit)

@@ -2,7 +2,8 @@
 
 module Hobrin
   module Services
-    # Loads the made-up sample data into an empty home; what is there already stays.
+    # Loads the made-up sample data into an empty home; what is there already stays. It marks how far
+    # it is, so that a start that was cut off is gone on with.
     class LoadSample
       BATCH = 4_000
       private_constant :BATCH
@@ -14,13 +15,35 @@ module Hobrin
       # headings :: Array of Thesaurus::Heading; records :: Enumerable of Records::Record
       # The block, if any, makes the sample inquiries; it is left out when there is an inquiry
       # already.
-      def call(headings:, records:)
-        return unless @context.library.empty?
+      def call(headings:, records:, &making)
+        library = @context.library
+        return unless library.empty? || library.loading
 
+        cut_off = library.loading == "inquiries"
+        records_in(headings, records) unless cut_off
+        inquiries(cut_off, &making) if making
+        library.mark_loading(nil)
+      end
+
+      private
+
+      # Records that went in before the cut are known by their ids.
+      def records_in(headings, records)
+        library = @context.library
+        library.mark_loading("papers")
         ImportThesaurus.new(@context).call(headings)
-        records.each_slice(BATCH) { |some| @context.library.add(some, sample: true) }
-        @context.library.finish_import("sample")
-        yield if block_given? && @context.inquiries.all.empty?
+        records.each_slice(BATCH) { |some| library.add(some, sample: true) }
+        library.finish_import("sample")
+      end
+
+      # Sample inquiries of a start that was cut off are made anew: nobody has worked on them yet.
+      def inquiries(cut_off)
+        there = @context.inquiries.all
+        return if cut_off ? there.any? { |saved| !saved.sample } : there.any?
+
+        @context.library.mark_loading("inquiries")
+        there.each { |saved| @context.inquiries.delete(saved.id) }
+        yield
       end
     end
   end

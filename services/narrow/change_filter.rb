@@ -26,10 +26,15 @@ module Hobrin
         put(id, own(found.title, found.terms))
       end
 
-      # Writes one, keeps it and puts it on. title :: its name; terms :: CQL. Raises InputError
-      # (:title, :terms).
-      def write(id, title, terms)
+      # Writes one, keeps it and puts it on. title :: its name; terms :: CQL; replace :: whether it
+      # may take the place of one of that name. Raises InputError (:title, :terms, :replace).
+      def write(id, title, terms, replace: false)
         filter = own(title, terms)
+        if !replace && @context.own_filters.kept?(filter.title)
+          raise InputError, { replace: "There is a filter of this name already, for every inquiry. Choose another " \
+                                       "name, or say that it is to be replaced." }
+        end
+
         @context.own_filters.keep(filter.title, Strategy::Cql.write(filter.tree), at: @context.now)
         put(id, filter)
       end

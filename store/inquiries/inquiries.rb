@@ -21,6 +21,7 @@ module Hobrin
                 brings_back].freeze
       private_constant :LINE
 
+      # Raises UnavailableError, from whatever writes, while nothing can be written.
       def initialize(db)
         @db = db
       end
@@ -42,7 +43,7 @@ module Hobrin
       def create(inquiry, step:, at:, line:, sample: false)
         state = InquiryDocument.dump(inquiry)
         facts = FactsDocument.dump(line.fetch(:facts))
-        @db.transaction(mode: :immediate) do
+        writing do
           id = @db[:inquiries].insert(sample:, created_at: at, **standing(1, step, at, state, line))
           @db[:trail].insert(inquiry_id: id, number: 1, at:, step: step.to_s, state:, **line,
                              kind: line[:kind].to_s, facts:)
@@ -60,7 +61,7 @@ module Hobrin
         state = InquiryDocument.dump(inquiry)
         facts = FactsDocument.dump(line.fetch(:facts))
         number = before.version + 1
-        written = @db.transaction(mode: :immediate) do
+        written = writing do
           still = @db[:inquiries].where(id: before.id, version: before.version)
           next false if still.update(standing(number, step, at, state, line)).zero?
 
@@ -73,7 +74,7 @@ module Hobrin
 
       # Raises GoneError for an id that is not there.
       def delete(id)
-        raise GoneError, "inquiry" if @db[:inquiries].where(id:).delete.zero?
+        raise GoneError, "inquiry" if writing { @db[:inquiries].where(id:).delete }.zero?
       end
 
       # Lines of the trail, the last one first.
@@ -89,9 +90,15 @@ module Hobrin
         lines(@db[:trail].where(inquiry_id: id, number:)).first or raise GoneError, "line"
       end
 
-      # Raises GoneError for a line that is not there.
-      def note(id, number, note)
-        raise GoneError, "line" if @db[:trail].where(inquiry_id: id, number:).update(note:).zero?
+      # was :: the note in whose place it comes, as the person saw it. Gives whether it was written:
+      #   not when another one stands there. Raises GoneError for a line that is not there.
+      def note(id, number, note, was:)
+        line = @db[:trail].where(inquiry_id: id, number:)
+        return true if writing { line.where(note: was).update(note:) } == 1
+
+        raise GoneError, "line" if line.empty?
+
+        false
       end
 
       # Lines of the trail after one, in order.
@@ -110,6 +117,8 @@ module Hobrin
       def backup(path) = Database.copy(@db, path)
 
       private
+
+      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
 
       def standing(version, step, at, state, line)
         { version:, step: step.to_s, touched_at: at, state:, papers: line[:count_after],

@@ -18,15 +18,17 @@ module Hobrin
       # Array of Kept, by name.
       def all = @db[:own_filters].order(:title).map { |row| Kept.new(**row.slice(:title, :terms)) }
 
+      def kept?(title) = !@db[:own_filters].where(title:).empty?
+
       # Keeps one, in the place of one of the same name.
       def keep(title, terms, at:)
         replacing = @db[:own_filters].insert_conflict(target: :title, update: { terms:, at: })
-        replacing.insert(title:, terms:, at:)
+        Trouble.told { replacing.insert(title:, terms:, at:) }
       end
 
       # Raises GoneError.
       def remove(title)
-        raise GoneError, "filter" if @db[:own_filters].where(title:).delete.zero?
+        raise GoneError, "filter" if Trouble.told { @db[:own_filters].where(title:).delete }.zero?
       end
     end
   end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "sequel"
+
 module Hobrin
   module Store
     # Keeps the stored RecordSets of each value of each facet. Every batch that is added writes

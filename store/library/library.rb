@@ -47,6 +47,15 @@ module Hobrin
 
       def empty? = @db[:records].empty?
 
+      # How far the loading of the sample got, as the loader names it; nil when none was begun, or
+      # it came to its end.
+      def loading = meta("loading")
+
+      # stage :: String, or nil at the end
+      def mark_loading(stage)
+        Trouble.told { stage ? meta_write("loading", stage) : @db[:meta].where(name: "loading").delete }
+      end
+
       # The record with this id, or nil.
       def record(id) = records(@db[:records].where(id:)).first
 
@@ -116,11 +125,13 @@ module Hobrin
 
       # One transaction; afterwards the library has a new version.
       def changing
-        @db.transaction(mode: :immediate) do
-          result = yield
-          meta_write("version", following(version))
-          @db[:versions].insert(version:, highest: @db[:records].max(:number) || 0)
-          result
+        Trouble.told do
+          @db.transaction(mode: :immediate) do
+            result = yield
+            meta_write("version", following(version))
+            @db[:versions].insert(version:, highest: @db[:records].max(:number) || 0)
+            result
+          end
         end
       end
 

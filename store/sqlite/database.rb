@@ -8,7 +8,11 @@ Sequel.extension :migration
 module Hobrin
   module Store
     # Opens one SQLite file as Hobrin needs it, with its migrations run: write-ahead log, foreign
-    # keys on, and five seconds of patience when another process writes.
+    # keys on, five seconds of patience when another process writes, readable by its owner only.
+    #
+    # A change of an inquiry that was answered is on the disk, also when the power goes (synchronous
+    # FULL: the log is flushed at each commit). The library, which can be built again, is flushed
+    # only now and then (NORMAL): power loss may take its last batches, never its shape.
     module Database
       MIGRATIONS = File.expand_path("../../db/migrations", __dir__)
       BUSY_MILLISECONDS = 5_000
@@ -18,16 +22,20 @@ module Hobrin
       # What was new last in each kind, as [table, column]: until the first release a step of the
       # migrations may be written anew, and a file from before lacks it.
       NEWEST = { inquiries: %i[trail facts], library: %i[records duplicate_of] }.freeze
-      private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE, :NEWEST
+      SYNCHRONOUS = { inquiries: "FULL", library: "NORMAL" }.freeze
+      OWNER_ONLY = 0o600
+      private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE, :NEWEST, :SYNCHRONOUS, :OWNER_ONLY
 
       # path :: of the file, made with its folder when missing; kind :: :inquiries or :library
       # connections :: as many as there are threads that use it at once
       # Raises StateError when the folder cannot be written, or the file is from before the first
       # release.
       def self.open(path, kind:, connections: 1)
-        FileUtils.mkdir_p(File.dirname(path))
+        FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
+        File.open(path, File::CREAT | File::WRONLY, OWNER_ONLY) { |file| file.chmod(OWNER_ONLY) }
         db = Sequel.sqlite(path.to_s, foreign_keys: true, after_connect: PATIENCE, max_connections: connections,
-                                      connect_sqls: ["PRAGMA journal_mode=WAL", "PRAGMA synchronous=NORMAL"])
+                                      connect_sqls: ["PRAGMA journal_mode=WAL",
+                                                     "PRAGMA synchronous=#{SYNCHRONOUS.fetch(kind)}"])
         Sequel::Migrator.run(db, File.join(MIGRATIONS, kind.to_s))
         table, column = NEWEST.fetch(kind)
         return db if db.from(table).columns.include?(column)
@@ -43,8 +51,14 @@ module Hobrin
       def self.copy(db, path)
         raise StateError, "#{path} is there already; it is left as it is." if File.exist?(path)
 
-        db.run(Sequel.lit("VACUUM INTO ?", path.to_s))
-      rescue Sequel::DatabaseError => e
+        # Written beside it and then renamed, so that one that fails leaves nothing in the way.
+        part = "#{path}.part"
+        FileUtils.rm_f(part)
+        db.run(Sequel.lit("VACUUM INTO ?", part))
+        File.chmod(OWNER_ONLY, part)
+        File.rename(part, path)
+      rescue Sequel::DatabaseError, SystemCallError => e
+        FileUtils.rm_f(part) if part
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end
     end

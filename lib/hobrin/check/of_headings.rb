@@ -33,7 +33,7 @@ module Hobrin
         end
 
         leaf = Strategy::Heading.of(instead.first, thesaurus)
-        finding(:replaced, of_term(term), inquiry.with_leaf(block.key, leaf),
+        finding(:replaced, of_term(term), added(block, leaf),
                 name: term.label, instead: instead.first)
       end
 
@@ -88,7 +88,7 @@ module Hobrin
           next if heading.nil? || block.terms.any? { |other| holds?(other, heading) }
 
           leaf = Strategy::Heading.of(heading.label, thesaurus)
-          finding(:missing, of_term(term), inquiry.with_leaf(block.key, leaf),
+          finding(:missing, of_term(term), added(block, leaf),
                   name: term.label, heading: heading.label)
         end
       end
@@ -103,7 +103,7 @@ module Hobrin
       def without_words
         filled.select { |block| block.in_use.all?(&:heading?) }.map do |block|
           name = Text::Tokens.line(block.in_use.first.label)
-          mended = inquiry.with_leaf(block.key, Strategy::TextTerm.new(text: name))
+          mended = added(block, Strategy::TextTerm.new(text: name))
           finding(:without_words, block.key, mended, block: letter(block), name:)
         end
       end

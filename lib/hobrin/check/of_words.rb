@@ -62,7 +62,7 @@ module Hobrin
           way.adds.positive? && %i[spelling number].include?(way.kind)
         end.map do |way|
           adds = "#{way.adds} #{way.adds == 1 ? "paper" : "papers"}"
-          finding(:other_way, of_term(term), inquiry.with_leaf(block.key, way.leaf),
+          finding(:other_way, of_term(term), added(block, way.leaf),
                   way: way.leaf.text, name: term.label, adds:)
         end
       end

@@ -38,8 +38,11 @@ module Hobrin
         # A count may have moved when it is pressed; what it is about has not.
         name = [kind, about, *words.values.grep_v(Integer)].join("|")
         Finding.new(kind:, name:, words:, group: text.group, says: text.says, why: text.why,
-                    press: text.press, mended:)
+                    press: (text.press if mended), mended:)
       end
+
+      # The inquiry with one more name in a block, nil when the block is full.
+      def added(block, leaf) = (inquiry.with_leaf(block.key, leaf) unless block.full?)
 
       def of_term(term) = "term #{term.id}"
 

@@ -5,7 +5,7 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample, :slow do
   let(:export) { described_class.new(context) }
 
   it "says every change in each format, marked as made up, and the search as it can be run again" do
-    Hobrin::Services::NoteOnLine.new(context).call(1, 5, "=HYPERLINK(\"x\")")
+    Hobrin::Services::NoteOnLine.new(context).call(1, 5, "=HYPERLINK(\"x\")", was: "")
     trail = context.inquiries.trail(1).reverse
     table = CSV.parse(export.call(1, "csv").body, headers: true)
     expect(table.map { |row| [row["number"].to_i, row["count_after"].to_i] })

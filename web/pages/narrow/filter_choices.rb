@@ -103,7 +103,7 @@ module Hobrin
             "Changed: #{published.changed}#{own}."
           end
 
-          def trouble? = @page.errors.keys.intersect?(%i[title terms])
+          def trouble? = @page.errors.keys.intersect?(%i[title terms replace])
         end
       end
     end

@@ -28,6 +28,8 @@ module Hobrin
           def title = "#{line? ? "After line" : "Line"} #{name}: #{@point.says}"
           def papers = count_of(@point.papers.size, "paper")
           def close_path = @page.path(:trail, **@page.filter.given)
+          # The note that stands there, and what is in the field: that one, or what was refused.
+          def note_there = @point.line.note
           def note = @page.errors[:note] ? @page.fields.text(:note) : @point.line.note
 
           # What is to be said of the count, "" for nothing.

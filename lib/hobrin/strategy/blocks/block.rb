@@ -38,6 +38,9 @@ module Hobrin
 
       def switched = with_operator(operator == :out ? previous_operator : :out)
 
+      # Whether no more terms go in.
+      def full? = terms.size >= MOST_TERMS
+
       def in_use = terms.select(&:in_use?)
       def excluded = terms.select(&:excluded?)
       def term(id) = terms.find { |term| term.id == id }

@@ -64,7 +64,9 @@ module Hobrin
 
         # What lies around a heading, and its names as words, for papers that have no headings yet.
         def additions(block, term)
-          heading = @thesaurus.heading(term.label) or return []
+          heading = @thesaurus.heading(term.label)
+          return [] if heading.nil? || block.full?
+
           found = [*headings(:broader, heading.broader), *headings(:related, @thesaurus.related(term.label)),
                    *names(heading)]
           found.reject do |_, leaf|

@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+# Every route with every parameter it reads, and values that no page sends: never a fault of ours, and
+# never a wait. What is too slow is told beside a plain page of the same run.
+RSpec.describe "Every route", :sample, :client, :slow do
+  let(:reads) do
+    { "ask" => %w[phrase show], "word" => %w[open block typed to part part_count], "offers" => %w[block typed],
+      "narrow" => %w[show opened order more kind all limit two what_if], "sift" => %w[paper], "weigh" => %w[paper],
+      "act" => %w[opened], "trail" => %w[line with step who again], "since" => %w[seen] }
+  end
+  let(:writes) do
+    { "ask" => %w[seen situation question kind frame use_P typed_P mark mark_text mark_from take unmark edge leave instead
+                  stated next],
+      "terms" => %w[seen block typed heading words author journal list headings as aspects part part_count open],
+      "terms/1" => %w[seen turn do reason text in as distance ordered split to open], "blocks/P" => %w[do operator from key],
+      "limits" => %w[seen limit values from_year to_year stated], "limits/age" => %w[do], "aim" => %w[aim_from aim_to],
+      "what-ifs" => %w[try dismiss], "must-find" => %w[known reading remove], "let-in" => %w[paper do], "check" => %w[finding],
+      "filter" => %w[kind put put_own forget title terms usual],
+      "decisions" => %w[paper verdict reason note although_retracted],
+      "weigh" => %w[paper design reviewed answers graded graded_why outcome events total comparison_events finding next],
+      "act" => %w[seen conclusion what where who from_when measured look_again], "lines" => %w[title name notation do line],
+      "undo" => %w[way], "redo" => %w[way], "trail" => %w[line do note], "again" => %w[again] }
+  end
+  let(:values) do
+    { list: ["a", "b"], hash: { "x" => "y" }, deep: { "a" => { "b" => { "c" => ["d"] } } }, nothing: "", nul: "a\0b",
+      bad: "\xFF\xFE", minus: "-1", huge: "9" * 400, digits: "1" * 22, wide: "𝒳👵🏽½", long: "é " * 500, longer: "a(" * 20_000,
+      spaces: " " * 900, marks: "\"?*(" * 200, fraction: "0.5", colon: ":::|a|b=" }
+  end
+
+  it "answers everything that is sent, and quickly" do
+    visit_page "/inquiries/1/ask"
+    plain = Array.new(5) { timed { visit_page "/inquiries/1/narrow" } }.max
+    slow = []
+    each_request do |name, seconds|
+      status = last_response.status
+      expect([name, status]).to match([name, be < 500])
+      slow << [name, seconds / plain] if seconds > [plain * 12, 0.5].max
+    end
+    expect(slow).to eq([])
+  end
+
+  def each_request
+    reads.each do |path, names|
+      names.product(values.to_a).each do |name, (kind, value)|
+        yield "GET #{path} #{name} #{kind}", timed { get_page("/inquiries/1/#{path}", name => value) }
+      end
+    end
+    writes.each do |path, names|
+      names.product(values.to_a).each do |name, (kind, value)|
+        yield "POST #{path} #{name} #{kind}", timed { send_form("/inquiries/1/#{path}", name.to_sym => value) }
+      end
+    end
+  end
+
+  def get_page(path, params)
+    header "Host", "127.0.0.1"
+    get path, params
+  end
+
+  def timed
+    before = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+    yield
+    Process.clock_gettime(Process::CLOCK_MONOTONIC) - before
+  end
+end
