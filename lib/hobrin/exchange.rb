@@ -47,9 +47,12 @@ module Hobrin
       private
 
       def record(reader, entry)
-        reader.call(entry.value || Utf8.of(entry.text))
-      rescue NoMethodError, TypeError
+        record = reader.call(entry.value || Utf8.of(entry.text))
+        record && Bounds.check(record)
+      rescue NoMethodError, TypeError, KeyError, EncodingError, RangeError
         Refusal.of(entry, "a field is not of the kind it should be")
+      rescue SystemStackError
+        Refusal.of(entry, "it is nested too deep")
       rescue InputError, ArgumentError => e
         Refusal.of(entry, e.message)
       end

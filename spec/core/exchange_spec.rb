@@ -115,7 +115,7 @@ RSpec.describe Hobrin::Exchange do
     ris = "\xEF\xBB\xBFnoise\rTY  - JOUR\r\nTI  - One\r\nER  - \nTY  - JOUR\rAU  - Nobody\rER  - \rTY  - JOUR\nTI  - caf\xE9\n  \n goes on\nER  -\n" \
           "TY  - JOUR\nTI  - Cut o".b
     records, refused = read(ris)
-    expect(records.map(&:title)).to eq(["One", "café  goes on"])
+    expect(records.map(&:title)).to eq(["One", "café goes on"])
     expect(refused.map { |one| [one.place, one.line] }).to eq([[2, 5], [4, 13]])
     expect(refused.map(&:reason)).to match([/title/, /ends inside/])
 

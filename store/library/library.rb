@@ -181,7 +181,7 @@ module Hobrin
       end
 
       def records(dataset)
-        dataset.select_map(:csl).map { |csl| Exchange::CslJson::Reader.item(JSON.parse(csl, freeze: true)) }
+        dataset.select_map(:csl).map { |csl| Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true)) }
       end
     end
   end

@@ -36,7 +36,7 @@ module Hobrin
                                                                                                   number csl
                                                                                                 ])
           add(rows.map do |number, csl|
-            [number, Exchange::CslJson::Reader.item(JSON.parse(csl, freeze: true))]
+            [number, Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))]
           end)
         end
       end

@@ -7,13 +7,15 @@ module Hobrin
       class Reader
         DIRECTIVE = /\A\s*@\s*(string|comment|preamble)\b/i
         STRING = /\A\s*@\s*string\b/i
-        private_constant :DIRECTIVE, :STRING
+        # Letters of all authors.
+        MOST_AUTHORS = 50_000
+        private_constant :DIRECTIVE, :STRING, :MOST_AUTHORS
 
         def initialize
           require "bibtex"
           # The gem says on standard error what it stumbles on; a refusal says it at its place.
           BibTeX.log.level = Logger::FATAL
-          @strings = []
+          @abbreviations = Abbreviations.new
         end
 
         # An abbreviation (@string) is needed by the entries after it.
@@ -42,12 +44,12 @@ module Hobrin
         private
 
         def directive(text)
-          @strings << text if text.match?(STRING)
+          @abbreviations.add(text) if text.match?(STRING)
           nil
         end
 
         def parsed(text)
-          text = [*@strings, braced(text)].join("\n")
+          text = [@abbreviations.needed(text), braced(text)].join("\n")
           bibliography = BibTeX.parse(text, parse_months: false, allow_missing_keys: true)
           entry = bibliography.replace_strings.find { |part| part.is_a?(BibTeX::Entry) }
           entry or raise InputError, { file: "is not a BibTeX entry" }
@@ -64,7 +66,10 @@ module Hobrin
         def authors(entry)
           return [] unless entry.field?(:author)
 
-          BibTeX::Names.parse(entry[:author].to_s).filter_map do |name|
+          people = entry[:author].to_s
+          raise InputError, { file: "its authors are longer than #{MOST_AUTHORS} letters" } if people.size > MOST_AUTHORS
+
+          BibTeX::Names.parse(people).filter_map do |name|
             next if name.to_s.casecmp?("others")
 
             family = [name.prefix, name.last].compact.join(" ")

@@ -29,7 +29,7 @@ module Hobrin
         LOOKS = /\\(?:emph|text(?:it|bf|sc|rm|sf|tt|sl|up|md|normal)|math(?:rm|it|bf|sf)|underline|mbox|hbox|url)\s*(?=\{)/
         OLD_LOOKS = /\\(?:em|it|bf|sc|rm|tt|sl|sf)(?![A-Za-z])\s*/
         RAISED = /\\text(sub|super)script\s*\{([^{}]*)\}/
-        MATHS = /\$([^$]*[\\^_][^$]*)\$/
+        MATHS = /\$([^$]*+)\$/
         SCRIPT = /([_^])(?:\{([^{}]*)\}|(\w))/
         SUPER = "0123456789+-=()n".chars.zip("⁰¹²³⁴⁵⁶⁷⁸⁹⁺⁻⁼⁽⁾ⁿ".chars).to_h.freeze
         SUB = "0123456789+-=()".chars.zip("₀₁₂₃₄₅₆₇₈₉₊₋₌₍₎".chars).to_h.freeze
@@ -75,7 +75,11 @@ module Hobrin
           def prepared(source)
             text = source.gsub(SIGN) { CODES.fetch(SIGNS.fetch(Regexp.last_match(1))) }
                          .gsub(ESCAPE) { CODES.fetch(Regexp.last_match(1)) }
-            text = text.gsub(MATHS) { scripts(Regexp.last_match(1)) }.gsub("$") { CODES.fetch("$") }
+            text = text.gsub(MATHS) do |maths|
+              inside = Regexp.last_match(1)
+              inside.match?(/[\\^_]/) ? scripts(inside) : maths
+            end
+            text = text.gsub("$") { CODES.fetch("$") }
             text = text.gsub(RAISED) { raised(*Regexp.last_match.captures) }
             text = text.gsub(ACCENT) { accented(*Regexp.last_match.captures) }
             text = text.gsub(LOOKS, "").gsub(OLD_LOOKS, "")

@@ -15,7 +15,9 @@ module Hobrin
         SCALAR = /[^\s,\]{}\[]+/n
         # Where the next item may begin after one that has no end.
         NEXT_ITEM = /\n[ \t]{0,4}(?=\{)/n
-        private_constant :PIECE, :STRING, :FLAT, :SCALAR, :NEXT_ITEM
+        # Enough to see the beginning of an item across two pieces.
+        LOOK_BACK = 8
+        private_constant :LOOK_BACK, :PIECE, :STRING, :FLAT, :SCALAR, :NEXT_ITEM
 
         # io :: read as bytes. Yields each Entry. Raises InputError (:file) when it is no JSON list.
         def self.each(io, &) = new(io).each(&)
@@ -109,7 +111,7 @@ module Hobrin
           loop do
             depth += step
             return [taken, nil] if depth.zero?
-            return too_long if @scanner.pos - @start > Entry.longest
+            return too_long if @scanner.pos - @start > Entry.longest || unending?
             next if !@out || more
 
             @scanner.terminate
@@ -128,9 +130,21 @@ module Hobrin
           0
         end
 
+        # A text that does not end is not gathered any further.
+        def unending? = @out && @scanner.string.bytesize - @start > Entry.longest + PIECE
+
+        # Passes over everything up to what looks like the beginning of the next item.
         def too_long
-          text = taken
-          @scanner.skip_until(NEXT_ITEM) || @scanner.terminate
+          text = taken.byteslice(0, 200)
+          @line += taken.count("\n") - text.count("\n")
+          @start = nil
+          until (passed = @scanner.scan_until(NEXT_ITEM))
+            @line += @scanner.rest.count("\n")
+            rest = @scanner.rest.byteslice(-LOOK_BACK..) || "".b
+            @scanner.string = rest
+            break @scanner.terminate unless more
+          end
+          @line += passed.count("\n") if passed
           [text, "is longer than #{Entry.longest} bytes"]
         end
 

@@ -10,53 +10,66 @@ module Hobrin
 
         class << self
           # One CSL item as a Hash, with String keys, in; the Record out.
-          # Raises InputError, or the ArgumentError, TypeError or NoMethodError of a field that is
-          # of another kind.
+          # Raises InputError, naming the field, for one that is of another kind than it should be.
           def item(item)
-            custom = item["custom"] || {}
+            from = Typed.new(item)
+            custom = Typed.new(from.hash("custom"))
             Records::Record.new(
-              id: Identity.of(item["id"], item["DOI"], item["title"]), title: item["title"], abstract: item["abstract"],
-              authors: authors(item, custom), journal: item["container-title"], volume: item["volume"]&.to_s,
-              issue: item["issue"]&.to_s, pages: item["page"]&.to_s, published: published(item), doi: item["DOI"],
-              language: Records::Languages.code(item["language"]) || item["language"],
-              keywords: keywords(custom["keywords"] || item["keyword"]), **from_custom(custom)
+              id: Identity.of(from.text_or_number("id"), from.text("DOI"), from.text("title")),
+              title: from.text("title"), abstract: from.text("abstract"), authors: authors(from, custom),
+              journal: from.text("container-title"), volume: from.text_or_number("volume"),
+              issue: from.text_or_number("issue"), pages: from.text_or_number("page"),
+              published: published(from), doi: from.text("DOI"), language: language(from.text("language")),
+              keywords: keywords(from, custom), **from_custom(custom)
             )
+          end
+
+          # One that is kept already, perhaps by a Hobrin that looked less closely: what is odd in it
+          # must break no page.
+          def kept(item)
+            item(item)
+          rescue InputError
+            Records::Record.new(id: item["id"].to_s, title: "A record that cannot be read: #{item["title"].inspect[0, 200]}")
           end
 
           private
 
+          def language(text) = Records::Languages.code(text) || text
+
           def from_custom(custom)
-            lists = %w[types ages sex species flags cites links].to_h do |name|
-              [name.to_sym, custom.fetch(name, [])]
-            end
-            { **lists, headings: custom.fetch("headings", []).map { |heading| indexing(heading) },
-                       added: custom["added"], country: custom["place"] }
+            lists = %w[types ages sex species flags cites links].to_h { |name| [name.to_sym, custom.texts(name)] }
+            { **lists, headings: custom.hashes("headings").map { |heading| indexing(Typed.new(heading)) },
+                       added: custom.text("added"), country: custom.text("place") }
           end
 
           # The schema has one text; some programs write a list.
-          def keywords(given) = given.is_a?(Array) ? given.map(&:to_s) : Keyword.parted(given.to_s)
+          def keywords(from, custom)
+            listed = custom.texts("keywords")
+            return listed if listed.any?
 
-          def authors(item, custom)
-            nurses = custom.fetch("nurses", [])
-            item.fetch("author", []).each_with_index.map do |name, place|
-              family = [name["non-dropping-particle"],
-                        name["family"] || name["literal"] || ""].compact.join(" ")
-              Records::Author.new(family:, given: name["given"], nurse: nurses.include?(place), suffix: name["suffix"],
-                                  particle: name["dropping-particle"])
+            from.list?("keyword") ? from.texts("keyword") : Keyword.parted(from.text("keyword"))
+          end
+
+          def authors(from, custom)
+            nurses = custom.numbers("nurses")
+            from.hashes("author").each_with_index.map do |given, place|
+              name = Typed.new(given)
+              family = [name.text("non-dropping-particle"),
+                        name.text("family") || name.text("literal") || ""].compact.join(" ")
+              Records::Author.new(family:, given: name.text("given"), nurse: nurses.include?(place),
+                                  suffix: name.text("suffix"), particle: name.text("dropping-particle"))
             end
           end
 
           def indexing(heading)
-            Records::Indexing.new(label: heading.fetch("label"), main: heading["main"],
-                                  aspects: heading.fetch("aspects", []))
+            label = heading.text("label") or heading.refuse("label")
+            Records::Indexing.new(label:, main: heading.flag("main"), aspects: heading.texts("aspects"))
           end
 
-          def published(item)
-            parts = item.dig("issued", "date-parts", 0)
-            return Published.of(item.dig("issued",
-                                         "raw") || item.dig("issued", "literal")) unless parts
-
-            Published.of(*parts)
+          def published(from)
+            issued = Typed.new(from.hash("issued"))
+            parts = issued.date_parts
+            parts ? Published.of(*parts) : Published.of(issued.text("raw") || issued.text("literal"))
           end
         end
 

@@ -42,7 +42,7 @@ module Hobrin
           end
           pieces.group_by(&:first).transform_values do |same|
             same.map do |_, *parts|
-              together(parts).strip
+              together(parts).gsub(/[[:blank:]]+/, " ").strip
             end
           end
         end

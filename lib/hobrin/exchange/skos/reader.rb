@@ -27,6 +27,7 @@ module Hobrin
         # what is no RDF.
         def call(io, format:, &progress)
           require_gems(format)
+          Shape.check(io, format)
           each_statement(io, format, &progress)
           result
         end
@@ -45,6 +46,8 @@ module Hobrin
         rescue StandardError => e
           said = e.message.lines.first.to_s.strip[0, 200]
           raise InputError, { file: "This is not #{NAMES.fetch(format)} throughout: #{said}" }
+        rescue SystemStackError
+          raise InputError, { file: "This is nested too deep to be a thesaurus." }
         end
 
         def require_gems(format)
