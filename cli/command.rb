@@ -8,6 +8,10 @@ module Hobrin
     # in SUMMARY what it does, in USAGE what follows its name, in EXAMPLES how it is used, and
     # writes `options` and `run`.
     class Command
+      # More than any library has.
+      LARGEST = 1_000_000_000
+      private_constant :LARGEST
+
       EXAMPLES = [].freeze
 
       # name :: as it was called
@@ -82,8 +86,9 @@ module Hobrin
 
       def whole_number(text, name)
         number = Integer(text, 10, exception: false)
-        number&.positive? ? number : raise(InputError,
-                                           { name.to_sym => "#{name} must be a whole number from 1." })
+        return number if number&.between?(1, LARGEST)
+
+        raise InputError, { name.to_sym => "#{name} must be a whole number from 1 to #{LARGEST}." }
       end
 
       def json(value) = @out.puts(JSON.pretty_generate(value))

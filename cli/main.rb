@@ -26,6 +26,7 @@ module Hobrin
 
       # arguments :: Array of String. Gives the exit status.
       def call(arguments)
+        return fail_with("an argument is not readable text (UTF-8).", REFUSED) unless arguments.all? { |one| readable?(one) }
         return help if arguments.empty? || %w[-h --help help].include?(arguments.first)
 
         name, rest = command(arguments)
@@ -37,7 +38,7 @@ module Hobrin
                   REFUSED)
       rescue Errno::EPIPE
         DONE
-      rescue StateError, SystemCallError => e
+      rescue StateError, UnavailableError, SystemCallError => e
         # The system says in which of its functions it failed, which helps nobody here.
         fail_with(e.message.sub(/ @ \w+ - /, ": "), CANNOT)
       rescue Interrupt
@@ -45,6 +46,8 @@ module Hobrin
       end
 
       private
+
+      def readable?(argument) = argument.dup.force_encoding(Encoding::UTF_8).valid_encoding? && !argument.include?("\0")
 
       def command(arguments)
         name = [arguments.first(2).join(" "), arguments.first].find { |one| COMMANDS.key?(one) }

@@ -14,8 +14,9 @@ module Hobrin
       TYPES = { "txt" => "text/plain", "csv" => "text/csv", "json" => "application/json" }.freeze
       COLUMNS = %i[number at who step kind change count_before count_after library_version
                    note].freeze
-      # What a spreadsheet would run as a formula.
-      FORMULA = /\A[=+\-@\t\r]/
+      # What a spreadsheet would run as a formula, also behind spaces and signs like them, and in wide
+      # letters.
+      FORMULA = /\A[[:space:][:cntrl:]\p{Cf}]*[=+\-@＝＋－＠]/
       SAMPLE = "Made-up sample data: no paper, person or result in it is real."
       private_constant :TYPES, :COLUMNS, :FORMULA, :SAMPLE
 

@@ -133,6 +133,7 @@ RSpec.describe Hobrin::Exchange do
 
     utf16 = "TY  - JOUR\r\nTI  - Größe\r\nER  - \r\n".encode("UTF-16LE").b.prepend("\xFF\xFE".b)
     expect(described_class.read(utf16, format: :ris).first.map(&:title)).to eq(["Größe"])
+    expect([described_class.detect(utf16), described_class.detect(utf16[0, 33])]).to eq(%i[ris ris])
     ["{", "{}", "", "7"].each do |text|
       expect { described_class.read(text, format: :csl) }.to raise_error(Hobrin::InputError)
     end

@@ -2,6 +2,7 @@
 
 require "fileutils"
 require "sequel"
+require "sqlite3"
 
 Sequel.extension :migration
 
@@ -24,7 +25,9 @@ module Hobrin
       NEWEST = { inquiries: %i[trail facts], library: %i[records duplicate_of] }.freeze
       SYNCHRONOUS = { inquiries: "FULL", library: "NORMAL" }.freeze
       OWNER_ONLY = 0o600
-      private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE, :NEWEST, :SYNCHRONOUS, :OWNER_ONLY
+      DAMAGE = [SQLite3::CorruptException, SQLite3::NotADatabaseException].freeze
+      private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE, :NEWEST, :SYNCHRONOUS, :OWNER_ONLY,
+                       :DAMAGE
 
       # path :: of the file, made with its folder when missing; kind :: :inquiries or :library
       # connections :: as many as there are threads that use it at once
@@ -36,6 +39,7 @@ module Hobrin
         db = Sequel.sqlite(path.to_s, foreign_keys: true, after_connect: PATIENCE, max_connections: connections,
                                       connect_sqls: ["PRAGMA journal_mode=WAL",
                                                      "PRAGMA synchronous=#{SYNCHRONOUS.fetch(kind)}"])
+        refuse_damaged(db, path, kind)
         Sequel::Migrator.run(db, File.join(MIGRATIONS, kind.to_s))
         table, column = NEWEST.fetch(kind)
         return db if db.from(table).columns.include?(column)
@@ -43,8 +47,25 @@ module Hobrin
         raise StateError,
               "#{path} was made by a Hobrin from before the first release. Move it away and start again."
       rescue SystemCallError, Sequel::DatabaseConnectionError, Sequel::DatabaseError => e
+        raise StateError, damaged(path, kind) if e.respond_to?(:wrapped_exception) && DAMAGE.include?(e.wrapped_exception.class)
+
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end
+
+      # Inquiries are looked through at each start; a library, which is large, where it is read.
+      def self.refuse_damaged(db, path, kind)
+        return unless kind == :inquiries
+        return if db.fetch("PRAGMA quick_check(1)").single_value == "ok"
+
+        raise StateError, damaged(path, kind)
+      end
+
+      def self.damaged(path, kind)
+        what = { inquiries: "Move it away, and put the last backup (hobrin backup) in its place.",
+                 library: "Move it away and fill it again: hobrin import, or bin/demo for the sample." }
+        "#{path} is damaged. #{what.fetch(kind)}"
+      end
+      private_class_method :refuse_damaged, :damaged
 
       # Writes a copy of a database, as it is at one moment, to a path where there is no file yet.
       # Raises StateError.
