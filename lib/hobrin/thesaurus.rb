@@ -71,8 +71,7 @@ module Hobrin
     # Labels of the headings that are related, whichever of the two says so (SKOS S23: it goes both
     # ways); sorted.
     def related(label)
-      said = @by_label[label]&.related || []
-      (said + headings.select { |heading| heading.related.include?(label) }.map(&:label)).uniq.sort
+      late(:related) { related_both_ways }.fetch(label, [])
     end
 
     # Every place that a heading has: an Array of paths, each an Array of labels from the top down
@@ -101,6 +100,11 @@ module Hobrin
 
       more = errors.size > MOST_ERRORS_SAID ? " And #{errors.size - MOST_ERRORS_SAID} more." : ""
       raise InputError, { thesaurus: errors.first(MOST_ERRORS_SAID).join(" ") + more }
+    end
+
+    def related_both_ways
+      pairs = headings.flat_map { |heading| heading.related.flat_map { |other| [[heading.label, other], [other, heading.label]] } }
+      pairs.group_by(&:first).transform_values { |same| same.map(&:last).uniq.sort.freeze }
     end
 
     def by_name = late(:by_name) { names_to_headings }

@@ -26,9 +26,7 @@ module Hobrin
       def call
         return [] if inquiry.state.blocks.empty?
 
-        found = Narrowing::WhatIfs.new(inquiry.state, evaluator: @evaluator, must_find:)
-                                  .call(moves.call(inquiry.state).call, aim: inquiry.aim)
-        found.reject { |one| one.nothing? || inquiry.dismissed.include?(one.move.name) }
+        every.reject { |one| one.nothing? || inquiry.dismissed.include?(one.move.name) }
       end
 
       # The newest papers that a change would bring and take: [Array of Record, Array of Record].
@@ -63,6 +61,17 @@ module Hobrin
       end
 
       private
+
+      # All of them, worked out once for a search as it stands: the key is everything that they
+      # depend on beside the library, whose evaluator keeps them.
+      def every
+        depends_on = [:what_ifs, inquiry.state, inquiry.question.kind, inquiry.aim, inquiry.must_find, @context.today,
+                      inquiry.question.elements.map { |element| [element.key, element.letter] }]
+        @evaluator.derived(depends_on) do
+          Narrowing::WhatIfs.new(inquiry.state, evaluator: @evaluator, must_find:)
+                            .call(moves.call(inquiry.state).call, aim: inquiry.aim).freeze
+        end
+      end
 
       def inquiry = @opened.inquiry
       def moves = @moves ||= Narrowing::Moves.by(inquiry, @context)

@@ -21,7 +21,7 @@ module Hobrin
 
       def initialize(blocks:, excluded: [], waiting: [], limits: [], included_ids: [])
         @blocks, @excluded, @waiting = [blocks, excluded, waiting].map do |some|
-          some.select(&:tree).freeze
+          some.select(&:filled?).freeze
         end
         @limits = limits.dup.freeze
         @included_ids = included_ids.dup.freeze

@@ -54,10 +54,21 @@ module Hobrin
       def set(state)
         return Records::RecordSet.empty if state.blocks.empty?
 
-        found = Records::RecordSet.intersection(state.trees.map { |tree| kept(tree) })
-        found = state.excluded_trees.reduce(found) { |left, tree| left - kept(tree) }
+        found = Records::RecordSet.intersection(state.blocks.map { |block| names(block) } +
+                                                state.limits.select(&:on).map { |limit| kept(limit.leaf) })
+        found = state.excluded.reduce(found) { |left, block| left - names(block) }
         found.join(state.included_trees.map { |tree| kept(tree) })
       end
+
+      # What a block finds, by the sets of its leaves: no tree is built for it.
+      def names(block)
+        @sets[block] ||= begin
+          found = together(block.in_use)
+          block.excluded.empty? ? found : found - together(block.excluded)
+        end
+      end
+
+      def together(terms) = Records::RecordSet.union(terms.map { |term| kept(term.leaf) })
 
       def kept(tree) = @sets[tree] ||= @evaluator.call(tree)
 

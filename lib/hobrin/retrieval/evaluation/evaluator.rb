@@ -6,6 +6,9 @@ module Hobrin
     # everything above is set algebra. Safe to share between threads. When the library changes, make
     # a new one.
     class Evaluator < Strategy::TreeWalker
+      MOST_DERIVED = 24
+      private_constant :MOST_DERIVED
+
       attr_reader :thesaurus, :index, :filters
 
       # filters :: Strategy::Filters, for trees that name a study filter
@@ -15,6 +18,22 @@ module Hobrin
         @thesaurus = thesaurus
         @filters = filters
         @cache = cache
+        @derived = {}
+        @lock = Mutex.new
+      end
+
+      # What was worked out from answers of this version, under a key that holds all that it depends
+      # on; else what the block gives. The last few are kept.
+      def derived(key)
+        @lock.synchronize do
+          kept = @derived.delete(key)
+          return @derived[key] = kept if kept
+        end
+        found = yield
+        @lock.synchronize do
+          @derived.shift while @derived.size >= MOST_DERIVED
+          @derived[key] = found
+        end
       end
 
       def inspect = "#<#{self.class}>"

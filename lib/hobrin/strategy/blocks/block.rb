@@ -27,7 +27,7 @@ module Hobrin
         @terms = terms.dup.freeze
         @operator = operator
         @previous_operator = operator == :out ? previous_operator : operator
-        @tree = tree_of_terms
+        @late = {}
         freeze
       end
 
@@ -48,9 +48,13 @@ module Hobrin
       # Whether a leaf stands in this block already, in use or crossed out.
       def holds?(leaf) = terms.any? { |term| term.leaf == leaf }
 
+      # Whether any of its terms is in use.
+      def filled? = terms.any?(&:in_use?)
+
       # The OR of the terms in use, without what others take away; nil when none is in use. Worked
-      # out once, since every what-if asks for that of the blocks that it leaves alone.
-      attr_reader :tree
+      # out when it is first asked for, and once: most what-ifs need only the sets of its leaves.
+      def tree = @late.fetch(:tree) { @late[:tree] = tree_of_terms }
+
 
       # The block with one term moved up or down among the others, by as many places; as it is at
       # the ends.
