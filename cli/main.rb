@@ -26,7 +26,10 @@ module Hobrin
 
       # arguments :: Array of String. Gives the exit status.
       def call(arguments)
-        return fail_with("an argument is not readable text (UTF-8).", REFUSED) unless arguments.all? { |one| readable?(one) }
+        return fail_with("an argument is not readable text (UTF-8).",
+                         REFUSED) unless arguments.all? do |one|
+                                           readable?(one)
+                                         end
         return help if arguments.empty? || %w[-h --help help].include?(arguments.first)
 
         name, rest = command(arguments)
@@ -47,7 +50,9 @@ module Hobrin
 
       private
 
-      def readable?(argument) = argument.dup.force_encoding(Encoding::UTF_8).valid_encoding? && !argument.include?("\0")
+      def readable?(argument)
+        argument.dup.force_encoding(Encoding::UTF_8).valid_encoding? && !argument.include?("\0")
+      end
 
       def command(arguments)
         name = [arguments.first(2).join(" "), arguments.first].find { |one| COMMANDS.key?(one) }

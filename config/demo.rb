@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "etc"
 require "socket"
 require_relative "server"
 
@@ -49,6 +50,11 @@ module Hobrin
         config.app app
         config.bind "tcp://#{HOST}:#{port}"
         config.threads 1, Boot::THREADS
+        # One worker a core; each opens the files for itself.
+        config.workers Etc.nprocessors
+        config.preload_app!
+        config.silence_single_worker_warning
+        config.before_fork { Sequel::DATABASES.each(&:disconnect) }
         # Nothing larger is taken in, so that nothing is written to disk before it is refused.
         config.http_content_length_limit LARGEST_REQUEST
         config.environment "production"

@@ -59,7 +59,8 @@ module Hobrin
           outcome: "outcomes" }.to_h do |part, kind|
           key = @keys.fetch(part)
           [part,
-           @names.call(kind, key, @things.fetch(kind).fetch(key), year:, country: @country, random: @random)]
+           @names.call(kind, key, @things.fetch(kind).fetch(key), year:, country: @country,
+                                                                  random: @random)]
         end
       end
 

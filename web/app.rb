@@ -39,6 +39,7 @@ module Hobrin
         application = new!(context:)
         Rack::Builder.app do
           use AtHome, word: access_word
+          use Patience
           use RequestBounds
           use ShippedFiles, root: File.join(__dir__, "public")
           use Rack::Protection::HostAuthorization, permitted_hosts: hosts, logging: false
@@ -64,6 +65,9 @@ module Hobrin
       register Routes::Home, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,
                Routes::Trail
       register Failures
+
+      # Patience must not be taken for a fault of the page.
+      error(Patience::Over) { raise env["sinatra.error"] }
 
       private
 

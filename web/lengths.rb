@@ -2,13 +2,16 @@
 
 module Hobrin
   module Web
-    # How long what is sent may be, checked before anything looks at it. The core has narrower limits
-    # of its own and says them at the field; these keep a text that nobody types from ever reaching a
+    # How long what is sent may be, checked before anything looks at it. The core has narrower
+    # limits
+    # of its own and says them at the field; these keep a text that nobody types from ever reaching
+    # a
     # pattern.
     module Lengths
       # Letters of a field whose name is not among FIELDS.
       MOST = 1_000
-      FIELDS = { situation: 4_000, list: 20_000, terms: 8_000, conclusion: 2_000, finding: 2_000, authenticity_token: 500 }.freeze
+      FIELDS = { situation: 4_000, list: 20_000, terms: 8_000, conclusion: 2_000, finding: 2_000,
+                 authenticity_token: 500 }.freeze
       # The field at which a page says what is wrong, where it has another name.
       SAID_AT = { question: :text }.freeze
       # How many names and values a request may hold, and how deep they may be nested.
@@ -23,7 +26,8 @@ module Hobrin
           return unless name
 
           said_at = SAID_AT.fetch(name.to_sym, name.to_sym)
-          raise InputError, { said_at => "Keep this to #{most(name)} characters; it has #{longest}." }
+          raise InputError,
+                { said_at => "Keep this to #{most(name)} characters; it has #{longest}." }
         end
 
         # The first field that holds too much, and how much; nil when none does.

@@ -65,7 +65,8 @@ module Hobrin
       rescue UnavailableError => e
         # Reading still works, so the page comes back with what was typed in it.
         status 503
-        htmx? ? fail_with("Not now", e.message) : show(form_class.step(fields) || step, errors: { press: e.message })
+        htmx? ? fail_with("Not now",
+                          e.message) : show(form_class.step(fields) || step, errors: { press: e.message })
       end
 
       def apply(edit) = Services::ApplyEdit.new(context, seen:).call(inquiry_id, edit)

@@ -6,7 +6,8 @@ module Hobrin
   module Web
     # Styles, scripts and fonts, before any session is opened: they need no cookie.
     class ShippedFiles
-      HEADERS = { "cache-control" => "public, max-age=3600", "x-content-type-options" => "nosniff" }.freeze
+      HEADERS = { "cache-control" => "public, max-age=3600",
+                  "x-content-type-options" => "nosniff" }.freeze
       private_constant :HEADERS
 
       def initialize(app, root:)

@@ -103,7 +103,11 @@ module Hobrin
     end
 
     def related_both_ways
-      pairs = headings.flat_map { |heading| heading.related.flat_map { |other| [[heading.label, other], [other, heading.label]] } }
+      pairs = headings.flat_map do |heading|
+        heading.related.flat_map do |other|
+          [[heading.label, other], [other, heading.label]]
+        end
+      end
       pairs.group_by(&:first).transform_values { |same| same.map(&:last).uniq.sort.freeze }
     end
 

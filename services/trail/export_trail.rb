@@ -14,8 +14,8 @@ module Hobrin
       TYPES = { "txt" => "text/plain", "csv" => "text/csv", "json" => "application/json" }.freeze
       COLUMNS = %i[number at who step kind change count_before count_after library_version
                    note].freeze
-      # What a spreadsheet would run as a formula, also behind spaces and signs like them, and in wide
-      # letters.
+      # What a spreadsheet would run as a formula, also behind spaces and signs like them, and in
+      # wide letters.
       FORMULA = /\A[[:space:][:cntrl:]\p{Cf}]*[=+\-@＝＋－＠]/
       SAMPLE = "Made-up sample data: no paper, person or result in it is real."
       private_constant :TYPES, :COLUMNS, :FORMULA, :SAMPLE
@@ -47,10 +47,11 @@ module Hobrin
 
       def text(opened, lines)
         brief = ReadBrief.new(@context).call(opened)
+        reported = report(opened, brief).map { |one| report_line(one) }
         [opened.question.text, *(SAMPLE if sample?), library_line, "",
          "The search, line by line", *brief.lines.map { |line| search_line(line) }, "",
          "The whole search as CQL", brief.cql, "",
-         "By the items of PRISMA-S (2021)", *report(opened, brief).map { |one| report_line(one) }, "",
+         "By the items of PRISMA-S (2021)", *reported, "",
          "Every change", *lines.map { |line| trail_line(line) }].join("\n") << "\n"
       end
 
@@ -90,9 +91,10 @@ module Hobrin
         library = { version: @context.snapshot.version, papers: @context.snapshot.size }
         brief = ReadBrief.new(@context).call(opened)
         named_lines = opened.inquiry.lines.map { |line| { name: line.name, rule: line.rule } }
-        JSON.pretty_generate({ question: opened.question.text, sample: sample?, library:, cql: brief.cql,
-                               lines: brief.lines.map(&:to_h), trail: lines.map { |line| facts(line) },
-                               named_lines:, prisma_s: report(opened, brief).map(&:to_h) })
+        trail = lines.map { |line| facts(line) }
+        JSON.pretty_generate({ question: opened.question.text, sample: sample?, library:,
+                               cql: brief.cql, lines: brief.lines.map(&:to_h), trail:, named_lines:,
+                               prisma_s: report(opened, brief).map(&:to_h) })
       end
     end
   end

@@ -65,7 +65,8 @@ RSpec.describe "The stories of the sample", :slow do
       printed = one[:results][/95% CI -?[\d.]+ to -?[\d.]+/]&.scan(/(?<= )-?[\d.]+(?= |\z)/)&.map(&:to_f)
       expect([record.id,
               printed]).to match([record.id,
-                                  match([be_within(0.011).of(low), be_within(0.011).of(high)])]) if printed
+                                  match([be_within(0.011).of(low),
+                                         be_within(0.011).of(high)])]) if printed
       allowed = if high.round(2) < nothing then [:less]
                 elsif low.round(2) > nothing then [:more]
                 else %i[uncertain alike overclaim]

@@ -19,7 +19,8 @@ RSpec.describe Hobrin::Store::Database do
   end
 
   it "says that a file is damaged, and what to do" do
-    { inquiries: /is damaged.*last backup/, library: /is damaged.*fill it again/ }.each do |kind, words|
+    { inquiries: /is damaged.*last backup/,
+      library: /is damaged.*fill it again/ }.each do |kind, words|
       made(kind) do |path|
         broken(path)
         expect { described_class.open(path, kind:) }.to raise_error(Hobrin::StateError, words)
@@ -51,12 +52,17 @@ RSpec.describe Hobrin::Services::LoadSample do
   it "goes on where a first start was cut off, in the papers or in the inquiries" do
     with_home do |context|
       cut = Class.new(StandardError)
-      failing = Enumerator.new { |to| records.each_with_index { |one, place| place == 8_500 ? raise(cut) : to << one } }
+      failing = Enumerator.new do |to|
+        records.each_with_index do |one, place|
+          place == 8_500 ? raise(cut) : to << one
+        end
+      end
       expect { load(context, failing) { raise "not yet" } }.to raise_error(cut)
       expect([context.library.size, context.library.loading]).to eq([8_000, "papers"])
       start = -> { Hobrin::Services::StartInquiry.new(context).call("Do earplugs help?", sample: true) }
       expect { load(context, records) { start.call && raise(cut) } }.to raise_error(cut)
-      expect([context.library.size, context.library.loading, context.inquiries.all.size]).to eq([9_000, "inquiries", 1])
+      expect([context.library.size, context.library.loading,
+              context.inquiries.all.size]).to eq([9_000, "inquiries", 1])
       load(context, records) { 2.times { start.call } }
       expect([context.library.loading, context.inquiries.all.size]).to eq([nil, 2])
       load(context, records) { raise "never again" }

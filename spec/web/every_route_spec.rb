@@ -1,30 +1,38 @@
 # frozen_string_literal: true
 
-# Every route with every parameter it reads, and values that no page sends: never a fault of ours, and
+# Every route with every parameter it reads, and values that no page sends: never a fault of ours,
+# and
 # never a wait. What is too slow is told beside a plain page of the same run.
 RSpec.describe "Every route", :sample, :client, :slow do
   let(:reads) do
-    { "ask" => %w[phrase show], "word" => %w[open block typed to part part_count], "offers" => %w[block typed],
-      "narrow" => %w[show opened order more kind all limit two what_if], "sift" => %w[paper], "weigh" => %w[paper],
-      "act" => %w[opened], "trail" => %w[line with step who again], "since" => %w[seen] }
+    { "ask" => %w[phrase show], "word" => %w[open block typed to part part_count],
+      "offers" => %w[block typed], "narrow" => %w[show opened order more kind all limit two what_if],
+      "sift" => %w[paper], "weigh" => %w[paper], "act" => %w[opened],
+      "trail" => %w[line with step who again], "since" => %w[seen] }
   end
   let(:writes) do
-    { "ask" => %w[seen situation question kind frame use_P typed_P mark mark_text mark_from take unmark edge leave instead
-                  stated next],
-      "terms" => %w[seen block typed heading words author journal list headings as aspects part part_count open],
-      "terms/1" => %w[seen turn do reason text in as distance ordered split to open], "blocks/P" => %w[do operator from key],
-      "limits" => %w[seen limit values from_year to_year stated], "limits/age" => %w[do], "aim" => %w[aim_from aim_to],
-      "what-ifs" => %w[try dismiss], "must-find" => %w[known reading remove], "let-in" => %w[paper do], "check" => %w[finding],
-      "filter" => %w[kind put put_own forget title terms usual],
+    { "ask" => %w[seen situation question kind frame use_P typed_P mark mark_text mark_from take
+                  unmark edge leave instead stated next],
+      "terms" => %w[seen block typed heading words author journal list headings as aspects part
+                    part_count open],
+      "terms/1" => %w[seen turn do reason text in as distance ordered split to open],
+      "blocks/P" => %w[do operator from key], "aim" => %w[aim_from aim_to],
+      "limits" => %w[seen limit values from_year to_year stated], "limits/age" => %w[do],
+      "what-ifs" => %w[try dismiss], "must-find" => %w[known reading remove],
+      "let-in" => %w[paper do], "check" => %w[finding],
+      "filter" => %w[kind put put_own forget title terms usual replace],
       "decisions" => %w[paper verdict reason note although_retracted],
-      "weigh" => %w[paper design reviewed answers graded graded_why outcome events total comparison_events finding next],
-      "act" => %w[seen conclusion what where who from_when measured look_again], "lines" => %w[title name notation do line],
-      "undo" => %w[way], "redo" => %w[way], "trail" => %w[line do note], "again" => %w[again] }
+      "weigh" => %w[paper design reviewed answers graded graded_why outcome events total
+                    comparison_events finding next],
+      "act" => %w[seen conclusion what where who from_when measured look_again],
+      "lines" => %w[title name notation do line], "undo" => %w[way], "redo" => %w[way],
+      "trail" => %w[line do note note_was], "again" => %w[again] }
   end
   let(:values) do
-    { list: ["a", "b"], hash: { "x" => "y" }, deep: { "a" => { "b" => { "c" => ["d"] } } }, nothing: "", nul: "a\0b",
-      bad: "\xFF\xFE", minus: "-1", huge: "9" * 400, digits: "1" * 22, wide: "𝒳👵🏽½", long: "é " * 500, longer: "a(" * 20_000,
-      spaces: " " * 900, marks: "\"?*(" * 200, fraction: "0.5", colon: ":::|a|b=" }
+    { list: %w[a b], hash: { "x" => "y" }, deep: { "a" => { "b" => { "c" => ["d"] } } }, nothing: "",
+      nul: "a\0b", bad: "\xFF\xFE", minus: "-1", huge: "9" * 400, digits: "1" * 22,
+      wide: "𝒳👵🏽½", long: "é " * 500, longer: "a(" * 20_000, spaces: " " * 900,
+      marks: "\"?*(" * 200, fraction: "0.5", colon: ":::|a|b=" }
   end
 
   it "answers everything that is sent, and quickly" do
@@ -39,15 +47,41 @@ RSpec.describe "Every route", :sample, :client, :slow do
     expect(slow).to eq([])
   end
 
+  # What is twice as long may take three times as long, and a little for the clock.
+  it "takes time as the length of a text, up to the most that it may have" do
+    visit_page "/inquiries/1/ask"
+    { "ask" => %w[question situation typed_P mark_text], "terms" => %w[typed list journal author],
+      "terms/1" => %w[text], "must-find" => %w[known], "filter" => %w[terms],
+      "lines" => %w[notation], "limits" => %w[values] }.each do |path, names|
+      names.product([" ", "é ", "a or ", "(", "? ", "delirum ", "\"a\" "]).each do |name, filler|
+        times = [500, 1_000, 2_000, 4_000, 8_000, 16_000].map do |size|
+          timed do
+            send_form("/inquiries/1/#{path}", name.to_sym => "x#{(filler * size)[0, size]}y",
+                                              block: "P", do: "reword")
+          end
+        end
+        expect(last_response.status).to be < 500
+        times.each_cons(2) do |one, two|
+          expect([path, name, filler, times,
+                  two < (3 * one) + 0.25]).to eq([path, name, filler, times, true])
+        end
+      end
+    end
+  end
+
   def each_request
     reads.each do |path, names|
       names.product(values.to_a).each do |name, (kind, value)|
-        yield "GET #{path} #{name} #{kind}", timed { get_page("/inquiries/1/#{path}", name => value) }
+        yield "GET #{path} #{name} #{kind}", timed {
+          get_page("/inquiries/1/#{path}", name => value)
+        }
       end
     end
     writes.each do |path, names|
       names.product(values.to_a).each do |name, (kind, value)|
-        yield "POST #{path} #{name} #{kind}", timed { send_form("/inquiries/1/#{path}", name.to_sym => value) }
+        yield "POST #{path} #{name} #{kind}", timed {
+          send_form("/inquiries/1/#{path}", name.to_sym => value)
+        }
       end
     end
   end

@@ -1,13 +1,15 @@
 # frozen_string_literal: true
 
-# What happens when two write at once, when nothing can be written, and when a request is no request.
+# What happens when two write at once, when nothing can be written, and when a request is no
+# request.
 RSpec.describe "The application in hard times", :sample, :client do
   before { visit_page "/inquiries/1/trail?line=3" }
 
   it "does not overwrite a note that another page wrote" do
     send_form "/inquiries/1/trail", line: "3", do: "note", note: "First", note_was: ""
     send_form "/inquiries/1/trail", line: "3", do: "note", note: "Second", note_was: ""
-    expect([last_response.status, last_response.body]).to match([422, /Another note was written here meanwhile: “First”/])
+    expect([last_response.status,
+            last_response.body]).to match([422, /Another note was written here meanwhile: “First”/])
     expect(last_response.body).to include('value="Second"', 'name="note_was" value="First"')
     expect(context.inquiries.line(1, 3).note).to eq("First")
     send_form "/inquiries/1/trail", line: "3", do: "note", note: "First, second", note_was: "First"
@@ -18,19 +20,24 @@ RSpec.describe "The application in hard times", :sample, :client do
     visit_page "/inquiries/1/narrow"
     send_form "/inquiries/1/filter", title: "Mine", terms: "risk*"
     send_form "/inquiries/2/filter", title: "Mine", terms: "cohort*"
-    expect([last_response.status, last_response.body]).to match([422, /There is a filter of this name already.*name="replace"/m])
+    expect([last_response.status,
+            last_response.body]).to match([422,
+                                           /There is a filter of this name already.*name="replace"/m])
     expect(context.own_filters.all.map(&:terms)).to eq(['cql.serverChoice = "risk*"'])
     send_form "/inquiries/2/filter", title: "Mine", terms: "cohort*", replace: "yes"
     expect(context.own_filters.all.map(&:terms)).to eq(['cql.serverChoice = "cohort*"'])
   end
 
   it "shows every page of a search with two hundred terms in a block" do
-    leaves = [Hobrin::Strategy::Heading.new(label: "Delirium"), words("randomised"), *Array.new(198) { |place| words("sleep#{place}") }]
-    terms = leaves.map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:, crossed_out: nil) }
+    names = Array.new(198) { |place| words("sleep#{place}") }
+    leaves = [Hobrin::Strategy::Heading.new(label: "Delirium"), words("randomised"), *names]
+    terms = leaves.map.with_index(1) do |leaf, id|
+      Hobrin::Strategy::Term.new(id:, leaf:, crossed_out: nil)
+    end
     full = inquiry.with_block(inquiry.block("O").with(terms:)).with(next_term: 201)
-    context.inquiries.save(saved, full, step: :word, at: context.now,
-                           line: { who: "t", kind: :terms_added, facts: { block: "O", leaves: [] }, brings_back: nil,
-                                   count_before: 0, count_after: 0, library_version: context.snapshot.version })
+    line = { who: "t", kind: :terms_added, facts: { block: "O", leaves: [] }, brings_back: nil,
+             count_before: 0, count_after: 0, library_version: context.snapshot.version }
+    context.inquiries.save(saved, full, step: :word, at: context.now, line:)
     %w[word narrow narrow?show=check narrow?show=way sift trail log.json log.txt].each do |page|
       expect([page, visit_page("/inquiries/1/#{page}").status]).to eq([page, 200])
     end
@@ -40,9 +47,12 @@ RSpec.describe "The application in hard times", :sample, :client do
     other = SQLite3::Database.new(home.join("inquiries.sqlite3").to_s)
     other.execute("BEGIN IMMEDIATE")
     Sequel::DATABASES.each { |db| db.synchronize { |connection| connection.busy_handler_timeout = 1 } }
-    %w[/ /inquiries/1/ask /inquiries/1/narrow /inquiries/1/trail].each { |path| expect([path, visit_page(path).status]).to eq([path, 200]) }
+    %w[/ /inquiries/1/ask /inquiries/1/narrow /inquiries/1/trail].each do |path|
+      expect([path, visit_page(path).status]).to eq([path, 200])
+    end
     send_form "/inquiries/1/act", seen: saved.version, conclusion: "Typed while the file was held"
-    expect([last_response.status, last_response.body]).to match([503, /Another program holds the data just now/])
+    expect([last_response.status,
+            last_response.body]).to match([503, /Another program holds the data just now/])
     expect(last_response.body).to include("Typed while the file was held")
     expect(last_response.body).not_to include("fault of Hobrin")
   ensure
@@ -51,7 +61,9 @@ RSpec.describe "The application in hard times", :sample, :client do
 
   it "answers what cannot be read with one plain refusal" do
     header "Host", "127.0.0.1"
-    ["/?a#{"[x]" * 40}=1", "/?#{Array.new(5_000) { |place| "p#{place}=1" }.join("&")}", "/?a=1&a[b]=2"].each do |path|
+    ["/?a#{"[x]" * 40}=1", "/?#{Array.new(5_000) do |place|
+      "p#{place}=1"
+    end.join("&")}", "/?a=1&a[b]=2"].each do |path|
       get path
       expect([path[0, 30], last_response.status]).to eq([path[0, 30], 400])
     end
@@ -74,7 +86,8 @@ RSpec.describe "The application in hard times", :sample, :client do
     get "/css/../app.rb"
     expect(last_response.status).to eq(404)
     File.write(home.join("session.key"), "cut")
-    expect(Rack::MockRequest.new(Hobrin::Server.app(context, home:)).get("/", "REMOTE_ADDR" => "127.0.0.1", "HTTP_HOST" => "localhost").status)
+    expect(Rack::MockRequest.new(Hobrin::Server.app(context, home:)).get("/", "REMOTE_ADDR" => "127.0.0.1",
+                                                                              "HTTP_HOST" => "localhost").status)
       .to eq(200)
   end
 
@@ -82,12 +95,27 @@ RSpec.describe "The application in hard times", :sample, :client do
     ask = ->(app, **env) { Rack::MockRequest.new(app).get("/", "HTTP_HOST" => "localhost", "REMOTE_ADDR" => "127.0.0.1", **env).status }
     plain = Hobrin::Server.app(context, home:, env: {})
     expect(ask[plain]).to eq(200)
-    [{ "REMOTE_ADDR" => "192.0.2.7" }, { "REMOTE_ADDR" => "" }, { "HTTP_X_FORWARDED_FOR" => "192.0.2.7" }, { "REMOTE_ADDR" => "::2" }]
-      .each { |env| expect([env, ask[plain, **env]]).to eq([env, 403]) }
-    guarded = Hobrin::Server.app(context, home:, env: { "HOBRIN_ACCESS_WORD" => "a long word of the ward" })
+    [{ "REMOTE_ADDR" => "192.0.2.7" }, { "REMOTE_ADDR" => "" }, { "HTTP_X_FORWARDED_FOR" => "192.0.2.7" },
+     { "REMOTE_ADDR" => "::2" }]
+      .each do |env|
+      expect([env, ask[plain, **env]]).to eq([env, 403])
+    end
+    guarded = Hobrin::Server.app(context, home:,
+                                          env: { "HOBRIN_ACCESS_WORD" => "a long word of the ward" })
     right = "Basic #{["x:a long word of the ward"].pack("m0")}"
-    expect([ask[guarded], ask[guarded, "REMOTE_ADDR" => "192.0.2.7", "HTTP_AUTHORIZATION" => right]]).to eq([401, 200])
-    expect { Hobrin::Server.app(context, home:, env: { "HOBRIN_ACCESS_WORD" => "short" }) }.to raise_error(Hobrin::StateError, /16/)
+    expect([ask[guarded],
+            ask[guarded, "REMOTE_ADDR" => "192.0.2.7", "HTTP_AUTHORIZATION" => right]]).to eq([401, 200])
+    expect do
+      Hobrin::Server.app(context, home:, env: { "HOBRIN_ACCESS_WORD" => "short" })
+    end.to raise_error(Hobrin::StateError, /16/)
+  end
+
+  it "stops a request that takes for ever, in words, and answers the next one" do
+    endless = ->(env) { env["PATH_INFO"] == "/endless" ? loop { true } : [200, {}, ["here"]] }
+    app = Hobrin::Web::Patience.new(endless, seconds: 0.05)
+    status, _, body = app.call("PATH_INFO" => "/endless")
+    expect([status, body.first]).to match([503, /was stopped/])
+    expect(app.call("PATH_INFO" => "/").first).to eq(200)
   end
 
   it "keeps what it writes for its owner only" do
@@ -97,9 +125,17 @@ RSpec.describe "The application in hard times", :sample, :client do
       backup = folder.join("copy.sqlite3")
       fresh.inquiries.backup(backup)
       files = folder.glob("*.sqlite3*")
-      expect(files.map { |file| [file.basename.to_s, file.stat.mode & 0o077] }).to eq(files.map { |file| [file.basename.to_s, 0] })
-      expect { fresh.inquiries.backup(backup) }.to raise_error(Hobrin::StateError, /is there already/)
-      expect { fresh.inquiries.backup(folder.join("nowhere/x.sqlite3")) }.to raise_error(Hobrin::StateError, /Cannot write/)
+      expect(files.map do |file|
+        [file.basename.to_s, file.stat.mode & 0o077]
+      end).to eq(files.map { |file|
+        [file.basename.to_s, 0]
+      })
+      expect do
+        fresh.inquiries.backup(backup)
+      end.to raise_error(Hobrin::StateError, /is there already/)
+      expect do
+        fresh.inquiries.backup(folder.join("nowhere/x.sqlite3"))
+      end.to raise_error(Hobrin::StateError, /Cannot write/)
       expect(folder.glob("**/*.part")).to eq([])
     end
   end

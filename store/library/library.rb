@@ -53,7 +53,9 @@ module Hobrin
 
       # stage :: String, or nil at the end
       def mark_loading(stage)
-        Trouble.told { stage ? meta_write("loading", stage) : @db[:meta].where(name: "loading").delete }
+        Trouble.told do
+          stage ? meta_write("loading", stage) : @db[:meta].where(name: "loading").delete
+        end
       end
 
       # The record with this id, or nil.

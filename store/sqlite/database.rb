@@ -47,7 +47,9 @@ module Hobrin
         raise StateError,
               "#{path} was made by a Hobrin from before the first release. Move it away and start again."
       rescue SystemCallError, Sequel::DatabaseConnectionError, Sequel::DatabaseError => e
-        raise StateError, damaged(path, kind) if e.respond_to?(:wrapped_exception) && DAMAGE.include?(e.wrapped_exception.class)
+        raise StateError,
+              damaged(path,
+                      kind) if e.respond_to?(:wrapped_exception) && DAMAGE.include?(e.wrapped_exception.class)
 
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end

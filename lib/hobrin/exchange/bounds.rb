@@ -2,16 +2,17 @@
 
 module Hobrin
   module Exchange
-    # How much one record may hold, whatever the format it comes in: far more than any paper has, and
-    # little enough that no page or search stumbles over it.
+    # How much one record may hold, whatever the format it comes in: far more than any paper has,
+    # and little enough that no page or search stumbles over it.
     module Bounds
       # Letters of a text, and of each text of a list.
-      LETTERS = { id: 500, title: 3_000, abstract: 60_000, journal: 1_000, doi: 500, volume: 200, issue: 200, pages: 200,
-                  country: 200, language: 200, published: 20, added: 20 }.freeze
+      LETTERS = { id: 500, title: 3_000, abstract: 60_000, journal: 1_000, doi: 500, volume: 200,
+                  issue: 200, pages: 200, country: 200, language: 200, published: 20,
+                  added: 20 }.freeze
       EACH = 1_000
       # Texts of a list.
-      MOST = { authors: 5_000, keywords: 500, headings: 500, cites: 10_000, links: 100, types: 50, ages: 50, sex: 10,
-               species: 10, flags: 50 }.freeze
+      MOST = { authors: 5_000, keywords: 500, headings: 500, cites: 10_000, links: 100, types: 50,
+               ages: 50, sex: 10, species: 10, flags: 50 }.freeze
       private_constant :LETTERS, :EACH, :MOST
 
       # Raises InputError (:file) for a record that holds more; otherwise gives it.
@@ -22,7 +23,8 @@ module Hobrin
         MOST.each do |name, most|
           list = record.public_send(name)
           too_much("it has more than #{most} #{name}") if list.size > most
-          too_much("one of its #{name} is longer than #{EACH} letters") if list.any? { |one| size(one) > EACH }
+          long = list.any? { |one| size(one) > EACH }
+          too_much("one of its #{name} is longer than #{EACH} letters") if long
         end
         record
       end

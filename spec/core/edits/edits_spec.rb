@@ -21,7 +21,9 @@ RSpec.describe Hobrin::Edits do
               ["P", s::Heading.new(label: "Delirium")], ["P", words("zyx")]]
     limits = [s::Limit.new(name: :sex, values: ["female"]), s::Dates.years(from_year: 2016)]
     with_words = leaves.reduce(Hobrin::Inquiry.new(question:)) { |now, (key, leaf)| now.with_leaf(key, leaf) }
-    limits.reduce(with_words) { |now, leaf| now.with_limit(leaf) }.with_decision(decision("one", :keep))
+    limits.reduce(with_words) do |now, leaf|
+      now.with_limit(leaf)
+    end.with_decision(decision("one", :keep))
   end
   let(:surroundings) do
     HandSurroundings.new(
@@ -63,7 +65,9 @@ RSpec.describe Hobrin::Edits do
       lambda do |e|
         e::AddHeading.new(block: "I", label: "Delirium", narrower: true, main: true, aspects: %w[nursing cooking])
       end,
-      "Added heading Delirium to I", ->(now) { now.block("I").terms.last.leaf.aspects == ["nursing"] }
+      "Added heading Delirium to I", lambda { |now|
+                                       now.block("I").terms.last.leaf.aspects == ["nursing"]
+                                     }
     ],
     "Word::AddAuthor" => [
       ->(e) { e::AddAuthor.new(block: "I", name: "Zorvane A") },
@@ -185,7 +189,9 @@ RSpec.describe Hobrin::Edits do
       "Took back the decision on “Earplugs”", ->(now) { now.decisions.empty? }
     ],
     "Weigh::WeighPaper" => [
-      ->(e) { e::WeighPaper.new(paper: Hobrin::Appraisal::Paper.new(record_id: "one", design: "cohort")) },
+      lambda { |e|
+        e::WeighPaper.new(paper: Hobrin::Appraisal::Paper.new(record_id: "one", design: "cohort"))
+      },
       "Weighed “Earplugs”", ->(now) { now.papers.first.design == "cohort" }
     ],
     "Act::WriteBrief" => [

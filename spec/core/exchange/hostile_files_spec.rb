@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Files made to stop or to break a reader: each is read to its end in time that grows as its size does.
+# Files made to stop or to break a reader: each is read to its end in time that grows as its size
+# does.
 RSpec.describe Hobrin::Exchange, :slow do
   def read(text, format) = described_class.read(text, format:)
 
@@ -13,35 +14,50 @@ RSpec.describe Hobrin::Exchange, :slow do
   # What is twice as large may take three times as long, and a little for the clock.
   def expect_linear(name, from: 8_000, doublings: 3)
     times = (0..doublings).map { |power| timed { yield from * (2**power) } }
-    times.each_cons(2) { |one, two| expect([name, times, two < (3 * one) + 0.15]).to eq([name, times, true]) }
+    times.each_cons(2) do |one, two|
+      expect([name, times, two < (3 * one) + 0.15]).to eq([name, times, true])
+    end
   end
 
   it "takes time as the size of one value, whatever it is made of" do
     [" ", "é ", ", ", "; ", "{", "\\'", "$", "a-", "' and ", "\\emph ", "?", "*"].each do |filler|
       values = ->(size) { (filler * size)[0, size] }
       expect_linear([:ris, filler]) do |size|
-        read("TY  - JOUR\nTI  - T\nAU  - x#{values[size]}y\nKW  - x#{values[size]}y\nDA  - 2#{values[size]}\nER  - \n", :ris)
+        read("TY  - JOUR\nTI  - T\nAU  - x#{values[size]}y\nKW  - x#{values[size]}y\nDA  - 2#{values[size]}\nER  - \n",
+             :ris)
       end
       expect_linear([:csl, filler]) do |size|
-        read(JSON.generate([{ id: "1", title: "T", keyword: "x#{values[size]}y", abstract: values[size], DOI: values[size] }]), :csl)
+        read(
+          JSON.generate([{ id: "1", title: "T", keyword: "x#{values[size]}y", abstract: values[size],
+                           DOI: values[size] }]), :csl
+        )
       end
       next if "{}".include?(filler)
 
       expect_linear([:bibtex, filler], from: 2_000) do |size|
-        read("@article{k,\n title = {T},\n abstract = {x#{values[size]}y},\n author = {x#{values[size]}y}\n}\n", :bibtex)
+        read("@article{k,\n title = {T},\n abstract = {x#{values[size]}y},\n author = {x#{values[size]}y}\n}\n",
+             :bibtex)
       end
     end
   end
 
   it "puts abbreviations of BibTeX together once, and lets one that grows without end go" do
-    doubling = "@string{a0 = {xxxxxxxx}}\n#{Array.new(60) { |place| "@string{a#{place + 1} = a#{place} # a#{place}}\n" }.join}"
+    doubling = "@string{a0 = {xxxxxxxx}}\n#{Array.new(60) do |place|
+      "@string{a#{place + 1} = a#{place} # a#{place}}\n"
+    end.join}"
     records, = read("#{doubling}@article{k, title = {T}, journal = a60}\n", :bibtex)
     expect(records.map(&:title)).to eq(["T"])
-    plain = Array.new(300) { |place| "@article{k#{place}, title = {T #{place}}, journal = {J}}\n" }.join
+    plain = Array.new(300) do |place|
+      "@article{k#{place}, title = {T #{place}}, journal = {J}}\n"
+    end.join
     strings = Array.new(300) { |place| "@string{s#{place} = {Journal #{place}}}\n" }.join
-    named = Array.new(300) { |place| "@article{k#{place}, title = {T #{place}}, journal = s#{place}}\n" }.join
+    named = Array.new(300) do |place|
+      "@article{k#{place}, title = {T #{place}}, journal = s#{place}}\n"
+    end.join
     without = timed { read(plain, :bibtex) }
-    expect(timed { expect(read(strings + named, :bibtex).first.last.journal).to eq("Journal 299") }).to be < (without * 5) + 0.3
+    expect(timed do
+      expect(read(strings + named, :bibtex).first.last.journal).to eq("Journal 299")
+    end).to be < (without * 5) + 0.3
   end
 
   it "refuses what is too large, says so, and goes on behind it" do
@@ -50,18 +66,23 @@ RSpec.describe Hobrin::Exchange, :slow do
     { csl:, ris: "TY  - JOUR\nTI  - #{large}\nER  - \nTY  - JOUR\nTI  - Two\nER  - \n",
       bibtex: "@article{k, title = {#{large}}}\n@article{l, title = {Two}}\n" }.each do |format, text|
       records, refused = read(text, format)
-      expect([format, records.map(&:title), refused.map(&:reason)]).to match([format, ["Two"], [/longer than/]])
+      expect([format, records.map(&:title),
+              refused.map(&:reason)]).to match([format, ["Two"], [/longer than/]])
     end
     record = ->(**rest) { Hobrin::Exchange::CslJson::Writer.item(a_record(**rest)) }
-    [record[title: "t" * 4_000], record[keywords: ["k" * 2_000]], record[keywords: Array.new(600) { |n| "k#{n}" }]].each do |item|
-      expect(read(JSON.generate([item]), :csl).last.map(&:reason)).to match([/longer than|more than/])
+    [record[title: "t" * 4_000], record[keywords: ["k" * 2_000]], record[keywords: Array.new(600) { |n|
+      "k#{n}"
+    }]].each do |item|
+      expect(read(JSON.generate([item]),
+                  :csl).last.map(&:reason)).to match([/longer than|more than/])
     end
   end
 
   # Every value of a record in turn made something else, ten thousand times for each reader.
   it "takes or refuses ten thousand mutated entries, and what it took breaks nothing" do
     random = Random.new(13)
-    odd = [nil, true, 7, -1, 2.5, "", "x", "\u0000", [], ["T", "U"], [nil], [{}], {}, { "a" => 1 }, [[1]], 10**30, "9" * 400]
+    odd = [nil, true, 7, -1, 2.5, "", "x", "\u0000", [], %w[T U], [nil], [{}], {}, { "a" => 1 }, [[1]], 10**30,
+           "9" * 400]
     items = SampleHome.plain_records.sample(40, random:)
     10_000.times do
       item = JSON.parse(JSON.generate(items.sample(random:)))
@@ -90,8 +111,11 @@ RSpec.describe Hobrin::Exchange, :slow do
       at = random.rand(copy.bytesize)
       case random.rand(3)
       when 0 then copy.setbyte(at, random.rand(256))
-      when 1 then copy = copy.byteslice(0, at) + copy.byteslice([at + random.rand(20), copy.bytesize].min..)
-      else copy = copy.byteslice(0, at) + ["{", "}", "\\", "@", "\xFF", "\n", "  - ", "$", "\u0000"].sample(random:).b + copy.byteslice(at..)
+      when 1 then copy = copy.byteslice(0,
+                                        at) + copy.byteslice([at + random.rand(20), copy.bytesize].min..)
+      else copy = copy.byteslice(0,
+                                 at) + ["{", "}", "\\", "@", "\xFF", "\n", "  - ", "$",
+                                        "\u0000"].sample(random:).b + copy.byteslice(at..)
       end
     end
     copy
@@ -102,7 +126,8 @@ RSpec.describe Hobrin::Exchange, :slow do
     expect(refused.map(&:reason)).to all(match(/\w/))
     records.each do |one|
       expect([one.title, one.id]).to all(be_a(String).and(be_valid_encoding))
-      expect([*one.keywords, *one.types, *one.headings.map(&:label), *one.authors.map(&:family)]).to all(be_a(String))
+      expect([*one.keywords, *one.types, *one.headings.map(&:label),
+              *one.authors.map(&:family)]).to all(be_a(String))
       next unless deep
 
       described_class::FORMATS.each_value { |format| format::Writer.call([one]) }
@@ -114,11 +139,15 @@ end
 
 RSpec.describe Hobrin::Exchange::Skos do
   it "refuses a thesaurus that is nested without end, or has a text without end" do
-    deep = "<rdf:RDF xmlns:rdf=\"http://www.w3.org/1999/02/22-rdf-syntax-ns#\" xmlns:a=\"urn:a#\">#{"<a:x><a:y>" * 3_000}"
+    rdf = "http://www.w3.org/1999/02/22-rdf-syntax-ns#"
+    deep = "<rdf:RDF xmlns:rdf=\"#{rdf}\" xmlns:a=\"urn:a#\">#{"<a:x><a:y>" * 3_000}"
     turtle = "@prefix a: <urn:a#> .\na:x a:y #{"[ a:y " * 3_000}"
     long = "@prefix a: <urn:a#> .\na:x a:y \"#{"x" * 300_000}\" ."
     { deep => :rdfxml, turtle => :turtle, long => :turtle }.each do |text, format|
-      expect { described_class::Reader.new.call(StringIO.new(text), format:) }.to raise_error(Hobrin::InputError, /nested too deep|longer than/)
+      expect do
+        described_class::Reader.new.call(StringIO.new(text),
+                                         format:)
+      end.to raise_error(Hobrin::InputError, /nested too deep|longer than/)
     end
   end
 end

@@ -70,7 +70,8 @@ RSpec.describe Hobrin::Store::InquiryDocument do
   it "refuses in one line what a newer Hobrin wrote" do
     data = JSON.parse(File.read("#{folder}/1/inquiry.json")).merge("format" => 99)
     expect { described_class.load(JSON.generate(data)) }
-      .to raise_error(Hobrin::StateError, /\AThis inquiry was written by a newer Hobrin \(format 99.*\z/)
+      .to raise_error(Hobrin::StateError,
+                      /\AThis inquiry was written by a newer Hobrin \(format 99.*\z/)
   end
 end
 

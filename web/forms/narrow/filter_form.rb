@@ -11,7 +11,8 @@ module Hobrin
             if fields.some_text(:put) then service.published(id, fields.text(:put))
             elsif fields.some_text(:put_own) then service.kept(id, fields.text(:put_own))
             elsif fields.some_text(:forget) then service.forget(id, fields.text(:forget))
-            else service.write(id, fields.text(:title), fields.text(:terms), replace: fields.checked?(:replace))
+            else service.write(id, fields.text(:title), fields.text(:terms),
+                               replace: fields.checked?(:replace))
             end
           end
 

@@ -11,7 +11,8 @@ module Hobrin
           def call(noting, id)
             case fields.text(:do)
             when "restore" then yield Edits::Trail::Restore.new(number:)
-            when "note" then noting.call(id, number, fields.text(:note), was: fields.text(:note_was))
+            when "note" then noting.call(id, number, fields.text(:note),
+                                         was: fields.text(:note_was))
             else unknown
             end
           end

@@ -24,12 +24,13 @@ module Hobrin
             )
           end
 
-          # One that is kept already, perhaps by a Hobrin that looked less closely: what is odd in it
-          # must break no page.
+          # One that is kept already, perhaps by a Hobrin that looked less closely: what is odd in
+          # it must break no page.
           def kept(item)
             item(item)
           rescue InputError
-            Records::Record.new(id: item["id"].to_s, title: "A record that cannot be read: #{item["title"].inspect[0, 200]}")
+            title = "A record that cannot be read: #{item["title"].inspect[0, 200]}"
+            Records::Record.new(id: item["id"].to_s, title:)
           end
 
           private
@@ -37,9 +38,11 @@ module Hobrin
           def language(text) = Records::Languages.code(text) || text
 
           def from_custom(custom)
-            lists = %w[types ages sex species flags cites links].to_h { |name| [name.to_sym, custom.texts(name)] }
-            { **lists, headings: custom.hashes("headings").map { |heading| indexing(Typed.new(heading)) },
-                       added: custom.text("added"), country: custom.text("place") }
+            lists = %w[types ages sex species flags cites links].to_h do |name|
+              [name.to_sym, custom.texts(name)]
+            end
+            headings = custom.hashes("headings").map { |heading| indexing(Typed.new(heading)) }
+            { **lists, headings:, added: custom.text("added"), country: custom.text("place") }
           end
 
           # The schema has one text; some programs write a list.
@@ -63,7 +66,8 @@ module Hobrin
 
           def indexing(heading)
             label = heading.text("label") or heading.refuse("label")
-            Records::Indexing.new(label:, main: heading.flag("main"), aspects: heading.texts("aspects"))
+            Records::Indexing.new(label:, main: heading.flag("main"),
+                                  aspects: heading.texts("aspects"))
           end
 
           def published(from)

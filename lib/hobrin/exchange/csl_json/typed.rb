@@ -42,12 +42,14 @@ module Hobrin
           first = Array(@hash["date-parts"]).first
           return if first.nil?
 
-          fits = first.is_a?(Array) && first.size.between?(1, 3) && first.all? { |part| part.is_a?(Integer) || part.is_a?(String) }
-          fits ? first : refuse("date-parts")
+          kinds = first.is_a?(Array) ? first.map(&:class) - [Integer, String] : [first.class]
+          kinds.empty? && first.size.between?(1, 3) ? first : refuse("date-parts")
         end
 
         # Raises InputError (:file).
-        def refuse(name) = raise(InputError, { file: "its field #{name} is not of the kind it should be" })
+        def refuse(name)
+          raise(InputError, { file: "its field #{name} is not of the kind it should be" })
+        end
 
         LARGEST = 10**12
         private_constant :LARGEST

@@ -3,7 +3,8 @@
 module Hobrin
   module Exchange
     module Skos
-      # Whether a file can be a thesaurus at all, before a parser builds all of it in memory: not too
+      # Whether a file can be a thesaurus at all, before a parser builds all of it in memory: not
+      # too
       # large, no text without end, nothing nested deeper than a list of headings is.
       module Shape
         MOST_BYTES = { turtle: 200_000_000, ntriples: 400_000_000, rdfxml: 30_000_000 }.freeze

@@ -54,8 +54,8 @@ module Hobrin
       def set(state)
         return Records::RecordSet.empty if state.blocks.empty?
 
-        found = Records::RecordSet.intersection(state.blocks.map { |block| names(block) } +
-                                                state.limits.select(&:on).map { |limit| kept(limit.leaf) })
+        limits = state.limits.select(&:on).map { |limit| kept(limit.leaf) }
+        found = Records::RecordSet.intersection(state.blocks.map { |block| names(block) } + limits)
         found = state.excluded.reduce(found) { |left, block| left - names(block) }
         found.join(state.included_trees.map { |tree| kept(tree) })
       end

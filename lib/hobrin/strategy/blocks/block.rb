@@ -55,7 +55,6 @@ module Hobrin
       # out when it is first asked for, and once: most what-ifs need only the sets of its leaves.
       def tree = @late.fetch(:tree) { @late[:tree] = tree_of_terms }
 
-
       # The block with one term moved up or down among the others, by as many places; as it is at
       # the ends.
       def moved(id, by)

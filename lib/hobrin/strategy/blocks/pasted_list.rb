@@ -28,7 +28,7 @@ module Hobrin
           refuse("Paste #{LONGEST} characters at most.") if text.size > LONGEST
 
           # Runs of white space would make every pattern below slow.
-          text = text.gsub(/[[:blank:]]+/, " ").gsub(/ ?\r?\n[\s]*/, "\n")
+          text = text.gsub(/[[:blank:]]+/, " ").gsub(/ ?\r?\n\s*/, "\n")
           return cql(text, vocabulary) if text.match?(CQL)
 
           entries = entries(text, thesaurus)

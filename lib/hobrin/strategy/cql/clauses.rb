@@ -19,9 +19,7 @@ module Hobrin
         # Of a field as a whole: == in CQL 1.2, exact in 1.1. A name, a limit or a date is always
         # meant as a whole.
         WHOLE = %w[== exact].freeze
-        # How many words one list of values may have.
-        MOST_NAMED = 400
-        private_constant :MOST_NAMED, :WORDS, :LIMITS, :DATES, :NAMED, :INDEXES, :SAME, :WHOLE
+        private_constant :WORDS, :LIMITS, :DATES, :NAMED, :INDEXES, :SAME, :WHOLE
 
         def initialize(vocabulary)
           @vocabulary = vocabulary
@@ -98,7 +96,8 @@ module Hobrin
           known = Limit::KNOWN[name]
           values = relation(clause,
                             %w[=
-                               any]) == "any" ? several(clause, known || names_of(name)) : [clause.term.plain]
+                               any]) == "any" ? NamedValues.call(clause.term.plain,
+                                                                 known || names_of(name)) : [clause.term.plain]
           Limit.new(name:, values: values.map { |value| limit_value(name, known, value) })
         end
 
@@ -114,7 +113,8 @@ module Hobrin
 
         def journals(clause)
           any = relation(clause, %w[= any]) == "any"
-          names = any ? several(clause, @vocabulary.journals) : [clause.term.plain]
+          names = any ? NamedValues.call(clause.term.plain,
+                                         @vocabulary.journals) : [clause.term.plain]
           Journal.new(values: names.map { |name| @vocabulary.journal(name) })
         end
 
@@ -122,22 +122,6 @@ module Hobrin
           names = relation(clause,
                            %w[= any]) == "any" ? clause.term.plain.split : [clause.term.plain]
           AnyOf.of(names.map(&))
-        end
-
-        # The values named in one text: known ones by the longest that fits, anything else word by
-        # word. Raises InputError for more words than a person lists.
-        def several(clause, known)
-          words = clause.term.plain.split
-          raise InputError, { words: "Name at most #{MOST_NAMED} words." } if words.size > MOST_NAMED
-
-          names = known.to_set { |one| one.downcase.split }
-          longest = names.map(&:size).max.to_i
-          found = []
-          until words.empty?
-            size = [words.size, longest].min.downto(1).find { |count| names.include?(words.first(count).map(&:downcase)) }
-            found << words.shift(size || 1).join(" ")
-          end
-          found.uniq
         end
 
         def relation(clause, allowed)
