@@ -9,7 +9,7 @@ require "rack/mock"
 what, home = ARGV
 context = Hobrin::Boot.context(home: Pathname(home))
 app = Hobrin::Server.app(context, home: Pathname(home))
-page = Rack::MockRequest.new(app).get("/", "HTTP_HOST" => "localhost")
+page = Rack::MockRequest.new(app).get("/", "HTTP_HOST" => "localhost", "REMOTE_ADDR" => "127.0.0.1")
 abort "The first page said #{page.status}." unless page.status == 200
 context.library.thesaurus
 first_page = (Process.clock_gettime(Process::CLOCK_MONOTONIC) - started) * 1000

@@ -21,11 +21,11 @@ PAGES = %w[ask word narrow sift weigh act trail].freeze
 def clock = Process.clock_gettime(Process::CLOCK_MONOTONIC)
 def port = @port ||= TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
 
-# Puma as config/puma.rb starts it, over a home; gives its process.
+# Puma as config/serve.rb starts it, over a home; gives its process.
 def start(home)
   env = { "HOBRIN_HOME" => home, "PORT" => port.to_s }
   quiet = { chdir: ROOT.to_s, out: File::NULL, err: File::NULL, pgroup: true }
-  pid = Process.spawn(env, *%w[bundle exec puma -C config/puma.rb config.ru], **quiet)
+  pid = Process.spawn(env, *%w[bundle exec puma -C config/serve.rb config.ru], **quiet)
   200.times do
     return pid if Net::HTTP.get_response(URI("http://127.0.0.1:#{port}/css/tokens.css")).code == "200"
   rescue SystemCallError, EOFError

@@ -47,7 +47,8 @@ RSpec.describe "Every route", :sample, :client, :slow do
     expect(slow).to eq([])
   end
 
-  # What is twice as long may take three times as long, and a little for the clock.
+  # What is twice as long may take three times as long; below a fifth of a second the clock tells
+  # nothing.
   it "takes time as the length of a text, up to the most that it may have" do
     visit_page "/inquiries/1/ask"
     { "ask" => %w[question situation typed_P mark_text], "terms" => %w[typed list journal author],
@@ -61,10 +62,8 @@ RSpec.describe "Every route", :sample, :client, :slow do
           end
         end
         expect(last_response.status).to be < 500
-        times.each_cons(2) do |one, two|
-          expect([path, name, filler, times,
-                  two < (3 * one) + 0.25]).to eq([path, name, filler, times, true])
-        end
+        slower = times.each_cons(2).reject { |one, two| two <= 3 * [one, 0.2].max }
+        expect([path, name, filler, times, slower]).to eq([path, name, filler, times, []])
       end
     end
   end
