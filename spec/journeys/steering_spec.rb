@@ -136,6 +136,8 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(page).to have_css(".filters .unstated", text: "Here a limit to study types is on")
     fill_in "Its name", with: "Mine"
     fill_in "Its terms, as CQL", with: "risk* and"
+    # Away from under the dock.
+    scroll_to(find_button("Keep it and put it on"), align: :center)
     click_button "Keep it and put it on"
     expect(page).to have_css(".problem", text: "expected")
     expect(find_field("Its name").value).to eq("Mine")
