@@ -33,15 +33,15 @@ module Hobrin
       helpers Rendering, FormHelpers, Formatting, Pictures, OverlapPictures, TrailPictures
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
-      #   answers to; access_word :: see AtHome
+      #   answers to; access_word :: see Guards::AtHome
       # Gives a Rack application.
       def self.build(context:, session_secret:, hosts:, access_word: "")
         application = new!(context:)
         Rack::Builder.app do
-          use AtHome, word: access_word
-          use Patience
-          use RequestBounds
-          use ShippedFiles, root: File.join(__dir__, "public")
+          use Guards::AtHome, word: access_word
+          use Guards::Patience
+          use Guards::RequestBounds
+          use Guards::ShippedFiles, root: File.join(__dir__, "public")
           use Rack::Protection::HostAuthorization, permitted_hosts: hosts, logging: false
           use Rack::Session::Cookie, key: "hobrin", secret: session_secret, httponly: true,
                                      same_site: :lax
@@ -67,7 +67,7 @@ module Hobrin
       register Failures
 
       # Patience must not be taken for a fault of the page.
-      error(Patience::Over) { raise env["sinatra.error"] }
+      error(Guards::Patience::Over) { raise env["sinatra.error"] }
 
       private
 

@@ -64,7 +64,7 @@ RSpec.describe "Two windows on one inquiry", :sample, :client do
     with_home do |other_context|
       Dir.mktmpdir do |folder|
         other = Rack::MockRequest.new(Hobrin::Server.app(other_context, home: Pathname(folder)))
-        expect(other.get("/", "HTTP_HOST" => "localhost").body).to include("None yet")
+        expect(other.get("/", "HTTP_HOST" => "localhost", "REMOTE_ADDR" => "127.0.0.1").body).to include("None yet")
         expect(visit_page("/").body).not_to include("None yet")
       end
     end

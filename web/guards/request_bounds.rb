@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+require "rack/request"
+
+module Hobrin
+  module Web
+    module Guards
+      # Turns away what is larger than any form of Hobrin can be before it is read, and what cannot be
+      # read as parameters before anything else tries to.
+      class RequestBounds
+        LARGEST_BYTES = 262_144
+        TOO_LARGE = "This is far longer than a question can be. Go back: what you wrote is still in the page. " \
+                    "Shorten it."
+        UNREADABLE = "This request cannot be read: its parameters are too many, too deep, or cut."
+        private_constant :LARGEST_BYTES, :TOO_LARGE, :UNREADABLE
+
+        def initialize(app)
+          @app = app
+        end
+
+        def call(env)
+          return refuse(413, TOO_LARGE) if env["CONTENT_LENGTH"].to_i > LARGEST_BYTES
+          return refuse(400, UNREADABLE) unless readable?(env)
+
+          @app.call(env)
+        end
+
+        private
+
+        # What is parsed here is kept in env, so nothing is parsed twice.
+        def readable?(env)
+          Rack::Request.new(env).params && true
+        rescue Rack::BadRequest, EOFError, ArgumentError, RangeError
+          false
+        end
+
+        def refuse(status, words) = [status, { "content-type" => "text/plain" }, [words]]
+      end
+    end
+  end
+end
