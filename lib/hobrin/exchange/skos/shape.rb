@@ -7,7 +7,8 @@ module Hobrin
       # too
       # large, no text without end, nothing nested deeper than a list of headings is.
       module Shape
-        MOST_BYTES = { turtle: 200_000_000, ntriples: 400_000_000, rdfxml: 30_000_000 }.freeze
+        # The reader of RDF/XML holds a file whole, some seventy times its size; the others do not.
+        MOST_BYTES = { turtle: 200_000_000, ntriples: 400_000_000, rdfxml: 3_000_000 }.freeze
         LONGEST_LINE = 200_000
         DEEPEST = 100
         OPENING = /[\[(]/n
@@ -22,7 +23,7 @@ module Hobrin
             io.each_line("\n", LONGEST_LINE + 1) do |line|
               line = line.b
               refuse("a line is longer than #{LONGEST_LINE} bytes") if line.bytesize > LONGEST_LINE
-              refuse("it is larger than #{MOST_BYTES[format]} bytes") if (size += line.bytesize) > MOST_BYTES[format]
+              refuse(too_large(format)) if (size += line.bytesize) > MOST_BYTES[format]
               refuse("it is nested too deep") if (depth = deeper(depth, line, format)) > DEEPEST
             end
             io.rewind
@@ -40,6 +41,11 @@ module Hobrin
 
           def tags(line)
             line.scan(TAG).sum { |closing, alone| alone ? 0 : (closing ? -1 : 1) }
+          end
+
+          def too_large(format)
+            said = "it is larger than #{MOST_BYTES[format]} bytes"
+            format == :rdfxml ? "#{said}; as Turtle or N-Triples it may be far larger" : said
           end
 
           def refuse(message) = raise(InputError, { file: "This is no thesaurus: #{message}." })
