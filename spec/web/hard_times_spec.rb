@@ -59,6 +59,15 @@ RSpec.describe "The application in hard times", :sample, :client do
     other&.close
   end
 
+  it "says that the disk is full, and reads on" do
+    Sequel::DATABASES.each do |db|
+      db.synchronize { |connection| connection.execute("PRAGMA max_page_count = 1") }
+    end
+    20.times { |turn| send_form "/inquiries/1/act", seen: saved.version, conclusion: "Typed on a full disk #{turn}" }
+    expect([last_response.status, last_response.body]).to match([503, /The disk is full.*Typed on a full disk 19/m])
+    expect(visit_page("/inquiries/1/narrow").status).to eq(200)
+  end
+
   it "answers what cannot be read with one plain refusal" do
     header "Host", "127.0.0.1"
     ["/?a#{"[x]" * 40}=1", "/?#{Array.new(5_000) do |place|
