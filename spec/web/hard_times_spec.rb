@@ -5,6 +5,11 @@
 RSpec.describe "The application in hard times", :sample, :client do
   before { visit_page "/inquiries/1/trail?line=3" }
 
+  # The files of this example, and of no other.
+  def own_files
+    Sequel::DATABASES.select { |db| db.opts[:database].to_s.start_with?("#{home}/") }
+  end
+
   it "does not overwrite a note that another page wrote" do
     send_form "/inquiries/1/trail", line: "3", do: "note", note: "First", note_was: ""
     send_form "/inquiries/1/trail", line: "3", do: "note", note: "Second", note_was: ""
@@ -46,7 +51,7 @@ RSpec.describe "The application in hard times", :sample, :client do
   it "reads on while another program writes, and says in words why a change waits" do
     other = SQLite3::Database.new(home.join("inquiries.sqlite3").to_s)
     other.execute("BEGIN IMMEDIATE")
-    Sequel::DATABASES.each { |db| db.synchronize { |connection| connection.busy_handler_timeout = 1 } }
+    own_files.each { |db| db.synchronize { |connection| connection.busy_handler_timeout = 1 } }
     %w[/ /inquiries/1/ask /inquiries/1/narrow /inquiries/1/trail].each do |path|
       expect([path, visit_page(path).status]).to eq([path, 200])
     end
@@ -60,7 +65,7 @@ RSpec.describe "The application in hard times", :sample, :client do
   end
 
   it "says that the disk is full, and reads on" do
-    Sequel::DATABASES.each do |db|
+    own_files.each do |db|
       db.synchronize { |connection| connection.execute("PRAGMA max_page_count = 1") }
     end
     20.times { |turn| send_form "/inquiries/1/act", seen: saved.version, conclusion: "Typed on a full disk #{turn}" }
