@@ -29,13 +29,8 @@ module Hobrin
 
         # Woolf's interval on the log scale.
         def ratio
-          @ratio ||= begin
-            a, b, c, d = @table.cells.map(&:to_f)
-            estimate = (a * d) / (b * c)
-            error = Statistics::Normal::Z95 * Math.sqrt((1 / a) + (1 / b) + (1 / c) + (1 / d))
-            Statistics::Interval.new(estimate:, low: estimate * Math.exp(-error),
-                                     high: estimate * Math.exp(error))
-          end
+          a, b, c, d = @table.cells.map(&:to_f)
+          @ratio ||= on_log_scale((a * d) / (b * c), (1 / a) + (1 / b) + (1 / c) + (1 / d))
         end
 
         def conclusion = phrase("conclusion_odds", direction)

@@ -78,10 +78,19 @@ module Hobrin
         def ratio = @ratio ||= Statistics::RiskRatio.call(@table)
         def direction = Appraisal::Direction.of_ratio(printed(ratio))
 
-        def conclusion
-          return phrase("conclusion", "overclaim") if direction == :uncertain && chance(OVERCLAIMED)
+        def conclusion = concluded("conclusion")
 
-          phrase("conclusion", direction)
+        # What follows from the numbers; now and then more than that, where they cannot tell.
+        def concluded(kind, **words)
+          overclaimed = direction == :uncertain && chance(OVERCLAIMED)
+          phrase(kind, overclaimed ? :overclaim : direction, **words)
+        end
+
+        # A ratio with its interval on the log scale.
+        def on_log_scale(estimate, variance)
+          error = Statistics::Normal::Z95 * Math.sqrt(variance)
+          Statistics::Interval.new(estimate:, low: estimate * Math.exp(-error),
+                                   high: estimate * Math.exp(error))
         end
 
         def aside

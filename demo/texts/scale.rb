@@ -41,13 +41,7 @@ module Hobrin
 
         def direction = Appraisal::Direction.of_difference(printed(difference), sd: @sds.sum / 2)
 
-        def conclusion
-          return phrase("conclusion_rated", "overclaim",
-                        r: @outcome["rated"]) if direction == :uncertain && chance(0.012)
-
-          phrase("conclusion_rated", direction, r: @outcome["rated"])
-        end
-
+        def conclusion = concluded("conclusion_rated", r: @outcome["rated"])
         def aside = ""
         def money = ""
       end

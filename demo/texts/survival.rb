@@ -14,12 +14,8 @@ module Hobrin
         end
 
         def ratio
-          @ratio ||= begin
-            estimate = Math.log(1 - @table.risk) / Math.log(1 - @table.comparison_risk)
-            error = Statistics::Normal::Z95 * Math.sqrt((1.0 / @table.events) + (1.0 / @table.comparison_events))
-            Statistics::Interval.new(estimate:, low: estimate * Math.exp(-error),
-                                     high: estimate * Math.exp(error))
-          end
+          @ratio ||= on_log_scale(Math.log(1 - @table.risk) / Math.log(1 - @table.comparison_risk),
+                                  (1.0 / @table.events) + (1.0 / @table.comparison_events))
         end
       end
     end
