@@ -4,6 +4,8 @@
 # and
 # never a wait. What is too slow is told beside a plain page of the same run.
 RSpec.describe "Every route", :sample, :client, :slow do
+  include Timing
+
   let(:reads) do
     { "ask" => %w[phrase show], "word" => %w[open block typed to part part_count],
       "offers" => %w[block typed], "narrow" => %w[show opened order more kind all limit two what_if],
@@ -39,31 +41,26 @@ RSpec.describe "Every route", :sample, :client, :slow do
     visit_page "/inquiries/1/ask"
     plain = Array.new(5) { timed { visit_page "/inquiries/1/narrow" } }.max
     slow = []
-    each_request do |name, seconds|
-      status = last_response.status
-      expect([name, status]).to match([name, be < 500])
-      slow << [name, seconds / plain] if seconds > [plain * 12, 0.5].max
+    enough = [plain * 12, 0.5].max
+    each_request do |name, request|
+      seconds = timed(&request)
+      expect([name, last_response.status]).to match([name, be < 500])
+      slow << [name, seconds / plain] if seconds > enough && least_time(&request) > enough
     end
     expect(slow).to eq([])
   end
 
-  # What is twice as long may take three times as long; below a fifth of a second the clock tells
-  # nothing.
   it "takes time as the length of a text, up to the most that it may have" do
     visit_page "/inquiries/1/ask"
     { "ask" => %w[question situation typed_P mark_text], "terms" => %w[typed list journal author],
       "terms/1" => %w[text], "must-find" => %w[known], "filter" => %w[terms],
       "lines" => %w[notation], "limits" => %w[values] }.each do |path, names|
       names.product([" ", "é ", "a or ", "(", "? ", "delirum ", "\"a\" "]).each do |name, filler|
-        times = [500, 1_000, 2_000, 4_000, 8_000, 16_000].map do |size|
-          timed do
-            send_form("/inquiries/1/#{path}", name.to_sym => "x#{(filler * size)[0, size]}y",
-                                              block: "P", do: "reword")
-          end
+        expect_linear([path, name, filler], [500, 1_000, 2_000, 4_000, 8_000, 16_000]) do |size|
+          send_form("/inquiries/1/#{path}", name.to_sym => "x#{(filler * size)[0, size]}y",
+                                            block: "P", do: "reword")
         end
         expect(last_response.status).to be < 500
-        slower = times.each_cons(2).reject { |one, two| two <= 3 * [one, 0.2].max }
-        expect([path, name, filler, times, slower]).to eq([path, name, filler, times, []])
       end
     end
   end
@@ -71,16 +68,13 @@ RSpec.describe "Every route", :sample, :client, :slow do
   def each_request
     reads.each do |path, names|
       names.product(values.to_a).each do |name, (kind, value)|
-        yield "GET #{path} #{name} #{kind}", timed {
-          get_page("/inquiries/1/#{path}", name => value)
-        }
+        yield "GET #{path} #{name} #{kind}", -> { get_page("/inquiries/1/#{path}", name => value) }
       end
     end
     writes.each do |path, names|
       names.product(values.to_a).each do |name, (kind, value)|
-        yield "POST #{path} #{name} #{kind}", timed {
-          send_form("/inquiries/1/#{path}", name.to_sym => value)
-        }
+        yield "POST #{path} #{name} #{kind}",
+              -> { send_form("/inquiries/1/#{path}", name.to_sym => value) }
       end
     end
   end
@@ -88,11 +82,5 @@ RSpec.describe "Every route", :sample, :client, :slow do
   def get_page(path, params)
     header "Host", "127.0.0.1"
     get path, params
-  end
-
-  def timed
-    before = Process.clock_gettime(Process::CLOCK_MONOTONIC)
-    yield
-    Process.clock_gettime(Process::CLOCK_MONOTONIC) - before
   end
 end
