@@ -50,6 +50,11 @@ task :trace do
   ruby "spec/tasks/trace_journeys.rb"
 end
 
+desc "Learn anew to understand questions, with all figures of docs/asking.md; most of an hour"
+task :learn do
+  ruby "spec/tasks/learn.rb"
+end
+
 desc "Run every test, as bin/test does"
 task :test do
   sh "bin/test"

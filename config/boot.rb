@@ -3,6 +3,7 @@
 require "pathname"
 require "yaml"
 require "zeitwerk"
+require "zlib"
 require_relative "../lib/hobrin"
 
 module Hobrin
@@ -16,12 +17,14 @@ module Hobrin
   module Web; end
   # The made-up sample data.
   module Demo; end
+  # How Hobrin learns to understand questions; nothing that serves needs it.
+  module Learning; end
 
   # Joins the layers, once.
   module Boot
     ROOT = Pathname(__dir__).parent
     LAYERS = { "store" => Store, "services" => Services, "cli" => Cli, "web" => Web,
-               "demo" => Demo }.freeze
+               "demo" => Demo, "learning" => Learning }.freeze
     # Folders that only hold files together, one for each step or table; what is in them belongs to
     # the layer itself.
     GROUPS = %w[store/* services/*].freeze
@@ -35,6 +38,8 @@ module Hobrin
       loader.ignore(*%w[web/views web/public cli/benchmarks/serving.rb].map do |path|
         ROOT.join(path).to_s
       end)
+      # It needs what only development has.
+      loader.do_not_eager_load(ROOT.join("learning").to_s)
       loader.setup
     end
     private_constant :LAYERS, :GROUPS, :LOADER
@@ -56,11 +61,19 @@ module Hobrin
         Services::Context.new(
           filters: study_filters, inquiries: Store::Inquiries.new(inquiries),
           own_filters: Store::OwnFilters.new(inquiries), library: Store::Library.new(database(home, :library)), who:,
-          clock:
+          clock:, learned:, dictionary:
         )
       end
 
+      # What was learnt about questions, as it ships.
+      def learned = @learned ||= Question::Understanding::Learned.parse(unpacked("learning/learned.txt.gz"))
+
+      # The words of English, as they ship.
+      def dictionary = @dictionary ||= Text::Dictionary.new(unpacked("config/english_words.txt.gz").split)
+
       private
+
+      def unpacked(file) = Zlib.gunzip(ROOT.join(file).binread)
 
       def database(home, kind)
         Store::Database.open(home.join("#{kind}.sqlite3"), kind:, connections: THREADS)

@@ -18,7 +18,7 @@ module Hobrin
 
   # Folders that only hold files together; what is in them belongs to the namespace of the folder
   # above.
-  GROUPS = %w[strategy/expressions strategy/leaves strategy/blocks strategy/filters strategy/lines
+  GROUPS = %w[question/words strategy/expressions strategy/leaves strategy/blocks strategy/filters strategy/lines
               retrieval/evaluation retrieval/figures retrieval/reasons
               narrowing/limits narrowing/steering
               edits/word/additions edits/word/terms edits/word/blocks

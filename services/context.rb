@@ -4,15 +4,19 @@ module Hobrin
   module Services
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
-      attr_reader :inquiries, :own_filters, :library, :who, :filters
+      attr_reader :inquiries, :own_filters, :library, :who, :filters, :dictionary
 
-      # clock :: anything with `now`, such as Time; filters :: Strategy::Filters
-      def initialize(inquiries:, own_filters:, library:, who:, clock:, filters: Strategy::Filters::NONE)
+      # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
+      #   dictionary :: Text::Dictionary; filters :: Strategy::Filters
+      def initialize(inquiries:, own_filters:, library:, who:, clock:, learned:,
+                     dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
         @own_filters = own_filters
         @library = library
         @who = who
         @clock = clock
+        @learned = learned
+        @dictionary = dictionary
         @filters = filters
         @lock = Mutex.new
       end
@@ -39,6 +43,9 @@ module Hobrin
       def evaluator = @pinned_evaluator || evaluator_of(library.now)
 
       def thesaurus = evaluator.thesaurus
+
+      # What reads a question.
+      def understanding = Question::Understanding.new(@learned, thesaurus)
 
       # The names that a search may use in the library as it is now.
       def vocabulary

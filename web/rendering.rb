@@ -122,12 +122,12 @@ module Hobrin
       # Shows where a change leads.
       def follow(step, outcome, after)
         shown = after.step || step
-        query = after.paper && "?paper=#{Rack::Utils.escape(after.paper)}"
-        address = "/inquiries/#{inquiry_id}/#{shown}#{query}"
+        query = Rack::Utils.build_query(after.query)
+        address = "/inquiries/#{inquiry_id}/#{shown}#{"?#{query}" unless query.empty?}"
         return redirect(to(address), 303) unless htmx?
 
         notice = [after.said, changed_elsewhere(outcome)].compact.join(" ")
-        @fields = Fields.new(after.stay)
+        @fields = Fields.new(after.stay.merge(after.list))
         headers "HX-Push-Url" => address
         show(shown, opened: outcome.opened, notice:, **{ paper: after.paper }.compact)
       end

@@ -16,12 +16,19 @@ module Hobrin
 
         # headings, names :: how many; build_ms :: to make the thesaurus; look_up_ms :: Hash of way
         #   to the slowest of TYPED
-        # reading_ms :: to read a line of free typing
+        # reading_ms :: to read a line of free typing; question_ms :: to propose the phrases and the
+        #   kind of a question
         class Figures < Value
-          attributes :headings, :names, :build_ms, :look_up_ms, :reading_ms
+          attributes :headings, :names, :build_ms, :look_up_ms, :reading_ms, :question_ms
         end
 
-        def initialize(random: Random.new(1))
+        QUESTION = "We have a lady of 84 on the ward who pulls at her drip all night. Would a long sleeve over it or " \
+                   "mittens keep the line in without making her more upset by the morning?"
+        private_constant :QUESTION
+
+        # learned :: Question::Understanding::Learned
+        def initialize(learned:, random: Random.new(1))
+          @learned = learned
           @random = random
           @words = Array.new(6_000) { Array.new(random.rand(2..4)) { pick(SYLLABLES) }.join }.uniq
         end
@@ -35,7 +42,7 @@ module Hobrin
             [way, TYPED.map { |typed| Timing.median { thesaurus.look_up(typed, way:) } }.max]
           end
           Figures.new(headings: headings.size, names: thesaurus.names.size, build_ms:, look_up_ms:,
-                      reading_ms: reading(thesaurus))
+                      reading_ms: reading(thesaurus), question_ms: question(thesaurus))
         end
 
         private
@@ -58,6 +65,11 @@ module Hobrin
           known = [thesaurus.headings[77].label, thesaurus.headings[500].also_called.first]
           text = "the #{known.join(" and ")} in a #{pick(@words)}"
           Timing.median { reading.call(text) }
+        end
+
+        def question(thesaurus)
+          understanding = Question::Understanding.new(@learned, thesaurus)
+          Timing.median { [understanding.proposals(QUESTION), understanding.kind(QUESTION)] }
         end
 
         def name = Array.new(@random.rand(1..4)) { pick(@words) }.join(" ")

@@ -71,6 +71,7 @@ module Hobrin
             | --- | ---: |
             #{ways.join("\n")}
             | reading a line of free typing | #{ms(@names.reading_ms)} |
+            | proposing the phrases and the kind of a question of 33 words | #{ms(@names.question_ms)} |
             | making it ready, once for each version | #{ms(@names.build_ms)} |
           TEXT
         end

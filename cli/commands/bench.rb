@@ -28,7 +28,7 @@ module Hobrin
         def run
           sizes = given.fetch(:sizes, SIZES) | (given[:million] ? [1_000_000] : [])
           tables = sizes.map { |size| Benchmarks::Run.new(size, err: @err).call }
-          names = Benchmarks::Names.new.call
+          names = Benchmarks::Names.new(learned: Boot.learned).call
           return json(libraries: tables.map(&:figures),
                       thesaurus: names.to_h) if given[:format] == "json"
 

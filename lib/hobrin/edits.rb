@@ -14,6 +14,7 @@ module Hobrin
   #
   #   evaluator   :: Retrieval::Evaluator over the library as it is now, with its thesaurus and
   #   filters
+  #   understanding :: Question::Understanding
   #   vocabulary  :: Strategy::Vocabulary; today :: Date
   #   paper(id)   :: the Records::Record with an id; raises GoneError
   #   find(typed) :: Array of Record for a DOI, an id, or words of a title; set(ids) :: RecordSet

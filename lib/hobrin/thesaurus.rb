@@ -92,6 +92,13 @@ module Hobrin
       late(:look_up) { LookUp.new(headings) }.call(typed, limit:, way:)
     end
 
+    # Headings whose names share words with these, nearest first; see NearNames.
+    def near(words, limit:) = late(:near) { NearNames.new(headings) }.call(words, limit:)
+
+    # The word of its names that is spelled most like this one, nil when it is one of them or none
+    # is near; see Spelling.
+    def spelling(word) = late(:spelling) { Spelling.new(names) }.call(word)
+
     private
 
     def refuse(headings)

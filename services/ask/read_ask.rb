@@ -5,14 +5,15 @@ module Hobrin
     # What the Ask step shows beyond the question: what Hobrin proposes, and what it has to say
     # about what is there.
     class ReadAsk
-      # proposals :: Array of Question::Proposals::Proposal still open; guess ::
-      #   Question::KindCues::Guess or nil
+      # proposals :: Array of Question::Understanding::Proposal still open; guess ::
+      #   Question::Understanding::Guess or nil
       # advice    :: Hash of element key to Question::Practice::Advice; no_use :: Hash of element
       #   key to Array of Remark
       # gaps      :: Array of Question::Gaps::Gap
       # mentioned :: Array of Narrowing::MentionedLimits::MentionedLimit not put on yet
+      # slips :: Array of Question::Slips::Slip; frame :: Question::FittingFrame::Suggestion or nil
       class Reading < Value
-        attributes :proposals, :guess, :advice, :no_use, :gaps, :mentioned
+        attributes :proposals, :guess, :advice, :no_use, :gaps, :mentioned, :slips, :frame
       end
 
       def initialize(context)
@@ -24,8 +25,11 @@ module Hobrin
       def call(inquiry)
         question = inquiry.question
         practice = Question::Practice.new(question, @thesaurus)
-        Reading.new(proposals: Question::Proposals.new(@thesaurus).open(question),
-                    guess: Question::KindCues.call(question.text),
+        understanding = @context.understanding
+        guess = understanding.kind(question.text)
+        found = understanding.proposals(question.text)
+        Reading.new(proposals: understanding.open(question, found:), guess:, slips: slips(question),
+                    frame: frame(question, guess, found),
                     advice: by_element(question) { |element| practice.call(element) },
                     no_use: by_element(question) { |element| no_use(element) },
                     gaps: Question::Gaps.call(question),
@@ -33,6 +37,18 @@ module Hobrin
       end
 
       private
+
+      # A word that some paper has is no slip.
+      def slips(question)
+        evaluator = @context.evaluator
+        written = ->(word) { evaluator.count(Strategy::TextTerm.read(word)).positive? }
+        Question::Slips.new(@thesaurus, @context.dictionary, &written).call(question.text)
+      end
+
+      def frame(question, guess, found)
+        time = found.find { |one| one.key == "T" && !question.element("T") }
+        Question::FittingFrame.call(question, kind: question.kind || guess&.kind&.key, time: time&.phrase&.text)
+      end
 
       def mentioned(inquiry)
         limits = Narrowing::MentionedLimits.new(@context.today)

@@ -11,6 +11,7 @@ module Hobrin
       end
 
       def evaluator = @context.evaluator
+      def understanding = @context.understanding
       def vocabulary = @context.vocabulary
       def today = @context.today
 

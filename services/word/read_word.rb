@@ -62,7 +62,7 @@ module Hobrin
       end
 
       def suggestions(element, block)
-        Retrieval::TermOffers.new(block, @evaluator).phrases(element.phrases.map(&:text))
+        Retrieval::FirstNames.new(block, @evaluator, dictionary: @context.dictionary).call(element.phrases.map(&:text))
       end
 
       def narrower(block)

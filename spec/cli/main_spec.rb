@@ -56,11 +56,23 @@ RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
   it "explains every command with an example that runs" do
     status, out, = run("--help")
     commands = out.scan(/^  ([a-z]+(?: [a-z]+)?)  /).flatten
-    expect([status, commands.size]).to eq([0, 10])
+    expect([status, commands.size]).to eq([0, 11])
     commands.each do |command|
       expect(run(*command.split,
                  "--help")).to match([0, /hobrin #{command}.*Examples:\n  hobrin #{command}/m, ""])
     end
+  end
+
+  it "proposes for each line of a file, and says which line it cannot read" do
+    file = Pathname(home).join("questions.txt")
+    file.binwrite("earplugs for delirium in icu\n\n\xFF\n#{"long " * 101}\nDoes music calm people with dementia?\n")
+    status, out, err = run("propose", file.to_s)
+    found = out.lines.map { |line| JSON.parse(line) }
+    expect(found.map { |one| one["question"] })
+      .to eq(["earplugs for delirium in icu", "Does music calm people with dementia?"])
+    expect(found.first["phrases"].map { |one| one.values_at("element", "text") })
+      .to eq([%w[I earplugs], %w[O delirium], %w[P icu]])
+    expect([status, err.lines.size]).to eq([1, 2])
   end
 
   it "explains why a paper is found, or what keeps it out" do

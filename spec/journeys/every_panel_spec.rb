@@ -8,7 +8,8 @@ RSpec.describe "Every panel", :sample, :browser do
               paper:10.5555/hobrin.trial-2026-new]
   [*opened.map { |panel| "/inquiries/1/word?open=#{panel}" }, "/inquiries/5/word",
    "/inquiries/1/narrow?opened=block-I&order=strongest&more=yes", "/inquiries/2/narrow?show=way",
-   "/inquiries/4/narrow?show=check"].each do |view|
+   "/inquiries/4/narrow?show=check", "/inquiries/5/sift?order=closest&rung=reviews&find=parent*",
+   "/inquiries/1/sift?part=unread&find=*"].each do |view|
     it("is clean for axe and the console, and fits 390 px: #{view}") { expect_clean(view) }
   end
 end

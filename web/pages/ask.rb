@@ -9,9 +9,10 @@ module Hobrin
         #   path :: where its edges
         # are moved; value :: by which a proposal is taken
         class Piece < Value
-          attributes :words, :as, :key, :element, :path, :value
+          attributes :words, :as, :key, :element, :path, :value, :sure
 
-          def initialize(words:, as: :plain, key: nil, element: nil, path: nil, value: nil)
+          def initialize(words:, as: :plain, key: nil, element: nil, path: nil, value: nil,
+                         sure: true)
             super
           end
         end
@@ -52,6 +53,12 @@ module Hobrin
         # The field that would answer a gap, nil when the frame has none.
         def field_for(gap) = ("typed_#{gap.key}" if gap.key && question.element(gap.key))
 
+        # Words that are likely misspelled: [Question::Slips::Slip, what a press sends].
+        def slips = reading.slips.map { |slip| [slip, "#{slip.from}:#{slip.meant}"] }
+
+        # Question::FittingFrame::Suggestion, or nil.
+        def fitting_frame = reading.frame
+
         def mentions
           reading.mentioned.map do |one|
             name = Narrowing::Wording::NAMES.fetch(one.leaf.name).downcase
@@ -64,7 +71,7 @@ module Hobrin
           return "#{kind.name} is best answered by #{kind.best}.#{other_guess(guess)}" if kind
           return "Choose one: it decides which studies answer best." unless guess
 
-          "It sounds like #{guess.kind.name.downcase}, because of “#{guess.cue}”. Best answered by #{guess.kind.best}."
+          "#{sounds(guess)}. Best answered by #{guess.kind.best}."
         end
 
         def next_words
@@ -101,14 +108,22 @@ module Hobrin
         def proposed_pieces
           reading.proposals.map do |one|
             value = "#{one.key}:#{one.phrase.from}"
-            [one.phrase, Piece.new(words: one.phrase.text, as: :proposed, key: one.key, value:)]
+            [one.phrase,
+             Piece.new(words: one.phrase.text, as: :proposed, key: one.key, value:,
+                       sure: one.sure?)]
           end
         end
 
         def other_guess(guess)
           return "" if guess.nil? || guess.kind == kind
 
-          " The sentence sounds like #{guess.kind.name.downcase}, because of “#{guess.cue}”."
+          " #{sounds(guess)}."
+        end
+
+        # How sure it is, and by which words.
+        def sounds(guess)
+          verb = guess.sure >= Question::Understanding::LIKELY ? "It sounds like" : "It may be"
+          "#{verb} #{guess.kind.name.downcase}#{", because of “#{guess.cue}”" if guess.cue}"
         end
       end
     end

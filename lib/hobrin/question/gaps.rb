@@ -13,7 +13,7 @@ module Hobrin
       # What a kind of question can do without.
       NOT_ASKED = { "prognosis" => %w[I C], "experience" => %w[C O S R], "cost" => %w[O], "diagnosis" => %w[C],
                     "prediction" => %w[C] }.freeze
-      PLACE = /\b(?:in|at|on)\s(?:\w+\s){0,2}?(?:hospital|home|homes|care|ward|wards|unit|units|clinic|clinics|school|schools|department|community|surgery|practice)\b|\b(?:inpatients?|residents|outpatients?|intensive care|nursing home)\b/i
+      PLACE = /\b(?:in|at|on)\s(?:\w+\s){0,2}?(?:hospital|home|homes|care|ward|wards|unit|units|clinic|clinics|school|schools|department|community|surgery|practice)\b|\b(?:inpatients?|residents|outpatients?|intensive care|nursing home|hospice|prison|school|icu|itu|nicu|picu|ed)\b/i
       private_constant :NOT_ASKED, :PLACE
 
       # question :: Question. Gives an Array of Gap, in the order of the frame, then where and by

@@ -29,7 +29,7 @@ module Hobrin
           def draft
             Edits::Ask::Draft.new(
               situation: fields.text(:situation), text: fields.text(:question), kind: fields.some_text(:kind),
-              frame: fields.some_text(:frame),
+              frame: fields.some_text(:use_frame) || fields.some_text(:frame),
               uses: KEYS.to_h { |key| [key, fields.one_of(:"use_#{key}", USES)] }.compact,
               typed: KEYS.to_h { |key| [key, fields.text(:"typed_#{key}")] }
             )
@@ -42,7 +42,7 @@ module Hobrin
             return mark(key) if key
             return Edits::Ask::TakeProposals.new(wanted: fields.list(:take)) unless fields.list(:take).empty?
 
-            name = %i[unmark edge leave instead].find { |one| fields.text(one).include?(":") }
+            name = %i[respell unmark edge leave instead].find { |one| fields.text(one).include?(":") }
             name && turn(name, *fields.text(name).split(":", 2))
           end
 
@@ -53,6 +53,7 @@ module Hobrin
 
           def turn(name, key, rest)
             case name
+            when :respell then Edits::Ask::Respell.new(from: whole(key), meant: rest)
             when :unmark then Edits::Ask::Unmark.new(key:, place: whole(rest) || rest)
             when :leave then Edits::Ask::LeaveProposal.new(key:, words: rest)
             when :instead

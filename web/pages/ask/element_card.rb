@@ -15,9 +15,11 @@ module Hobrin
             attributes :text, :place, :path, :open
           end
 
-          # why :: in words; take, leave :: what a press sends
+          # why :: in words; take, leave :: what a press sends; sure :: whether it needs no second
+          #   look; other :: [what a press sends, letter, name] of the element that it may be
+          #   instead, or nil
           class Proposal < Value
-            attributes :text, :why, :take, :leave
+            attributes :text, :why, :take, :leave, :sure, :other
           end
 
           # A button that moves an edge of a phrase.
@@ -67,8 +69,8 @@ module Hobrin
           def proposals
             @page.reading.proposals.select { |one| one.key == key }.map do |one|
               text = one.phrase.text
-              Proposal.new(text:, why: why(one), take: "#{key}:#{one.phrase.from}",
-                           leave: "#{key}:#{text}")
+              Proposal.new(text:, why: Why.new(one).to_s, take: "#{key}:#{one.phrase.from}",
+                           leave: "#{key}:#{text}", sure: one.sure?, other: other(one))
             end
           end
 
@@ -101,12 +103,9 @@ module Hobrin
 
           def advice = @page.reading.advice[key]
 
-          def why(proposal)
-            cue = proposal.cue && "stands by “#{proposal.cue}”"
-            known = "the thesaurus knows #{proposal.headings.join(", ")}" if proposal.headings.any?
-            [cue, known].compact.join("; ").then do |text|
-              text.empty? ? "from the shape of the sentence" : text
-            end
+          def other(proposal)
+            element = proposal.other && @page.question.element(proposal.other) or return
+            ["#{element.key}:#{proposal.phrase.from}", element.letter, element.slot.name]
           end
         end
       end

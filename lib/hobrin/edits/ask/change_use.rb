@@ -7,7 +7,7 @@ module Hobrin
       class ChangeUse < Value
         attributes :key, :use
 
-        def call(question, _thesaurus)
+        def call(question, _surroundings)
           question.element(key) ? question.with_use(key, use) : question
         end
       end

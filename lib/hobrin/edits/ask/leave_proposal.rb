@@ -7,7 +7,7 @@ module Hobrin
       class LeaveProposal < Value
         attributes :key, :words
 
-        def call(question, _thesaurus)
+        def call(question, _surroundings)
           question.element(key) ? question.declining(key, words) : question
         end
       end

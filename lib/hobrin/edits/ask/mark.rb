@@ -13,7 +13,7 @@ module Hobrin
           super
         end
 
-        def call(question, _thesaurus) = question.marked(key, words, near:)
+        def call(question, _surroundings) = question.marked(key, words, near:)
       end
     end
   end

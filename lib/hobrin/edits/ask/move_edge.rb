@@ -10,7 +10,7 @@ module Hobrin
       class MoveEdge < Value
         attributes :key, :from, :edge, :by
 
-        def call(question, _thesaurus)
+        def call(question, _surroundings)
           question.element(key) ? question.with_edge(key, from, edge, by) : question
         end
       end

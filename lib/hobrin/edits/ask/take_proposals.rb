@@ -5,19 +5,20 @@ module Hobrin
     module Ask
       # Marks the proposals that a person takes.
       #
-      # wanted :: Array of "key:first character" of each one that is taken, or ["all"], which also
-      #   takes the kind that the sentence sounds like while none is chosen
+      # wanted :: Array of "key:first character" of each one that is taken, the key being that of the
+      #   element proposed or of the other one that it may be; or ["all"], which also takes the kind
+      #   that the sentence sounds like while none is chosen
       class TakeProposals < Value
         attributes :wanted
 
-        def call(question, thesaurus)
+        def call(question, surroundings)
           all = wanted.include?("all")
-          open = Question::Proposals.new(thesaurus).open(question)
-          chosen = open.select { |one| all || wanted.include?("#{one.key}:#{one.phrase.from}") }
-          marked = chosen.reduce(question) do |now, one|
-            now.marked(one.key, one.phrase.text, near: one.phrase.from)
+          open = surroundings.understanding.open(question)
+          marked = open.reduce(question) do |now, one|
+            key = all ? one.key : [one.key, one.other].find { |each| wanted.include?("#{each}:#{one.phrase.from}") }
+            key && now.element(key) ? now.marked(key, one.phrase.text, near: one.phrase.from) : now
           end
-          guess = all && !marked.kind && Question::KindCues.call(marked.text)
+          guess = all && !marked.kind && surroundings.understanding.kind(marked.text)
           guess ? marked.with(kind: guess.kind.key) : marked
         end
       end

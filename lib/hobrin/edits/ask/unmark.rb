@@ -10,7 +10,7 @@ module Hobrin
       class Unmark < Value
         attributes :key, :place
 
-        def call(question, _thesaurus)
+        def call(question, _surroundings)
           question.element(key) ? question.unmarked(key, place) : question
         end
       end

@@ -22,7 +22,7 @@ module Hobrin
 
         def call(inquiry, surroundings)
           question = draft.call(inquiry.question)
-          question = press.call(question, surroundings.evaluator.thesaurus) if press
+          question = press.call(question, surroundings) if press
           leaf = mentioned(question, surroundings.today)
           changed = inquiry.with(question:)
           changed = changed.with_limit(leaf) if leaf

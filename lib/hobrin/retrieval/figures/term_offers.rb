@@ -2,23 +2,22 @@
 
 module Hobrin
   module Retrieval
-    # What could be added to a block, and what each would add: while a person types, and from the
-    # phrases of a question.
+    # What could be added to a block while a person types, and what each would add.
     class TermOffers
       # leaf :: one of Strategy::Term::LEAVES; via :: the also-called name that led to it, or nil
-      # adds :: papers that the block does not have yet; held :: whether the term is in the block
-      #   already
+      # adds :: papers that the block does not have yet; size :: papers that it finds; held ::
+      #   whether the term is in the block already
       class Offer < Value
-        attributes :leaf, :via, :adds, :held
+        attributes :leaf, :via, :adds, :size, :held
 
         def heading? = leaf.is_a?(Strategy::Heading)
+        def finds? = size.positive?
       end
 
       MOST = 6
       MOST_JOURNALS = 2
       SHORTEST_NAME = 3
-      SHORTEST_ROOT = 4
-      private_constant :MOST, :MOST_JOURNALS, :SHORTEST_NAME, :SHORTEST_ROOT
+      private_constant :MOST, :MOST_JOURNALS, :SHORTEST_NAME
 
       # block :: Strategy::Block; evaluator :: Evaluator
       def initialize(block, evaluator)
@@ -42,40 +41,17 @@ module Hobrin
         [[*headings, *words(typed), *named], reading.call(typed)]
       end
 
-      # phrases :: Array of String, such as those of an element. What their parts lead to: Array of
-      #   Offer, each once; one that
-      # finds nothing gives way to what is near it.
-      def phrases(phrases)
-        parts = phrases.flat_map { |phrase| reading.call(phrase) }
-        parts.filter_map do |part|
-          part(part)
-        end.flat_map { |offer| offer.adds.zero? ? near(offer) : [offer] }.uniq(&:leaf)
+      # A heading as an Offer. named :: the name by which it was come to
+      def of_heading(label, named:)
+        heading(label, via: (named unless Text::Tokens.of(named) == Text::Tokens.of(label)))
       end
+
+      # A text as an Offer of words; nil when it cannot be searched.
+      def of_words(text) = words(text).first
 
       private
 
       def reading = Thesaurus::Reading.new(@thesaurus)
-
-      # A part of a reading as an Offer; nil when its words cannot be searched.
-      def part(part)
-        return words(part.text).first if part.kind == :words
-
-        heading(part.label, via: (part.text unless Text::Tokens.of(part.text) == Text::Tokens.of(part.label)))
-      end
-
-      # Headings that begin alike, and each word with any ending, as far as they find something; the
-      # offer itself when none does.
-      def near(offer)
-        roots = Text::Tokens.of(offer.leaf.label).map { |word| Text::Variants.root(word) }
-        wanted = roots.reject { |root| root.size < SHORTEST_ROOT || Thesaurus::Reading::EMPTY.include?(root) }
-        found = wanted.flat_map do |root|
-          alike = @thesaurus.look_up(root, limit: 1, way: :begins).map do |match|
-            heading(match.heading.label)
-          end
-          [*alike, *words("#{root}*")]
-        end
-        found.reject { |one| one.adds.zero? }.then { |some| some.empty? ? [offer] : some }
-      end
 
       def heading(label, via: nil) = offer(Strategy::Heading.of(label, @thesaurus), via:)
 
@@ -104,8 +80,8 @@ module Hobrin
       end
 
       def offer(leaf, via: nil)
-        Offer.new(leaf:, via:, adds: (@evaluator.call(leaf) - @found).size,
-                  held: @block.holds?(leaf))
+        found = @evaluator.call(leaf)
+        Offer.new(leaf:, via:, adds: (found - @found).size, size: found.size, held: @block.holds?(leaf))
       end
     end
   end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Question
+    # A phrase of a question as a searcher would put it into a search line: the whole of it without
+    # what nearly every paper says at its ends, then the parts between its small words. The last
+    # word of each with any ending, when it is long enough for that to be safe. Common practice, no
+    # source.
+    #
+    #   SearchNames.call("adults with leg ulcers at home") # => ["leg ulcer*", "home"]
+    module SearchNames
+      # Said by nearly every paper, or left to limits.
+      EVERYBODY = %w[patient patients people person persons adult adults individual individuals subject subjects someone
+                     anyone those].freeze
+      # Said by nearly every paper when nothing stands beside it.
+      EVERYWHERE = %w[use using treatment intervention care effect better worse new usual having
+                      being].freeze
+      # What may stand inside a name: "length of stay", "skin-to-skin care".
+      WITHIN = %w[of to].freeze
+      # A whole phrase of more words is said by no paper just so.
+      LONGEST_WHOLE = 4
+      SHORTEST_ROOT = 4
+      private_constant :EVERYBODY, :EVERYWHERE, :WITHIN, :LONGEST_WHOLE, :SHORTEST_ROOT
+
+      class << self
+        # phrase :: String. Gives an Array of texts for Strategy::TextTerm.read, each once.
+        def call(phrase)
+          words = words(phrase)
+          texts([*whole(words), *parts(words)])
+        end
+
+        # The words that the others of a part describe: what is left to try when its parts find
+        # nothing.
+        def heads(phrase)
+          parts = parts(words(phrase)).select do |part|
+            part.size > 1 && part.last.size > SHORTEST_ROOT
+          end
+          texts(parts.flat_map do |part|
+            [part.size > 2 ? part.last(2) : nil, part.last(1)].compact
+          end)
+        end
+
+        # The words of a phrase that carry it.
+        def carrying(phrase) = parts(words(phrase)).flat_map { |part| part.flat_map(&:split) }
+
+        # Whether a name is of people only as every paper is.
+        def everybody?(name) = (Text::Tokens.of(name) - EVERYBODY).empty?
+
+        private
+
+        # Folded words; those joined by a hyphen together, so that "follow-up" has no small word in
+        # it; what is owned apart from its owner.
+        def words(phrase)
+          phrase.gsub(/['’]s\b/, " the ").split(/[^[:alnum:]-]+/).map { |piece| Text::Tokens.line(piece) }.reject(&:empty?)
+        end
+
+        def texts(parts) = parts.map { |some| with_any_ending(some) }.uniq
+
+        def whole(words)
+          whole = trimmed(words)
+          return [] if whole.empty? || whole.size > LONGEST_WHOLE
+
+          whole.any? { |word| small?(word) && !WITHIN.include?(word) } ? [] : [whole]
+        end
+
+        def parts(words)
+          parts = words.slice_when { |one, two| small?(one) != small?(two) }
+                       .reject { |some| small?(some.first) }
+          carrying = parts.map { |part| trimmed(part) }.reject { |part| (part - EVERYWHERE).empty? }
+          carrying.empty? ? parts : carrying
+        end
+
+        def trimmed(words)
+          empty = ->(word) { small?(word) || EVERYBODY.include?(word) }
+          words.drop_while(&empty).reverse.drop_while(&empty).reverse
+        end
+
+        def small?(word) = Understanding::Sentence.small?(word) || word.size < 2
+
+        def with_any_ending(words)
+          *before, last = words.flat_map(&:split)
+          root = Text::Variants.stem(last)
+          long = root.size > SHORTEST_ROOT || (root.size == SHORTEST_ROOT && root != last)
+          [*before, long ? "#{root}*" : last].join(" ")
+        end
+      end
+    end
+  end
+end
