@@ -93,8 +93,8 @@ module Hobrin
       # A phrase of the sentence that can be taken with a press, as safe markup.
       def proposed(piece)
         tag("button", h(piece.words), form: "ask-form", name: "take[]", value: piece.value,
-                                      class: "phrase proposed phrase-#{tone(piece.key)}",
-                                      title: "Proposed: take it")
+                                      class: "phrase proposed #{"unsure " unless piece.sure}phrase-#{tone(piece.key)}",
+                                      title: piece.sure ? "Proposed: take it" : "Proposed, not sure: take it")
       end
 
       # A phrase of the sentence in the colour and line of its element, as safe markup.

@@ -22,6 +22,13 @@ module Hobrin
       def offer_kind(offer) = OFFERS.fetch(offer.leaf.class).first
       def offer_icon(offer) = OFFERS.fetch(offer.leaf.class).last
 
+      # What an offer would add, or that it finds nothing.
+      def offer_adds(offer)
+        return "already here" if offer.held
+
+        offer.finds? ? "adds #{number(offer.adds)}" : "finds nothing here"
+      end
+
       # A bar of a term: how much of its block it finds, and in full colour what only it finds.
       # Figures :: Integers; whole :: the length of the track
       def bar(size, alone, whole, key)

@@ -77,6 +77,17 @@ module Hobrin
       # The records of a RecordSet, newest first, at most `limit`.
       def newest(set, limit:) = records(newest_rows(set, limit))
 
+      # How close the records of a RecordSet are to phrases; see Closeness.
+      def closeness(set, phrases) = Closeness.new(@db).call(set, phrases)
+
+      # The records with these numbers, in that order.
+      def numbered_all(numbers)
+        rows = numbers.each_slice(500).flat_map do |some|
+          @db[:records].where(number: some).select_map(%i[number csl])
+        end.to_h
+        numbers.filter_map { |number| rows[number] && read(rows[number]) }
+      end
+
       # The newest records of a RecordSet as a RecordSet.
       def newest_set(set, limit:)
         Records::RecordSet.of(newest_rows(set, limit).select_map(:number))
@@ -182,9 +193,9 @@ module Hobrin
         found.size < limit ? set : found
       end
 
-      def records(dataset)
-        dataset.select_map(:csl).map { |csl| Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true)) }
-      end
+      def records(dataset) = dataset.select_map(:csl).map { |csl| read(csl) }
+
+      def read(csl) = Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))
     end
   end
 end

@@ -8,6 +8,11 @@ module Hobrin
         VERDICTS = { keep: "kept", unsure: "unsure", drop: "dropped" }.freeze
         private_constant :VERDICTS
 
+        # A way to look at the list.
+        class Choice < Value
+          attributes :name, :count, :path, :chosen
+        end
+
         # A paper in the list of titles: verdict :: in words, nil while it is unread
         class Title < Value
           attributes :record, :facts, :verdict, :path, :state, :open
@@ -29,13 +34,49 @@ module Hobrin
           @paper = paper || fields.some_text(:paper)
         end
 
-        def list = @list ||= Services::ReadSift.new(@context).call(opened, record_id: @paper)
+        # How the list is looked at, by what was sent. fields :: Fields
+        def self.view_of(fields)
+          Sifting::ListView.new(order: fields.one_of(:order, Sifting::ListView::ORDERS.keys),
+                                part: fields.one_of(:part, Sifting::ListView::PARTS.keys),
+                                rung: fields.some_text(:rung), find: fields.text(:find)[0, 200])
+        end
+
+        def view = @view ||= Sift.view_of(fields)
+        def reader = @reader ||= Services::ReadSift.new(@context, opened, view:)
+        def list = @list ||= reader.call(record_id: @paper)
         def open = list.open
+        def find = view.find
 
-        def heading = count_of(list.total, "paper")
+        # What finding keeps of how the list is looked at.
+        def found_with = list_query.except(:find)
 
-        def order
-          list.total > list.records.size ? "newest first, the first #{list.records.size} shown" : "newest first"
+        # Whether there is anything to sift, in whatever part.
+        def anything? = list.all.positive?
+
+        def heading
+          part = list.total == list.all ? "" : " of #{number(list.all)}"
+          "#{number(list.total)}#{part} #{list.all == 1 ? "paper" : "papers"}"
+        end
+
+        # What is said of the list that is not all of it.
+        def shown_words
+          "The first #{list.records.size} are shown." if list.total > list.records.size
+        end
+
+        def ladder = @ladder ||= Ladder.new(self)
+
+        def orders
+          Sifting::ListView::ORDERS.map do |order, name|
+            Choice.new(name:, count: nil, path: path_with(order:), chosen: view.order == order)
+          end
+        end
+
+        # The parts of the list; those by verdict with their counts.
+        def parts
+          counts = { all: list.all, unread:, **VERDICTS.keys.to_h { |verdict| [verdict, tally.fetch(verdict, 0)] } }
+          Sifting::ListView::PARTS.map do |part, name|
+            Choice.new(name:, count: counts.fetch(part), path: path_with(part:), chosen: view.part == part)
+          end
         end
 
         def titles
@@ -43,17 +84,12 @@ module Hobrin
             verdict = decision_on(record)&.verdict
             Title.new(record:, facts: [record.year, design(record)].compact.join(" · "),
                       verdict: VERDICTS[verdict], path: path_to_paper(record), state: verdict || "unread",
-                      open: record.id == open.id)
+                      open: record.id == open&.id)
           end
         end
 
-        # How many papers have which verdict: [number, in words].
-        def counts
-          [*VERDICTS.map { |verdict, name| [tally.fetch(verdict, 0), name] }, [unread, "unread"]]
-        end
-
         def kept = tally.fetch(:keep, 0)
-        def unread = tally.fetch(nil, 0) + (list.total - list.records.size)
+        def unread = tally.fetch(nil, 0)
 
         def dock_words
           unsure = tally.fetch(:unsure, 0)
@@ -84,7 +120,7 @@ module Hobrin
         def note = typed_or(:note, decision&.note.to_s)
 
         # Whether the search is to find the open paper always.
-        def must_find? = inquiry.must_find.include?(open.id)
+        def must_find? = open && inquiry.must_find.include?(open.id)
 
         # What is to be known of the open paper at a glance; those that a person did themselves
         # stand apart.
@@ -107,6 +143,12 @@ module Hobrin
         # Marked text of the open paper.
         def matched = list.matched
 
+        # The paper opens in the list as it is looked at.
+        def path_to_paper(record) = path(:sift, **list_query, paper: record.id)
+
+        # What a form keeps of how the list is looked at, with the paper that comes next.
+        def kept_fields = { **list_query, following: list.beside(1)&.id }.compact
+
         def path_to_headings = path(:word, open: "paper:#{open.id}")
 
         def said
@@ -115,11 +157,19 @@ module Hobrin
           open ? "#{unread} unread. Now open: #{open.title}" : "No papers"
         end
 
+        # The address of this page looked at in another way.
+        def path_with(**changed) = path(:sift, **view.with(**changed).to_query.transform_keys(&:to_sym))
+
         private
 
         def decision_on(record) = inquiry.decision(record.id)
-        def tally = @tally ||= list.records.map { |record| decision_on(record)&.verdict }.tally
+
+        # How many papers of all there are have which verdict, nil for those that are unread.
+        def tally = @tally ||= reader.tally
+
         def design(record) = Appraisal::Design.proposed(record)&.name || "study type not stated"
+
+        def list_query = view.to_query.transform_keys(&:to_sym)
       end
     end
   end

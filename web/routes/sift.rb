@@ -10,9 +10,8 @@ module Hobrin
 
           app.post("/inquiries/:id/decisions") do
             following = lambda do |form, outcome|
-              reader = Services::ReadSift.new(context)
-              paper = form.decided? ? reader.following(outcome.opened, form.paper) : form.paper
-              Forms::After.new(paper:)
+              Forms::After.new(paper: form.decided? ? form.next_paper(context, outcome.opened) : form.paper,
+                               list: form.view.to_query)
             end
             change :sift, Forms::Sift::DecisionForm, after: following
           end

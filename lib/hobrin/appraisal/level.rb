@@ -55,6 +55,10 @@ module Hobrin
           TABLE.fetch(kind, TREATMENT).keys.map { |key| Design.fetch(key) }
         end
 
+        # The level of each design that the table places: Hash of a Design's key to a number. As for
+        # treatment where it has no row for the kind.
+        def by_design(kind) = TABLE.fetch(kind, TREATMENT)
+
         # The study types of the library from the strongest for a kind of question to the weakest;
         # those that the table does not place come last, in the order of Design::ALL. kind :: a
         # Question::Kind key or nil

@@ -5,11 +5,11 @@ RSpec.describe Hobrin::Services::ReadSift, :sample do
     Hobrin::Services::StartInquiry.new(context).call("Do earplugs help?")
     mark("I", "earplugs", id: 6)
     add_words("I", "eye shade*", "skin injury", id: 6)
-    reader = Hobrin::Services::ReadSift.new(context)
-    ids = reader.call(opened(6)).records.map(&:id)
+    reader = -> { described_class.new(context, opened(6)) }
+    ids = reader.call.call.records.map(&:id)
     seen = ids.each_with_object([ids.last]) do |_, order|
       decide(order.last, :unsure, id: 6)
-      order << reader.following(opened(6), order.last)
+      order << reader.call.following(order.last)
     end
     expect(ids.size).to be > 1
     expect(seen).to eq([ids.last, *ids[0...-1], ids[-2]])

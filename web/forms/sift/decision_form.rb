@@ -19,6 +19,18 @@ module Hobrin
 
           def paper = fields.text(:paper)
 
+          # How the list is looked at.
+          def view = Pages::Sift.view_of(fields)
+
+          # The id of the paper to open next: the one that came next when the page was made, unless it
+          # was decided since.
+          def next_paper(context, opened)
+            following = fields.some_text(:following)
+            return following if following && opened.inquiry.decision(following).nil?
+
+            Services::ReadSift.new(context, opened, view:).following(paper)
+          end
+
           # Whether the paper was decided, so that the next one may open: a note alone, or a
           # decision taken back, leaves it.
           def decided? = reason || verdict
