@@ -2,10 +2,16 @@
 
 source "https://rubygems.org"
 
+gem "afm", "~> 0.2.2"
 gem "bibtex-ruby", "~> 6.2"
+gem "bigdecimal", "~> 3.1"
+gem "citeproc-ruby", "~> 2.3"
+gem "csl-styles", "~> 2.1"
 gem "dry-inflector", "~> 1.2"
 gem "erubi", "~> 1.13"
 gem "iso-639", "~> 0.3"
+gem "pdf-reader", "~> 2.16"
+gem "prawn", "~> 2.5"
 gem "puma", "~> 8.0"
 gem "rack-session", "~> 2.1"
 gem "rake", "~> 13.0"

@@ -37,12 +37,13 @@ module Hobrin
       def each(&block)
         return enum_for(:each) unless block
 
-        handwritten.each(&block)
+        known = handwritten
+        known.each(&block)
         titles = Titles.new
         place = 0
         topics.each do |topic, papers|
           made = Array.new(papers) { generated(topic, place += 1) }
-          Citing.new(Random.new(@seed + place)).call(made).each_with_index do |record, number|
+          Citing.new(Random.new(@seed + place), known:).call(made).each_with_index do |record, number|
             block.call(titles.apart(record, place + number))
           end
         end
@@ -68,6 +69,7 @@ module Hobrin
       def load(name) = YAML.safe_load_file(File.join(FOLDER, "#{name}.yml"))
 
       def handwritten
+        cites = load("citations")
         load("papers").each_with_index.map do |row, place|
           headings = row.fetch("headings", []).map do |label|
             Records::Indexing.new(label: label.delete_prefix("*"), main: label.start_with?("*"))
@@ -75,6 +77,7 @@ module Hobrin
           @printing.record(random: Random.new((@seed * 7) + place), headings:, abstract: row["text"],
                            sex: headings.empty? ? [] : %w[female male], species: row.fetch("species", ["humans"]),
                            stated: row.fetch("flags", []), ages: row.fetch("ages", []),
+                           cites: cites.fetch(row["key"], []).map { |key| "10.5555/hobrin.#{key}" },
                            **row.slice(*AS_WRITTEN).transform_keys(&:to_sym))
         end
       end

@@ -28,9 +28,8 @@ module Hobrin
       def near_spelling(leaf)
         return if leaf.masked? || leaf.phrase?
 
-        known = thesaurus.names.flat_map { |name| Text::Tokens.of(name) }.uniq
-        found = Text::Nearest.call(leaf.text, known).find { |word| evaluator.index.occurs?(word) }
-        found && leaf.with(text: found)
+        found = thesaurus.spelling(leaf.text)
+        leaf.with(text: found) if found && evaluator.index.occurs?(found)
       end
 
       def wild(block, term)

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module CloseReading
+    module Numbers
+      # The groups against how many there were in all: "Of 322 patients, … in 31 of 162 … and in 48 of
+      # 160". People are lost on the way, so that groups may be fewer than all who began, never more;
+      # only "Of 322" and "322 took part" name the very same people.
+      class Groups < Check
+        PEOPLE = "people|persons|patients|adults|children|participants|women|men|residents|nurses|infants|older adults"
+        COUNT = '(?<total>\d{1,3}(?:,\d{3})+|\d+)'
+        OF = /\A(?:Of|Among)(?: the| all)? #{COUNT}\b(?! \w+ (?:units|wards|hospitals|studies|trials))/
+        TOOK_PART = /(?<![\d.,])#{COUNT} (?:[a-z-]+ )?(?:#{PEOPLE}) (?:took part|were analy[sz]ed|completed the (?:trial|study))/
+        BEGAN = /(?<![\d.,])#{COUNT} (?:[a-z-]+ )?(?:#{PEOPLE}) (?:were|was) (?:\w+ )?(?:included|enrolled|recruited|randomi[sz]ed)/
+        private_constant :PEOPLE, :COUNT, :OF, :TOOK_PART, :BEGAN
+
+        def call
+          @began = nil
+          @passage.sentences.flat_map { |sentence| in_sentence(sentence) }
+        end
+
+        private
+
+        def in_sentence(sentence)
+          of = sentence.text.match(OF)
+          began = sentence.text.match(TOOK_PART) || sentence.text.match(BEGAN)
+          @began = [sentence, began] if began && !of
+          pair = groups(sentence) or return []
+
+          of ? same(sentence, of, pair.sum(&:whole)) : no_more(sentence, pair)
+        end
+
+        # The two groups of a sentence: two shares of different people, one with the other.
+        def groups(sentence)
+          one, two, *more = Share.all_in(sentence)
+          return unless two && more.empty?
+
+          between = sentence.text[one.match.end(0)...two.match.begin(0)]
+          [one, two] if between.match?(/\b(?:and|versus|vs|compared)\b/) && !between.include?("specificity")
+        end
+
+        def same(sentence, match, sum)
+          total = count(match)
+          return [] if sum == total
+
+          [disagreement(:groups, sentence, match, "the groups are #{sum} together")]
+        end
+
+        def no_more(sentence, pair)
+          in_which, match = @began
+          return [] unless match && in_which.to <= sentence.from + pair.first.match.begin(0)
+
+          sum, total = pair.sum(&:whole), count(match)
+          @began = nil
+          return [] if sum == total || (sum < total && !in_which.text.match?(TOOK_PART))
+
+          [disagreement(:groups, in_which, match, "the groups are #{sum} together")]
+        end
+
+        def count(match) = match[:total].delete(",").to_i
+      end
+    end
+  end
+end

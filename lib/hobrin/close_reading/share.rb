@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module CloseReading
+    # A count that a text gives of how many: "31 of 162 (19.1%)".
+    #
+    # part, whole :: Integers; percent :: Printed or nil; sentence :: Passage::Sentence; match ::
+    #   MatchData in it
+    class Share < Value
+      attributes :part, :whole, :percent, :sentence, :match
+
+      COUNT = /\d{1,3}(?:,\d{3})+|\d+/
+      PERCENT = /\d+(?:[.·]\d+)?\s?(?:%|per ?cent\b)/
+      BEFORE = /(?<![\d.·,])/
+      AFTER = /(?![.·,]?\d)/
+      PATTERNS = [
+        /#{BEFORE}(?<part>#{COUNT})\s?(?:of|out of|\/)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}(?:\s?[(\[,;]\s?(?<percent>#{PERCENT}))?/,
+        /#{BEFORE}(?<part>#{COUNT})\s?\((?<percent>#{PERCENT})\)\s?(?:of|out of)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}/,
+        /(?<percent>#{PERCENT})\s?\((?<part>#{COUNT})\s?(?:of|out of|\/)\s?(?<whole>#{COUNT})\)/
+      ].freeze
+      # What looks like a count and is none: "58 of 100" on a scale, "6.1 of 10".
+      SCALE = /\b(?:rated|rating|score[ds]?|scale|median|mean|points?)\b/i
+      private_constant :COUNT, :PERCENT, :BEFORE, :AFTER, :PATTERNS, :SCALE
+
+      class << self
+        # All that a sentence gives, in order.
+        def all_in(sentence)
+          found = PATTERNS.flat_map { |pattern| matches(sentence.text, pattern) }.sort_by { |match| [match.begin(0), -match[0].size] }
+          found.reduce([]) { |kept, match| kept.last && match.begin(0) < kept.last.end(0) ? kept : [*kept, match] }
+               .filter_map { |match| share(sentence, match) }
+        end
+
+        private
+
+        def matches(text, pattern)
+          found = []
+          text.scan(pattern) { found << Regexp.last_match }
+          found
+        end
+
+        def share(sentence, match)
+          part, whole = [match[:part], match[:whole]].map { |text| text.delete(",").to_i }
+          percent = match[:percent] && Printed.read(match[:percent][Printed::PATTERN])
+          return if whole.zero? || (percent.nil? && (scale?(sentence, match) || whole < 5))
+
+          new(part:, whole:, percent:, sentence:, match:)
+        end
+
+        def scale?(sentence, match) = sentence.text[0...match.begin(0)].match?(SCALE)
+      end
+    end
+  end
+end
