@@ -35,7 +35,7 @@ module Hobrin
       loader.tag = "hobrin-layers"
       LAYERS.each { |folder, namespace| loader.push_dir(ROOT.join(folder).to_s, namespace:) }
       GROUPS.each { |folders| loader.collapse(ROOT.join(folders).to_s) }
-      loader.ignore(*%w[web/views web/public cli/benchmarks/serving.rb].map do |path|
+      loader.ignore(*%w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].map do |path|
         ROOT.join(path).to_s
       end)
       # It needs what only development has.
@@ -60,7 +60,8 @@ module Hobrin
         inquiries = database(home, :inquiries)
         Services::Context.new(
           filters: study_filters, inquiries: Store::Inquiries.new(inquiries),
-          own_filters: Store::OwnFilters.new(inquiries), library: Store::Library.new(database(home, :library)), who:,
+          own_filters: Store::OwnFilters.new(inquiries), settings: Store::Settings.new(inquiries),
+          papers: Store::KeptPapers.new(home), library: Store::Library.new(database(home, :library)), who:,
           clock:, learned:, dictionary:
         )
       end

@@ -13,7 +13,7 @@ module Hobrin
   STAGES = %i[question strategy retrieval narrowing sifting appraisal brief].freeze
 
   LAYERS = [:error, :input_error, :state_error, :gone_error, :conflict_error, :unavailable_error,
-            :value, :text, :records, :thesaurus, :statistics, *STAGES, :inquiry, :check, :edits,
+            :value, :text, :records, :thesaurus, :statistics, :close_reading, *STAGES, :inquiry, :check, :edits,
             :trail, :exchange].freeze
 
   # Folders that only hold files together; what is in them belongs to the namespace of the folder

@@ -4,14 +4,16 @@ module Hobrin
   module Services
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
-      attr_reader :inquiries, :own_filters, :library, :who, :filters, :dictionary
+      attr_reader :inquiries, :own_filters, :settings, :papers, :library, :who, :filters, :dictionary
 
       # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
-      #   dictionary :: Text::Dictionary; filters :: Strategy::Filters
-      def initialize(inquiries:, own_filters:, library:, who:, clock:, learned:,
+      #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers
+      def initialize(inquiries:, own_filters:, settings:, papers:, library:, who:, clock:, learned:,
                      dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
         @own_filters = own_filters
+        @settings = settings
+        @papers = papers
         @library = library
         @who = who
         @clock = clock
@@ -46,6 +48,10 @@ module Hobrin
 
       # What reads a question.
       def understanding = Question::Understanding.new(@learned, thesaurus)
+
+      # What papers are told by when Hobrin learns what a person keeps: Hash of each number to its
+      # Sifting::Traits. They are kept until the library changes: a page asks for those of every paper.
+      def traits(numbers) = library.traits(numbers)
 
       # The names that a search may use in the library as it is now.
       def vocabulary

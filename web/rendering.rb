@@ -69,6 +69,22 @@ module Hobrin
                           e.message) : show(form_class.step(fields) || step, errors: { press: e.message })
       end
 
+      # Makes a change of what is kept with papers, beside the inquiry, then shows the paper again: its
+      # full text and how to cite it.
+      def beside_the_inquiry
+        Lengths.check(params)
+        yield
+        kept = { **Pages::Sift.view_of(fields).to_query, "show" => "full" }
+        query = { **kept, "paper" => fields.text(:paper) }
+        return redirect(to("/inquiries/#{inquiry_id}/sift?#{Rack::Utils.build_query(query)}"), 303) unless htmx?
+
+        @fields = Fields.new(kept)
+        show(:sift, paper: query["paper"])
+      rescue InputError => e
+        status 422
+        show(:sift, errors: e.errors)
+      end
+
       def apply(edit) = Services::ApplyEdit.new(context, seen:).call(inquiry_id, edit)
 
       # A page that belongs to no inquiry.

@@ -18,6 +18,8 @@ module Hobrin
   #   vocabulary  :: Strategy::Vocabulary; today :: Date
   #   paper(id)   :: the Records::Record with an id; raises GoneError
   #   find(typed) :: Array of Record for a DOI, an id, or words of a title; set(ids) :: RecordSet
+  #   neighbours(ids) :: Hash of each id to the ids of the papers that it cites and is cited by;
+  #   ids(set) :: of a RecordSet
   #   trail       :: of this inquiry: state_at(number), line(number), history, resolve(tree,
   #   inquiry)
   module Edits

@@ -12,18 +12,18 @@ module Hobrin
   # lines :: Array of Strategy::NamedLine, in the order in which they were made
   # must_find :: ids of the papers that the person knows and wants to see found
   # dismissed :: Array of the wordings of the what-ifs that the person does not want to see again
-  # decisions :: Array of Sifting::Decision; papers :: Array of Appraisal::Paper
+  # decisions :: Array of Sifting::Decision; rounds :: Array of Sifting::Round, the first first; papers :: Array of Appraisal::Paper
   # conclusion :: String; plan :: Brief::ChangePlan; next_term :: the id that the next term gets
   class Inquiry < Value
     attributes :question, :blocks, :order, :limits, :included_ids, :aim, :lines, :must_find, :dismissed,
-               :decisions, :papers, :conclusion, :plan, :next_term
+               :decisions, :rounds, :papers, :conclusion, :plan, :next_term
 
     STEPS = %i[ask word narrow sift weigh act].freeze
     LONGEST_CONCLUSION = 600
     private_constant :LONGEST_CONCLUSION
 
     def initialize(question:, blocks: [], order: [], limits: [], included_ids: [], aim: Narrowing::Aim.new, lines: [],
-                   must_find: [], dismissed: [], decisions: [], papers: [], conclusion: "",
+                   must_find: [], dismissed: [], decisions: [], rounds: [], papers: [], conclusion: "",
                    plan: Brief::ChangePlan.new, next_term: 1)
       if conclusion.size > LONGEST_CONCLUSION
         raise InputError,
@@ -31,9 +31,9 @@ module Hobrin
       end
 
       @question = question
-      @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @papers =
+      @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @rounds, @papers =
         [blocks, order, limits, included_ids, lines, must_find, dismissed, decisions,
-         papers].map do |list|
+         rounds, papers].map do |list|
         list.dup.freeze
       end
       @aim = aim
@@ -128,6 +128,15 @@ module Hobrin
         other.record_id == decision.record_id
       end, decision])
     end
+
+    # The inquiry with several papers decided in one way.
+    def with_decisions(made)
+      ids = made.to_h { |decision| [decision.record_id, true] }
+      with(decisions: [*decisions.reject { |other| ids.key?(other.record_id) }, *made])
+    end
+
+    # Papers let in by hand that a round of following citations had found.
+    def threaded_ids = included_ids & rounds.flat_map(&:found_ids)
 
     def kept_ids = decisions.select { |decision| decision.verdict == :keep }.map(&:record_id)
 

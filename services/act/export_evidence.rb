@@ -11,7 +11,6 @@ module Hobrin
 
       # By the ending of the file's name.
       FORMATS = Exchange::FORMATS.values.to_h { |format| [format::EXTENSION, format] }.freeze
-      private_constant :FORMATS
 
       def initialize(context)
         @context = context

@@ -18,6 +18,8 @@ module Hobrin
       def paper(id) = @context.library.record(id) || raise(GoneError, "paper")
       def find(typed) = FindPapers.new(@context).call(typed)
       def set(ids) = @context.library.set(ids)
+      def ids(set) = @context.library.ids(set)
+      def neighbours(ids) = @context.library.citations.neighbours(ids)
       def trail = @trail ||= InquiryTrail.new(@context.inquiries, @saved)
 
       # The trail of one inquiry.

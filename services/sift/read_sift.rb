@@ -18,6 +18,11 @@ module Hobrin
         end
       end
 
+      # A part of the list under a heading: name :: a text, "" for a list that is not grouped
+      class Group < Value
+        attributes :name, :records
+      end
+
       # rung :: Appraisal::Ladder::Rung; read, kept :: how many of its papers; newest :: their latest
       #   year, or nil
       class Step < Value
@@ -54,6 +59,28 @@ module Hobrin
         order = ids.rotate(place + 1) - [record_id]
         order.find { |other| @inquiry.decision(other).nil? } || record_id
       end
+
+      # The records of the list in groups, as the person looks at them. Array of Group.
+      def groups
+        case @view.group
+        when :none then [Group.new(name: "", records: listed)]
+        when :year then grouped(listed) { |record| record.year.to_s }.sort_by(&:name).reverse
+        when :rung then by_rung
+        end
+      end
+
+      # The ids of the whole list, in no order.
+      def ids = @library.ids(list)
+
+      # What is learned from the decisions so far.
+      def likeliest = @likeliest ||= Likeliest.new(@context, @opened)
+
+      # Minutes for one paper at the pace of the last decisions, nil while there are too few. Pauses do
+      # not count.
+      def pace = Sifting::Pace.call(@context.inquiries.times_of(@opened.id, :paper_decided, last: Sifting::Pace::LAST))
+
+      # How many of all papers have their full text free.
+      def free = set.overlap(free_ones)
 
       # How many of all papers have which verdict: Hash of verdict, nil for those that are unread, to
       # a count.
@@ -100,6 +127,7 @@ module Hobrin
       def of_part
         case @view.part
         when :all then nil
+        when :free then free_ones
         when :unread then set - @library.set(@inquiry.decisions.map(&:record_id))
         else @library.set(@inquiry.decisions.select { |one| one.verdict == @view.part }.map(&:record_id))
         end
@@ -117,6 +145,7 @@ module Hobrin
                     when :newest then @library.newest(list, limit: MOST)
                     when :strongest then strongest
                     when :closest then closest
+                    when :likeliest then likeliest_first
                     end
       end
 
@@ -133,6 +162,26 @@ module Hobrin
         numbers = closeness(list).keys.first(MOST)
         left = list - Records::RecordSet.of(numbers)
         @library.numbered_all(numbers) + @library.newest(left, limit: MOST - numbers.size)
+      end
+
+      # What is read comes last, newest first; all of it, as long as there is nothing to learn from.
+      def likeliest_first
+        return @library.newest(list, limit: MOST) unless likeliest.any?
+
+        numbers = likeliest.call.keys.select { |number| list.include?(number) }.first(MOST)
+        left = list - Records::RecordSet.of(numbers)
+        @library.numbered_all(numbers) + @library.newest(left, limit: MOST - numbers.size)
+      end
+
+      def free_ones = evaluator.index.facet(:flag, [Records::Flags::FREE])
+
+      def grouped(records, &) = records.group_by(&).map { |name, some| Group.new(name:, records: some) }
+
+      def by_rung
+        numbers = @library.numbers(listed.map(&:id))
+        names = listed.to_h { |record| [record.id, rungs.find { |rung| rung.papers.include?(numbers[record.id]) }&.name.to_s] }
+        order = rungs.map(&:name)
+        grouped(listed) { |record| names[record.id] }.sort_by { |group| order.index(group.name) || order.size }
       end
 
       def closeness(papers)

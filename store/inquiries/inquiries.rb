@@ -85,6 +85,12 @@ module Hobrin
         Trail::History.new(@db[:trail].where(inquiry_id: id).select_map(%i[number brings_back]))
       end
 
+      # When the last lines of a kind were written, in order. Array of Time.
+      def times_of(id, kind, last:)
+        @db[:trail].where(inquiry_id: id, kind: kind.to_s).reverse(:number).limit(last).select_map(:at)
+                   .reverse.map { |at| Time.iso8601(at) }
+      end
+
       # One line of the trail. Raises GoneError.
       def line(id, number)
         lines(@db[:trail].where(inquiry_id: id, number:)).first or raise GoneError, "line"

@@ -28,6 +28,7 @@ module Hobrin
             end,
             must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
             decisions: inquiry.decisions.map { |decision| decision_data(decision) },
+            rounds: inquiry.rounds.map { |round| { from: round.from_ids, found: round.found_ids } },
             papers: inquiry.papers.map { |paper| paper_data(paper) },
             conclusion: inquiry.conclusion, plan: plan_data(inquiry.plan) }
         end
@@ -71,6 +72,7 @@ module Hobrin
 
         def reading(data)
           { decisions: data[:decisions].map { |decision| self.decision(decision) },
+            rounds: data[:rounds].map { |round| Sifting::Round.new(from_ids: round[:from], found_ids: round[:found]) },
             papers: data[:papers].map { |paper| self.paper(paper) } }
         end
 

@@ -6,18 +6,20 @@ module Hobrin
     # adds one step and one to FORMAT; a step that was released is never altered.
     # spec/fixtures/documents holds documents of every format.
     module Upgrades
-      FORMAT = 2
+      FORMAT = 3
 
       # Format that a step starts from, to a Proc from the data of that format (Hash with Symbols
       # for keys) to the next one's.
       #
       # 1 to 2: of a review it is asked what it reviewed; nothing was said of that before.
+      # 2 to 3: citations are followed in rounds; there were none.
       STEPS = {
         1 => lambda { |data|
           data.merge(papers: data[:papers].map do |paper|
             { **paper, reviewed: "" }
           end)
-        }
+        },
+        2 => ->(data) { data.merge(rounds: []) }
       }.freeze
 
       # data :: Hash as stored; steps, format :: for a test of the road itself

@@ -10,15 +10,23 @@ module Hobrin
       # How many records of a set are looked up by their own rows; more are found along the dates
       # instead.
       FEW = 2_000
-      private_constant :FEW
+      # How many records that were read are kept: a list is shown again after each decision. A record
+      # never changes, and takes some ten kilobytes.
+      MOST_RECORDS = 2_000
+      private_constant :FEW, :MOST_RECORDS
 
       # Which records are the same paper.
       attr_reader :duplicates
 
+      # Who cites whom.
+      attr_reader :citations
+
       def initialize(db)
         @db = db
         @duplicates = Duplicates.new(db)
+        @citations = Citations.new(db)
         @lock = Mutex.new
+        @read = Kept.new(most: MOST_RECORDS)
       end
 
       def inspect = "#<#{self.class}>"
@@ -67,6 +75,11 @@ module Hobrin
       # The number of the record with this id, or nil.
       def number(id) = @db[:records].where(id:).get(:number)
 
+      # Hash of each of these ids to the number of its record; unknown ids are left out.
+      def numbers(ids)
+        ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).select_map(%i[id number]) }.to_h
+      end
+
       # The records with these ids, in that order; unknown ids are left out.
       def records_by_id(ids)
         found = ids.each_slice(500).flat_map { |some| records(@db[:records].where(id: some)) }
@@ -80,12 +93,23 @@ module Hobrin
       # How close the records of a RecordSet are to phrases; see Closeness.
       def closeness(set, phrases) = Closeness.new(@db).call(set, phrases)
 
+      # The papers most like a record, as an Array of [Record, likeness]; see Alike.
+      def alike(record, limit:)
+        Alike.new(@db, likeness).call(record, limit:) { |numbers| numbered_all(numbers) }
+      end
+
+      # Hash of each of these numbers to the Sifting::Traits of its record.
+      def traits(numbers) = now.traits.fetch(numbers) { |some| numbered_all(some) }
+
+      # What likeness of papers is told by, in the library as it is now.
+      def likeness = Sifting::Likeness.new(size:, counts: index.word_counts)
+
       # The records with these numbers, in that order.
       def numbered_all(numbers)
         rows = numbers.each_slice(500).flat_map do |some|
           @db[:records].where(number: some).select_map(%i[number csl])
         end.to_h
-        numbers.filter_map { |number| rows[number] && read(rows[number]) }
+        numbers.filter_map { |number| rows[number] && read(number, rows[number]) }
       end
 
       # The newest records of a RecordSet as a RecordSet.
@@ -128,6 +152,7 @@ module Hobrin
         changing do
           @db[:imports].where(digest:).delete
           FacetSets.new(@db).join
+          WordRows.new(@db).count
         end
       end
 
@@ -159,7 +184,7 @@ module Hobrin
           Snapshot.new(version:, index: Index.new(@db) do |number|
             numbered(number)
           end.tap(&:everything),
-                       thesaurus: HeadingRows.new(@db).read, size: @db[:records].count, sample: meta("sample") == "yes")
+                       thesaurus: HeadingRows.new(@db).read, size: @db[:records].count, sample: meta("sample") == "yes", traits: KeptTraits.new { likeness })
         end
       end
 
@@ -193,9 +218,11 @@ module Hobrin
         found.size < limit ? set : found
       end
 
-      def records(dataset) = dataset.select_map(:csl).map { |csl| read(csl) }
+      def records(dataset) = dataset.select_map(%i[number csl]).map { |number, csl| read(number, csl) }
 
-      def read(csl) = Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))
+      def read(number, csl)
+        @read.fetch(number) { Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true)) }
+      end
     end
   end
 end

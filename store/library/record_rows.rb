@@ -52,6 +52,7 @@ module Hobrin
           Rows.write(connection, INSERT, numbered) { |number, record| row(number, record) }
         end
         WordRows.new(@db).add(numbered)
+        Citations.new(@db).add(numbered)
       end
 
       def row(number, record)

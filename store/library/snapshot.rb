@@ -6,9 +6,9 @@ module Hobrin
     # belong together.
     #
     # version :: see Library; index :: Index; thesaurus :: Thesaurus; size :: records; sample ::
-    #   whether they are made up
+    #   whether they are made up; traits :: KeptTraits
     class Snapshot < Value
-      attributes :version, :index, :thesaurus, :size, :sample
+      attributes :version, :index, :thesaurus, :size, :sample, :traits
 
       alias sample? sample
       def empty? = size.zero?

@@ -28,6 +28,12 @@ module Hobrin
         end
       end
 
+      # Counts anew how many papers have each word.
+      def count
+        @db[:word_counts].delete
+        @db.run("INSERT INTO word_counts SELECT term, doc FROM text_words")
+      end
+
       # Writes all of it from the stored records, into tables that are empty.
       def write_anew
         highest = @db[:records].max(:number) || 0

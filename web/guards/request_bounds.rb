@@ -9,17 +9,22 @@ module Hobrin
       # read as parameters before anything else tries to.
       class RequestBounds
         LARGEST_BYTES = 262_144
+        # A file that comes in is checked where it is kept; a form and its borders are a little more.
+        LARGEST_FILE = Store::KeptPapers::LARGEST_BYTES + 65_536
+        FILES = %r{\A/inquiries/\d+/full-text\z}
+        FILE_TOO_LARGE = "This file is larger than 25 MB. Go back and choose a smaller one."
         TOO_LARGE = "This is far longer than a question can be. Go back: what you wrote is still in the page. " \
                     "Shorten it."
         UNREADABLE = "This request cannot be read: its parameters are too many, too deep, or cut."
-        private_constant :LARGEST_BYTES, :TOO_LARGE, :UNREADABLE
+        private_constant :LARGEST_BYTES, :LARGEST_FILE, :FILES, :FILE_TOO_LARGE, :TOO_LARGE, :UNREADABLE
 
         def initialize(app)
           @app = app
         end
 
         def call(env)
-          return refuse(413, TOO_LARGE) if env["CONTENT_LENGTH"].to_i > LARGEST_BYTES
+          file = env["REQUEST_METHOD"] == "POST" && env["PATH_INFO"].to_s.match?(FILES)
+          return refuse(413, file ? FILE_TOO_LARGE : TOO_LARGE) if env["CONTENT_LENGTH"].to_i > (file ? LARGEST_FILE : LARGEST_BYTES)
           return refuse(400, UNREADABLE) unless readable?(env)
 
           @app.call(env)

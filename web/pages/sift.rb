@@ -6,7 +6,9 @@ module Hobrin
       # The Sift step.
       class Sift < Step
         VERDICTS = { keep: "kept", unsure: "unsure", drop: "dropped" }.freeze
-        private_constant :VERDICTS
+        SHOWN = %w[around full threads].freeze
+        EXPORTS = Exchange::FORMATS.values.to_h { |format| [format::EXTENSION, format::NAME] }.freeze
+        private_constant :VERDICTS, :SHOWN, :EXPORTS
 
         # A way to look at the list.
         class Choice < Value
@@ -23,6 +25,11 @@ module Hobrin
           attributes :name, :letter, :path
         end
 
+        # A part of the list under its heading, "" for a list that is not grouped.
+        class Group < Value
+          attributes :name, :titles
+        end
+
         # A button that decides: value :: what it sends; letter :: its key
         class Verdict < Value
           attributes :value, :name, :letter, :icon, :chosen
@@ -37,6 +44,7 @@ module Hobrin
         # How the list is looked at, by what was sent. fields :: Fields
         def self.view_of(fields)
           Sifting::ListView.new(order: fields.one_of(:order, Sifting::ListView::ORDERS.keys),
+                                group: fields.one_of(:group, Sifting::ListView::GROUPS.keys),
                                 part: fields.one_of(:part, Sifting::ListView::PARTS.keys),
                                 rung: fields.some_text(:rung), find: fields.text(:find)[0, 200])
         end
@@ -64,28 +72,58 @@ module Hobrin
         end
 
         def ladder = @ladder ||= Ladder.new(self)
+        def pane = @pane ||= Pane.new(self, open, @context)
+        def around = @around ||= Around.new(self, @context)
+        def full_text = @full_text ||= FullText.new(self, open, @context)
+        def threads = @threads ||= Threads.new(self, @context)
+        def likely = @likely ||= Likely.new(self, reader.likeliest, @context)
 
+        # What is shown of the open paper: nil for its abstract, "around" or "full"; "threads" stands in
+        # place of list and paper.
+        def shown = SHOWN.find { |one| one == fields.text(:show) }
+        def threads? = shown == "threads"
+        def likeliest? = view.order == :likeliest
+
+        def groupings
+          Sifting::ListView::GROUPS.map do |group, name|
+            Choice.new(name:, count: nil, path: path_with(group:), chosen: view.group == group)
+          end
+        end
+
+        # Likeliest is there as soon as there is something to learn from.
         def orders
-          Sifting::ListView::ORDERS.map do |order, name|
+          names = Sifting::ListView::ORDERS
+          names = names.except(:likeliest) unless likeliest? || reader.likeliest.any?
+          names.map do |order, name|
             Choice.new(name:, count: nil, path: path_with(order:), chosen: view.order == order)
           end
         end
 
         # The parts of the list; those by verdict with their counts.
         def parts
-          counts = { all: list.all, unread:, **VERDICTS.keys.to_h { |verdict| [verdict, tally.fetch(verdict, 0)] } }
+          counts = { all: list.all, unread:, free: reader.free, **VERDICTS.keys.to_h { |verdict| [verdict, tally.fetch(verdict, 0)] } }
           Sifting::ListView::PARTS.map do |part, name|
             Choice.new(name:, count: counts.fetch(part), path: path_with(part:), chosen: view.part == part)
           end
         end
 
-        def titles
-          list.records.map do |record|
-            verdict = decision_on(record)&.verdict
-            Title.new(record:, facts: [record.year, design(record)].compact.join(" · "),
-                      verdict: VERDICTS[verdict], path: path_to_paper(record), state: verdict || "unread",
-                      open: record.id == open&.id)
-          end
+        def groups
+          reader.groups.map { |group| Group.new(name: group.name, titles: group.records.map { |record| title_of_list(record) }) }
+        end
+
+        # How each of several papers is decided: [value, name], and the reasons to drop them.
+        def several_verdicts = [%w[keep Keep], %w[unsure Unsure]]
+        def several_reasons = Sifting::Reasons.for(question.frame)
+
+        # How many are chosen by the press that takes all of the part.
+        def whole_part = list.total
+        def export_paths = EXPORTS.map { |ending, name| [path("list.#{ending}", **list_query), name] }
+
+        # How long reading the rest may take, at the pace of the last decisions.
+        def pace_words
+          minutes = reader.pace or return
+
+          "at about #{minutes < 1 ? "half a minute" : count_of(minutes.round, "minute")} each"
         end
 
         def kept = tally.fetch(:keep, 0)
@@ -93,7 +131,7 @@ module Hobrin
 
         def dock_words
           unsure = tally.fetch(:unsure, 0)
-          left = unread.zero? ? "All read." : "#{number(unread)} still unread."
+          left = unread.zero? ? "All read." : ["#{number(unread)} still unread", *pace_words].join(", ").concat(".")
           unsure.positive? ? "#{left} #{unsure} unsure: look again before you weigh." : left
         end
 
@@ -106,7 +144,7 @@ module Hobrin
 
         # Each reason with the number that picks it and whether it was picked.
         def reasons
-          Sifting::REASONS.map.with_index(1) { |reason, key| [reason, key, decision&.reason == reason] }
+          Sifting::Reasons.for(question.frame).map.with_index(1) { |reason, key| [reason, key, decision&.reason == reason] }
         end
 
         def neighbours
@@ -150,6 +188,18 @@ module Hobrin
         def kept_fields = { **list_query, following: list.beside(1)&.id }.compact
 
         def path_to_headings = path(:word, open: "paper:#{open.id}")
+        def path_showing(show) = path(:sift, **list_query, paper: open&.id, show:)
+        def path_to_threads = path(:sift, **list_query, show: "threads")
+
+        # What each kind of marked sentence tells, and one of them.
+        def told_key = Pane::TOLD
+        def told_words(told) = told && "Tells #{Pane::TOLD.fetch(told)}"
+
+        # How the list is looked at, as a form keeps it.
+        def list_fields = list_query
+
+        # What a form keeps that stays on this paper, or in the threads.
+        def staying_fields = { **list_query, reading: open&.id, show: shown }.compact
 
         def said
           return super unless errors.empty?
@@ -166,6 +216,12 @@ module Hobrin
 
         # How many papers of all there are have which verdict, nil for those that are unread.
         def tally = @tally ||= reader.tally
+
+        def title_of_list(record)
+          verdict = decision_on(record)&.verdict
+          Title.new(record:, facts: [record.year, design(record)].compact.join(" · "), verdict: VERDICTS[verdict],
+                    path: path_to_paper(record), state: verdict || "unread", open: record.id == open&.id)
+        end
 
         def design(record) = Appraisal::Design.proposed(record)&.name || "study type not stated"
 

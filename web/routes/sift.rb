@@ -3,11 +3,19 @@
 module Hobrin
   module Web
     module Routes
-      # Sift: one paper open, one decision at a time.
+      # Sift: one paper open, one decision at a time or several at once; what stands around a paper, its
+      # full text, and citations followed.
       module Sift
         def self.registered(app)
           app.get("/inquiries/:id/sift") { show :sift }
 
+          deciding(app)
+          full_text(app)
+          files(app)
+          app.post("/inquiries/:id/threads") { change :sift, Forms::Sift::ThreadsForm }
+        end
+
+        def self.deciding(app)
           app.post("/inquiries/:id/decisions") do
             following = lambda do |form, outcome|
               Forms::After.new(paper: form.decided? ? form.next_paper(context, outcome.opened) : form.paper,
@@ -15,7 +23,47 @@ module Hobrin
             end
             change :sift, Forms::Sift::DecisionForm, after: following
           end
+
+          app.post("/inquiries/:id/several") do
+            change(:sift, Forms::Sift::SeveralForm) do |form|
+              apply(form.edit_of do
+                opened = Services::ReadInquiry.new(context).call(inquiry_id)
+                Services::ReadSift.new(context, opened, view: form.view).ids
+              end)
+            end
+          end
         end
+
+        # What is kept with a paper changes no inquiry: nothing of it is in the trail.
+        def self.full_text(app)
+          app.post("/inquiries/:id/full-text") do
+            beside_the_inquiry do
+              keeping = Services::KeepPdf.new(context)
+              file = params["file"]
+              next keeping.remove(fields.text(:paper)) if fields.text(:do) == "remove"
+
+              keeping.call(fields.text(:paper), file.is_a?(Hash) ? file[:tempfile]&.path : nil)
+            end
+          end
+
+          app.post("/inquiries/:id/resolver") do
+            beside_the_inquiry { context.settings.put("resolver", Exchange::OpenUrl.base(fields.text(:resolver))) }
+          end
+        end
+
+        def self.files(app)
+          app.get("/inquiries/:id/full-text") do
+            headers "X-Content-Type-Options" => "nosniff"
+            download Services::KeepPdf.new(context).read(fields.text(:paper))
+          end
+
+          app.get("/inquiries/:id/list.:format") do
+            opened = Services::ReadInquiry.new(context).call(inquiry_id)
+            view = Pages::Sift.view_of(fields)
+            download Services::ExportList.new(context, opened, view:).call(params["format"])
+          end
+        end
+        private_class_method :deciding, :full_text, :files
       end
     end
   end

@@ -17,6 +17,7 @@ module Hobrin
         must_find_added: "Must find “%{title}”", must_find_removed: "Must-find paper taken off",
         paper_included: "Let in by hand: “%{title}”", paper_released: "No longer let in by hand: “%{title}”",
         decision_noted: "Noted on “%{title}”", decision_taken_back: "Took back the decision on “%{title}”",
+        threads_followed: "Followed the citations of %{from} papers, round %{round}: %{found} found",
         paper_weighed: "Weighed “%{title}”", brief_written: "Wrote the conclusion and the change plan",
         line_restored: "Restored line %{line}", line_named: "Named line “%{name}”: %{rule}",
         line_removed: "Took off the named line “%{name}”"
@@ -51,6 +52,7 @@ module Hobrin
           )
           when :moves_tried, :move_dismissed, :finding_mended then on_narrow(kind, facts)
           when :paper_decided then decided(facts)
+          when :papers_decided then decided(facts.merge(title: nil))
           else on_trail(kind, facts)
           end
         end
@@ -111,7 +113,8 @@ module Hobrin
         def move(facts) = Narrowing::Moves::Wording.of(facts[:kind].to_sym, facts[:facts])
 
         def decided(facts)
-          "#{VERDICTS.fetch(facts[:verdict])} “#{facts[:title]}”#{" (#{facts[:reason]})" if facts[:reason]}"
+          what = facts[:title] ? "“#{facts[:title]}”" : "#{facts[:papers]} papers at once"
+          "#{VERDICTS.fetch(facts[:verdict])} #{what}#{" (#{facts[:reason]})" if facts[:reason]}"
         end
 
         def on_trail(kind, facts)

@@ -74,6 +74,14 @@ module Hobrin
       # What the search finds by itself, without the papers let in by hand.
       def found = steps.last&.set || Records::RecordSet.empty
 
+      # The source of the first step that keeps a paper out; nil for one that is left. number :: of the
+      # record
+      def kept_out_by(number)
+        return if final.include?(number)
+
+        steps.find { |step| step.on && !step.set.include?(number) }&.source
+      end
+
       # The set after every limit that is on, but one; what a change of that one would work on.
       def without(slot, evaluator)
         steps.reject(&:block?).map(&:source).select { |limit| limit.on && limit.slot != slot }

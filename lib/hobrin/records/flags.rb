@@ -6,8 +6,8 @@ module Hobrin
     # by its source.
     module Flags
       RETRACTED = "retracted"
-      STATED = ["peer reviewed", "research article", "nursing journal", "free full text",
-                RETRACTED].freeze
+      FREE = "free full text"
+      STATED = ["peer reviewed", "research article", "nursing journal", FREE, RETRACTED].freeze
       ALL = [*STATED, "has abstract", "nurse author", "nurse first author"].freeze
 
       # record :: a Record. Gives the flags that are true of it.

@@ -4,7 +4,7 @@ module Hobrin
   module Sifting
     # What a person decided about one paper.
     #
-    # verdict :: :keep, :drop or :unsure; reason :: one of REASONS when dropped, else nil; note ::
+    # verdict :: :keep, :drop or :unsure; reason :: one of Reasons when dropped, else nil; note ::
     #   free text
     class Decision < Value
       attributes :record_id, :verdict, :reason, :note
@@ -16,7 +16,7 @@ module Hobrin
       def initialize(record_id:, verdict:, reason: nil, note: "")
         raise InputError,
               { verdict: "Keep it, drop it, or say you are unsure." } unless VERDICTS.include?(verdict)
-        if verdict == :drop && !REASONS.include?(reason)
+        if verdict == :drop && !Reasons.known?(reason)
           raise InputError, { reason: "Say why it is dropped: choose one reason." }
         end
         raise InputError,

@@ -4,16 +4,20 @@ module Hobrin
   module Sifting
     # How a person looks at the list of papers: nothing of it changes a decision.
     #
-    # order :: one of ORDERS; part :: one of PARTS; rung :: key of an Appraisal::Ladder::Rung, nil for
-    #   all; find :: words that a paper must have, "" for none
+    # order :: one of ORDERS; group :: one of GROUPS; part :: one of PARTS; rung :: key of an
+    #   Appraisal::Ladder::Rung, nil for all; find :: words that a paper must have, "" for none
     class ListView < Value
-      attributes :order, :part, :rung, :find
+      attributes :order, :group, :part, :rung, :find
 
-      ORDERS = { newest: "newest", strongest: "strongest", closest: "closest to the search" }.freeze
-      PARTS = { all: "all", unread: "unread", keep: "kept", unsure: "unsure", drop: "dropped" }.freeze
+      ORDERS = { newest: "newest", strongest: "strongest", closest: "closest to the search",
+                 likeliest: "likeliest to be kept" }.freeze
+      GROUPS = { none: "not grouped", rung: "by strength", year: "by year" }.freeze
+      PARTS = { all: "all", unread: "unread", keep: "kept", unsure: "unsure", drop: "dropped",
+                free: "free full text" }.freeze
 
-      def initialize(order: :newest, part: :all, rung: nil, find: "")
+      def initialize(order: :newest, group: :none, part: :all, rung: nil, find: "")
         @order = ORDERS.key?(order) ? order : :newest
+        @group = GROUPS.key?(group) ? group : :none
         @part = PARTS.key?(part) ? part : :all
         @rung = rung
         @find = find.dup.freeze
@@ -24,7 +28,7 @@ module Hobrin
 
       # As an address says it: only what is not as usual.
       def to_query
-        { "order" => (order unless order == :newest), "part" => (part unless part == :all), "rung" => rung,
+        { "order" => (order unless order == :newest), "group" => (group unless group == :none), "part" => (part unless part == :all), "rung" => rung,
           "find" => (find unless find.strip.empty?) }.compact.transform_values(&:to_s)
       end
     end

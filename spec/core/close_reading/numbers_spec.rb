@@ -22,7 +22,7 @@ RSpec.describe Hobrin::CloseReading::Numbers do
         ratio: [/risk ratio (\d)\.(\d\d)/, ->(m) { "risk ratio #{m[1].to_i + 3}.#{m[2]}" }],
         limits: [/CI (\S+) to (\d+\.\d+)/, ->(m) { "CI #{m[2]} to #{m[1]}" }],
         interval: [/hazard ratio (\d)\.(\d\d)/, ->(m) { "hazard ratio #{m[1].to_i + 3}.#{m[2]}" }],
-        difference: [/rated (\d)\.(\d) \(SD/, ->(m) { "rated #{m[1].to_i + 3}.#{m[2]} (SD" }],
+        difference: [/rated (\d)\.(\d) \(SD/, ->(m) { "rated #{m[1].to_i + 4}.#{m[2]} (SD" }],
         mean: [/rated \d\.(\d) \(SD/, ->(m) { "rated 11.#{m[1]} (SD" }],
         deviation: [/\(SD (\d)\.(\d)\)/, ->(m) { "(SD #{m[1].to_i + 7}.#{m[2]})" }],
         cells: [/(\d+) true and/, ->(m) { "#{m[1].to_i + 3} true and" }],

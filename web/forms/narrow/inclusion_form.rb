@@ -6,6 +6,10 @@ module Hobrin
       module Narrow
         # A paper let in by hand, or no longer.
         class InclusionForm < PaperForm
+          def self.step(fields)
+            :sift if fields.some_text(:reading) || fields.text(:show) == "threads"
+          end
+
           def edit
             released = fields.some_text(:take_back)
             return Edits::Narrow::Release.new(record_id: released) if released

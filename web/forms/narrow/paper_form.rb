@@ -13,10 +13,16 @@ module Hobrin
 
           # The page that the form was on, or Sift with its paper.
           def after(_outcome)
-            return After.new(step: :sift,
-                             paper: fields.text(:reading)) if fields.some_text(:reading)
+            return on_sift if fields.some_text(:reading) || fields.text(:show) == "threads"
 
             After.new(stay: OPEN.to_h { |name| [name, fields.text(name)] })
+          end
+
+          private
+
+          def on_sift
+            list = { **Pages::Sift.view_of(fields).to_query, "show" => fields.some_text(:show) }.compact
+            After.new(step: :sift, paper: fields.some_text(:reading), list:)
           end
         end
       end

@@ -49,7 +49,7 @@ module Hobrin
 
           def although_retracted? = fields.text(:although_retracted) == "yes"
 
-          def reason = Sifting::REASONS.find { |known| known == fields.text(:reason) }
+          def reason = Sifting::Reasons.all.find { |known| known == fields.text(:reason) }
         end
       end
     end

@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Sifting
+    # How many papers that would be kept are still expected among those that are unread, from how likely
+    # each is: the number has a Poisson binomial distribution, worked out in full up to MOST.
+    class Stopping
+      MOST = 60
+      # The share of the distribution that the interval holds.
+      LEVEL = 0.9
+      # Below so many papers all are read: nothing is gained by stopping (common practice, no source).
+      FEW = 50
+      private_constant :MOST
+
+      # likelihoods :: Array of 0 to 1, one for each unread paper
+      def initialize(likelihoods)
+        @likelihoods = likelihoods
+      end
+
+      # Floats and Integers; `high` is MOST when it may be more.
+      def expected = @likelihoods.sum
+      def low = quantile((1 - LEVEL) / 2)
+      def high = quantile(1 - ((1 - LEVEL) / 2))
+
+      # The chance that none is left.
+      def none = distribution.first
+
+      private
+
+      def quantile(share)
+        sum = 0.0
+        distribution.index { |chance| (sum += chance) >= share } || MOST
+      end
+
+      # Chance of 0, 1, … MOST of them.
+      def distribution
+        @distribution ||= @likelihoods.each_with_object([1.0, *Array.new(MOST, 0.0)]) do |chance, found|
+          MOST.downto(1) { |count| found[count] = (found[count] * (1 - chance)) + (found[count - 1] * chance) }
+          found[0] *= 1 - chance
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,50 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # What Hobrin learns from the decisions so far about the papers that are unread.
+    class Likeliest
+      # opened :: OpenInquiry
+      def initialize(context, opened)
+        @context = context
+        @inquiry = opened.inquiry
+        @set = opened.cascade.final
+      end
+
+      # Whether there is anything to learn from: a paper kept and a paper dropped.
+      def any? = verdicts.include?(:keep) && verdicts.include?(:drop)
+
+      # Hash of the number of each unread paper to how likely it is to be kept, the likeliest first.
+      def call
+        @call ||= unread.to_h { |number| [number, keeping.call(traits.fetch(number))] }
+                        .sort_by { |number, likely| [-likely, number] }.to_h
+      end
+
+      # record number. What speaks for a paper and against: Array of [trait, share], the strongest
+      # first; see Sifting::Keeping.
+      def reasons(number) = keeping.reasons(@context.traits([number]).fetch(number))
+
+      def likely(number) = keeping.call(@context.traits([number]).fetch(number))
+
+      # Gives a Sifting::Stopping.
+      def stopping = Sifting::Stopping.new(call.values)
+
+      private
+
+      def verdicts = @verdicts ||= @inquiry.decisions.map(&:verdict)
+      def unread = @unread ||= (@set - @context.library.set(@inquiry.decisions.map(&:record_id))).to_a
+      def traits = @traits ||= @context.traits(unread)
+
+      # Papers of which the person was unsure teach nothing.
+      def keeping
+        @keeping ||= begin
+          decided = @inquiry.decisions.reject { |one| one.verdict == :unsure }
+          numbers = decided.to_h { |one| [one.record_id, one.verdict == :keep] }
+          by_id = @context.library.numbers(numbers.keys)
+          known = @context.traits(by_id.values)
+          Sifting::Keeping.new(numbers.filter_map { |id, kept| by_id[id] && [known.fetch(by_id[id]), kept] })
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # The rounds in which citations were followed, with what they found, and what the next one would go
+    # from.
+    class ReadThreads
+      # number :: from 1; from :: how many papers were followed; found :: Array of Tied, the most tied
+      #   first
+      class Round < Value
+        attributes :number, :from, :found
+      end
+
+      # near :: ReadAround::Near; by :: Array of Records that it hangs on
+      class Tied < Value
+        attributes :near, :by
+      end
+
+      # A mark of the picture: record :: Record; kind :: :kept, :set, :found or :in (let in)
+      class Mark < Value
+        attributes :record, :kind
+      end
+
+      SHOWN = 60
+      private_constant :SHOWN
+
+      def initialize(context, opened)
+        @library = context.library
+        @opened = opened
+        @inquiry = opened.inquiry
+        @around = ReadAround.new(context, opened)
+      end
+
+      # Array of Round, the last first.
+      def rounds
+        @rounds ||= @inquiry.rounds.each_with_index.map { |round, place| read(round, place + 1) }.reverse
+      end
+
+      # How many papers the next round goes from.
+      def next_from = Sifting::Threads.next_from(@inquiry)
+
+      # What the picture shows: the kept papers and those found, and the lines between them as pairs of
+      # ids [citing, cited].
+      def picture
+        kept = @library.records_by_id(@inquiry.kept_ids)
+        found = rounds.flat_map { |round| round.found.map { |tied| tied.near.record } }
+        records = (kept + found).uniq(&:id)
+        ids = records.to_h { |record| [record.id, true] }
+        lines = records.flat_map { |record| record.cites.select { |cited| ids.key?(cited) }.map { |cited| [record.id, cited] } }
+        [records.map { |record| Mark.new(record:, kind: kind(record)) }, lines]
+      end
+
+      private
+
+      def kind(record)
+        return :kept if @inquiry.kept_ids.include?(record.id)
+
+        @inquiry.included_ids.include?(record.id) ? :in : :found
+      end
+
+      def read(round, number)
+        neighbours = @library.citations.neighbours(round.from_ids)
+        by = Sifting::Threads.of(round.from_ids, neighbours, known: []).to_h { |tied| [tied.record_id, tied.by] }
+        records = @library.records_by_id(round.found_ids.first(SHOWN))
+        sources = @library.records_by_id(round.from_ids).to_h { |record| [record.id, record] }
+        found = @around.near(records).map { |near| Tied.new(near:, by: by.fetch(near.record.id, []).filter_map { |id| sources[id] }) }
+        Round.new(number:, from: round.from_ids.size, found:)
+      end
+    end
+  end
+end

@@ -1,0 +1,63 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Sift
+        # Where the full text may be had, and how the paper is cited.
+        class FullText
+          # A way to the full text: note :: what is said of it
+          class Link < Value
+            attributes :name, :address, :note
+          end
+
+          # page :: Sift; record :: Records::Record
+          def initialize(page, record, context)
+            @page = page
+            @record = record
+            @context = context
+          end
+
+          # The likeliest to be free first. Only web addresses become links.
+          def links
+            free = @record.flags.include?(Records::Flags::FREE)
+            own = @record.links.grep(%r{\Ahttps?://}).map { |address| Link.new(name: host(address), address:, note: "a link of the record") }
+            doi = @record.doi && Link.new(name: "DOI #{@record.doi}", address: "https://doi.org/#{doi_path}",
+                                          note: free ? "its source says that it is free" : "may ask for money")
+            [*own, *doi, *resolved].sort_by.with_index { |link, place| [link.note.include?("free") ? 0 : 1, place] }
+          end
+
+          def resolver = @page.typed_or(:resolver, @context.settings["resolver"])
+
+          # A letter to the first author.
+          def request
+            author = @record.authors.first
+            ["Dear #{author ? "#{author.given} #{author.family}".strip : "author"},", "",
+             "we are looking for an answer to this question: #{@page.question.text}",
+             "Your paper may help, and we cannot reach its full text:", "", citation, "",
+             "Could you send us a copy? It would be read by our team only.", "", "With thanks"].join("\n")
+          end
+
+          def styles
+            Exchange::Citation::STYLES.map { |key, (name, _)| [key, name, key == style] }
+          end
+
+          def style = Exchange::Citation::STYLES.key?(@page.fields.text(:style)) ? @page.fields.text(:style) : "vancouver"
+          def citation = @citation ||= Exchange::Citation.of(@record, style)
+          def kept? = @context.papers.kept?(@record.id)
+          def download = @page.path("full-text", paper: @record.id)
+
+          private
+
+          def resolved
+            base = @context.settings["resolver"]
+            Link.new(name: "Our library's link resolver", address: Exchange::OpenUrl.of(base, @record), note: "what our library has") unless base.empty?
+          end
+
+          def doi_path = @record.doi.split("/").map { |part| URI.encode_www_form_component(part) }.join("/")
+          def host(address) = address[%r{\Ahttps?://([^/?#]+)}, 1]
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,105 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Sift
+        # The open paper, read closely: what it is, whether its numbers fit, and what it has to do with
+        # others.
+        class Pane
+          # A part of the pane: chosen :: whether it is shown
+          class Part < Value
+            attributes :name, :path, :chosen
+          end
+
+          # A section of the abstract: name :: "" where the text names none; sentences :: Array of Told
+          class Section < Value
+            attributes :name, :sentences
+          end
+
+          # told :: what a sentence tells, a key of TOLD, or nil; matched in it :: highlighted
+          class Told < Value
+            attributes :text, :told
+          end
+
+          TOLD = { design: "how it was made", results: "what was found", conclusion: "what it concludes" }.freeze
+          NAMES = { background: "Background", methods: "Methods", results: "Results", conclusion: "Conclusion" }.freeze
+          # Results that can be used have a number beside people or an effect.
+          FOUND = /\d+(?:,\d{3})* (?:of|out of) \d|\d\s?%|\b(?:CI|ratio|difference)\b/
+          private_constant :NAMES, :FOUND
+
+          # page :: Sift; record :: Records::Record
+          def initialize(page, record, context)
+            @page = page
+            @record = record
+            @context = context
+          end
+
+          attr_reader :record
+
+          def parts
+            { nil => "Abstract", "around" => "Around it", "full" => "Full text, cite" }.map do |show, name|
+              count = show == "around" ? " #{around_counts.sum}" : ""
+              Part.new(name: "#{name}#{count}", path: @page.path_showing(show), chosen: @page.shown == show)
+            end
+          end
+
+          def sections
+            groups = close.passage.sentences.chunk_while { |one, two| one.section == two.section }
+            groups.map { |some| Section.new(name: NAMES.fetch(some.first.section, ""), sentences: some.map { |one| told(one) }) }
+          end
+
+          # What a reader is warned of, in words: Array of [words, Record or nil].
+          def warnings
+            [(["Retracted: nothing in it counts as evidence.", nil] if record.retracted?),
+             (["A protocol: it tells what was planned, not what was found.", nil] if close.label&.key == "protocol"),
+             *([["The same paper came in before:", close.double_of]] if close.double_of),
+             *close.reports.map { |other| ["These look like the same people as in", other] },
+             (["Not indexed yet: found by words only.", nil] unless record.indexed?),
+             (["Only a title is here, no abstract.", nil] if record.abstract.to_s.empty?)].compact
+          end
+
+          # What the label says, what the text tells, and whether they agree; in words.
+          def label = close.label&.name || "none stated"
+          def made_as = close.made_as
+          def told_design = made_as.design && Appraisal::Design.fetch(made_as.design).name
+
+          def made_words
+            case made_as.verdict
+            when :agree then "The text tells the same."
+            when :disagree then "The text tells something else: #{told_design.downcase}."
+            else close.label ? "The text does not tell how it was made." : "No label; the text #{told_design ? "tells: #{told_design.downcase}" : "does not tell either"}."
+            end
+          end
+
+          def disagreements = close.disagreements
+
+          def numbers_words
+            return "No numbers here that can be worked out anew." if disagreements.empty? && !close.worked_out
+            return "What can be worked out anew agrees." if disagreements.empty?
+
+            "#{disagreements.size == 1 ? "Two numbers" : "#{disagreements.size} pairs of numbers"} do not agree:"
+          end
+
+          # [how many it cites, how many cite it] in the library.
+          def around_counts = @around_counts ||= Services::ReadAround.new(@context, @page.opened).counts(record)
+
+          def review? = close.label&.key == "systematic_review"
+
+          private
+
+          def close = @close ||= Services::ReadClosely.new(@context).call(record)
+
+          def told(sentence) = Told.new(text: sentence.text, told: kind_of(sentence))
+
+          def kind_of(sentence)
+            return :design if close.made_as.sentence == sentence
+            return :conclusion if sentence.section == :conclusion
+
+            :results if [:results, nil].include?(sentence.section) && sentence.text.match?(FOUND)
+          end
+        end
+      end
+    end
+  end
+end
