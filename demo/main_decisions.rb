@@ -20,12 +20,23 @@ module Hobrin
 
       def call
         sift
+        follow
         @data[:papers].each { |key, paper| weigh(format(ID, key), paper) }
         plan = Brief::ChangePlan.new(**@data[:plan])
         edit(Edits::Act::WriteBrief.new(conclusion: @data[:conclusion], plan:))
       end
 
       private
+
+      # One round of the citations of what is kept; some of what it finds is let in, and one more paper
+      # by hand.
+      def follow
+        edit(Edits::Sift::FollowThreads.new)
+        @data[:let_in].each do |id, choice|
+          edit(Edits::Narrow::IncludeManually.new(record_id: id.to_s))
+          decide(@context.library.record(id.to_s), choice)
+        end
+      end
 
       # What is not named in the file is dropped when its title says why, and otherwise set aside.
       def sift

@@ -27,12 +27,13 @@ module Hobrin
 
       private
 
-      # The main one is the first, and the last one touched.
+      # The main one is the first, and the last one touched; full texts stand with some of its papers.
       def inquiries
         main = MainInquiry.new(@context)
         main.start
         OtherInquiries.new(@context).call
         main.work
+        FullTexts.new(@context).call
       end
     end
   end

@@ -13,6 +13,7 @@ module Hobrin
       # from two sources.
       RETRACTED = 14
       TWICE = 16
+      AGAIN = "trial-2019-mask"
       FOLDER = __dir__
       # What a handwritten paper says as it is to be.
       AS_WRITTEN = %w[key title types published keywords added language country journal].freeze
@@ -47,7 +48,7 @@ module Hobrin
             block.call(titles.apart(record, place + number))
           end
         end
-        twice(place).each(&block)
+        [*twice(place), again(known)].each(&block)
       end
 
       # Hash of topic (as in topics.yml) to how many papers it gets, in the order of the papers:
@@ -104,13 +105,19 @@ module Hobrin
       # The same papers again, as another source has them: another id, no headings, the title in
       # another spelling.
       def twice(places)
-        Array.new(TWICE) do |number|
+        Array.new(TWICE - 1) do |number|
           place = 1 + (number * places / TWICE)
-          topic = topic_of(place)
-          record = generated(topic, place)
-          record.with(id: "other-source:#{place}", headings: [], title: record.title.upcase,
-                      ages: [], types: [])
+          from_elsewhere(generated(topic_of(place), place), place)
         end
+      end
+
+      # One of those written by hand.
+      def again(known)
+        from_elsewhere(known.find { |record| record.id.end_with?(".#{AGAIN}") }, AGAIN)
+      end
+
+      def from_elsewhere(record, key)
+        record.with(id: "other-source:#{key}", headings: [], title: record.title.upcase, ages: [], types: [])
       end
 
       def topic_of(place)

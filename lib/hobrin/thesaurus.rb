@@ -99,6 +99,9 @@ module Hobrin
     # is near; see Spelling.
     def spelling(word) = late(:spelling) { Spelling.new(names) }.call(word)
 
+    # Whether any of its names has this word of four letters or more, folded.
+    def word?(word) = late(:spelling) { Spelling.new(names) }.named?(word)
+
     private
 
     def refuse(headings)

@@ -31,6 +31,7 @@ module Hobrin
       def flow(opened)
         cascade = opened.cascade
         Brief::Flow.of(joined: cascade.joined.size, left: cascade.steps.last&.size || 0,
+                       threaded_ids: @context.library.ids(@context.library.set(opened.inquiry.threaded_ids) - cascade.found),
                        found_ids: @context.library.ids(cascade.final), decisions: opened.inquiry.decisions)
       end
     end

@@ -14,20 +14,24 @@ module Hobrin
       # Whether there is anything to learn from: a paper kept and a paper dropped.
       def any? = verdicts.include?(:keep) && verdicts.include?(:drop)
 
-      # Hash of the number of each unread paper to how likely it is to be kept, the likeliest first.
+      # Hash of the number of each unread paper to how likely it is to be kept, the likeliest first: an
+      # order, and no more than that; what is to be counted with is calibrated.
       def call
         @call ||= unread.to_h { |number| [number, keeping.call(traits.fetch(number))] }
                         .sort_by { |number, likely| [-likely, number] }.to_h
       end
 
-      # record number. What speaks for a paper and against: Array of [trait, share], the strongest
+      # number :: of a record. What speaks for a paper and against: Array of [trait, share], the strongest
       # first; see Sifting::Keeping.
       def reasons(number) = keeping.reasons(@context.traits([number]).fetch(number))
 
-      def likely(number) = keeping.call(@context.traits([number]).fetch(number))
-
       # Gives a Sifting::Stopping.
-      def stopping = Sifting::Stopping.new(call.values)
+      def stopping
+        @stopping ||= begin
+          calibration = Sifting::Calibration.of(examples)
+          Sifting::Stopping.new(call.values.map { |likely| calibration.call(likely) })
+        end
+      end
 
       private
 
@@ -35,14 +39,16 @@ module Hobrin
       def unread = @unread ||= (@set - @context.library.set(@inquiry.decisions.map(&:record_id))).to_a
       def traits = @traits ||= @context.traits(unread)
 
+      def keeping = @keeping ||= Sifting::Keeping.new(examples)
+
       # Papers of which the person was unsure teach nothing.
-      def keeping
-        @keeping ||= begin
+      def examples
+        @examples ||= begin
           decided = @inquiry.decisions.reject { |one| one.verdict == :unsure }
           numbers = decided.to_h { |one| [one.record_id, one.verdict == :keep] }
           by_id = @context.library.numbers(numbers.keys)
           known = @context.traits(by_id.values)
-          Sifting::Keeping.new(numbers.filter_map { |id, kept| by_id[id] && [known.fetch(by_id[id]), kept] })
+          numbers.filter_map { |id, kept| by_id[id] && [known.fetch(by_id[id]), kept] }
         end
       end
     end

@@ -12,7 +12,7 @@ RSpec.describe Hobrin::Brief do
                                       decision("d", :unsure), decision("gone", :keep), decision("also gone", :drop,
                                                                                                 "No study")
                                     ])
-    expect(flow.to_h).to eq(joined: 9, limited: 5, by_hand: 1, found: 5,
+    expect(flow.to_h).to eq(joined: 9, limited: 5, by_hand: 1, threaded: 0, found: 5,
                             dropped: { "A double" => 1, "Other people" => 1 },
                             unsure: 1, unread: 1,
                             kept: 1, kept_outside: 1)

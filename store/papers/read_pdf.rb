@@ -19,12 +19,18 @@ def active?(value)
   end
 end
 
+# Lines of one paragraph are joined; a short line without an end, such as a heading, stays one.
+def joined(text)
+  lines = text.gsub(/[ \t]+/, " ").lines.map(&:strip).reject(&:empty?)
+  lines.map { |line| line.match?(/\A\p{Lu}[\p{L} ]{2,38}\z/) ? "\n#{line}\n" : "#{line} " }.join
+end
+
 def answer(path)
   reader = PDF::Reader.new(path)
   return { refused: "scripts" } if reader.objects.any? { |_, object| active?(object) }
 
   text = reader.pages.first(MOST_PAGES).map(&:text).join("\n\n")
-  { text: text.encode("UTF-8", invalid: :replace, undef: :replace).gsub(/[ \t]+/, " ")[0, MOST_LETTERS] }
+  { text: joined(text.encode("UTF-8", invalid: :replace, undef: :replace))[0, MOST_LETTERS] }
 rescue PDF::Reader::EncryptedPDFError
   { refused: "encrypted" }
 rescue PDF::Reader::MalformedPDFError, PDF::Reader::InvalidObjectError, PDF::Reader::UnsupportedFeatureError, ArgumentError, TypeError,

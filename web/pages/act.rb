@@ -75,7 +75,8 @@ module Hobrin
 
         def limited
           by_hand = ", +#{number(counts.by_hand)} let in by hand" if counts.by_hand.positive?
-          "−#{number(counts.limited)} by limits#{by_hand}"
+          threaded = ", +#{number(counts.threaded)} found by following citations" if counts.threaded.positive?
+          "−#{number(counts.limited)} by limits#{threaded}#{by_hand}"
         end
 
         def dropped

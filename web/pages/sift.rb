@@ -99,6 +99,13 @@ module Hobrin
           end
         end
 
+        # How the list is ordered and grouped, in words.
+        def order_words
+          order = Sifting::ListView::ORDERS.fetch(view.order)
+          first = likeliest? ? order : "#{order} first"
+          [first, *(Sifting::ListView::GROUPS.fetch(view.group) unless view.group == :none)].join(", ").sub(/\A./, &:upcase)
+        end
+
         # The parts of the list; those by verdict with their counts.
         def parts
           counts = { all: list.all, unread:, free: reader.free, **VERDICTS.keys.to_h { |verdict| [verdict, tally.fetch(verdict, 0)] } }

@@ -6,23 +6,26 @@ module Hobrin
     #
     # joined, limited :: papers that match all blocks; taken away by limits
     # by_hand         :: papers let in by hand that the search alone does not leave
+    # threaded        :: those let in of what was found by following citations, beside by_hand
     # found           :: papers left to read
     # dropped         :: Hash of reason to number, most first; unsure, unread :: numbers
     # kept            :: papers in the evidence set that the search still finds
     # kept_outside    :: papers kept earlier that the search as it is now no longer finds
     #
-    # Always: joined + by_hand = limited + found, and found = dropped + unsure + unread + kept.
+    # Always: joined + by_hand + threaded = limited + found, and found = dropped + unsure + unread + kept.
     class Flow < Value
-      attributes :joined, :limited, :by_hand, :found, :dropped, :unsure, :unread, :kept,
+      attributes :joined, :limited, :by_hand, :threaded, :found, :dropped, :unsure, :unread, :kept,
                  :kept_outside
 
       # joined :: number of papers; left :: of them after all limits; found_ids :: Array of record
       #   ids, those let in by hand too
-      # decisions :: Array of Sifting::Decision
-      def self.of(joined:, found_ids:, decisions:, left: found_ids.size)
+      # decisions :: Array of Sifting::Decision; threaded_ids :: of papers let in by following citations
+      #   that the search alone does not leave
+      def self.of(joined:, found_ids:, decisions:, left: found_ids.size, threaded_ids: [])
         here, elsewhere = decisions.partition { |decision| found_ids.include?(decision.record_id) }
         by_verdict = here.group_by(&:verdict)
-        new(joined:, limited: joined - left, by_hand: found_ids.size - left, found: found_ids.size,
+        new(joined:, limited: joined - left, by_hand: found_ids.size - left - threaded_ids.size,
+            threaded: threaded_ids.size, found: found_ids.size,
             dropped: by_verdict.fetch(:drop, []).map(&:reason).tally.sort_by do |reason, count|
               [-count, reason]
             end.to_h,

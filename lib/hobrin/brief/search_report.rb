@@ -18,12 +18,13 @@ module Hobrin
       # limits    :: Array of AppliedLimit that are on; filter :: Strategy::PublishedFilter or
       #   OwnFilter that is on, or nil
       # must_find :: papers that the search was held against; found :: of those; included :: papers
-      #   let in by hand
+      #   let in by hand; rounds :: Array of Sifting::Round in which citations were followed; threaded ::
+      #   papers let in from there
       # begun, counted :: Date; runs :: Array of Date on which it was run again
       # findings  :: what the check of the search still finds; total :: papers found
       # duplicates   :: of them, records that are the same paper once more
       class Facts < Value
-        attributes :library, :lines, :cql, :limits, :filter, :must_find, :found, :included, :begun,
+        attributes :library, :lines, :cql, :limits, :filter, :must_find, :found, :included, :rounds, :threaded, :begun,
                    :counted, :runs, :findings, :total, :duplicates
       end
 
@@ -33,7 +34,7 @@ module Hobrin
                "Deduplication"].freeze
       # The items that are done outside one source, each with what is not known of it here.
       ELSEWHERE = { 3 => "No study registry was searched here.", 4 => "No site was browsed here.",
-                    5 => "References were not followed here.", 6 => "Nobody was written to from here.",
+                    6 => "Nobody was written to from here.",
                     11 => "No earlier search was taken over here." }.freeze
       private_constant :ELSEWHERE
 
@@ -57,6 +58,7 @@ module Hobrin
         case number
         when 1 then library
         when 2 then "One source was searched."
+        when 5 then citations
         when 7 then other_methods
         when 8 then "#{facts.lines.size} lines, each with its count, and the whole as CQL: #{facts.cql}"
         when 9 then limits
@@ -83,6 +85,14 @@ module Hobrin
       def deduplication
         "By DOI, or by title, year, first author and first page: " \
           "#{facts.duplicates} of the #{facts.total} are the same paper once more."
+      end
+
+      def citations
+        return "Citations were not followed." if facts.rounds.empty?
+
+        followed, found = [facts.rounds.flat_map(&:from_ids), facts.rounds.flat_map(&:found_ids)].map(&:size)
+        "Citations of #{followed} papers were followed both ways, in rounds: #{facts.rounds.size}. #{found} papers were found, " \
+          "#{facts.threaded} let in."
       end
 
       def other_methods

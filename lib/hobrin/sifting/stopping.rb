@@ -10,8 +10,6 @@ module Hobrin
       LEVEL = 0.9
       # Below so many papers all are read: nothing is gained by stopping (common practice, no source).
       FEW = 50
-      private_constant :MOST
-
       # likelihoods :: Array of 0 to 1, one for each unread paper
       def initialize(likelihoods)
         @likelihoods = likelihoods

@@ -37,6 +37,9 @@ module Hobrin
         near.min&.last
       end
 
+      # Whether a name has this word, folded.
+      def named?(word) = @known.key?(word)
+
       private
 
       # A plural or another ending of a known word is no slip.

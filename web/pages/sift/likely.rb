@@ -8,8 +8,9 @@ module Hobrin
         class Likely
           # How many words are told for and against.
           WORDS = 4
-          # Below this chance that one is left, reading on is likely to bring nothing.
-          BRINGS_NOTHING = 0.9
+          # From this chance that none is left, reading on is likely to bring nothing: the estimate errs towards
+          # reading on.
+          BRINGS_NOTHING = 0.5
           private_constant :WORDS, :BRINGS_NOTHING
 
           # page :: Sift; likeliest :: Services::Likeliest
@@ -23,31 +24,40 @@ module Hobrin
 
           # What speaks for keeping the open paper and against: [for, against], each a text.
           def speaks(record)
-            reasons = @likeliest.reasons(@context.library.number(record.id))
+            reasons = @likeliest.reasons(@context.library.number(record.id)).select { |trait, _| telling?(trait) }
             [reasons.select { |_, share| share.positive? }, reasons.select { |_, share| share.negative? }]
               .map { |some| some.first(WORDS).map { |trait, _| words(trait) }.join(", ") }
           end
 
-          # How many keepers are expected among the unread, in a sentence.
-          def expected
-            stopping = @likeliest.stopping
+          # How many keepers are expected among the unread, and whether to stop, in sentences.
+          def may_stop
             return "Nothing is unread." if @page.unread.zero?
+            return "With fewer than #{few} papers, read them all." if @page.list.all < few
+            return "Too early to tell: decide on #{few} first." if @page.list.all - @page.unread < few
 
-            "Of #{@page.number(@page.unread)} unread, about #{@page.decimal(stopping.expected, stopping.expected < 10 ? 1 : 0)} " \
-              "are expected to be kept (#{stopping.low} to #{stopping.high}, 9 times in 10)."
+            "#{expected} #{advice}"
           end
 
-          # Whether to stop, in a sentence.
-          def advice
-            return "With fewer than #{Sifting::Stopping::FEW} papers, read them all." if @page.list.all < Sifting::Stopping::FEW
+          private
 
-            stopping = @likeliest.stopping
-            return "Reading on is likely to bring nothing: the chance that none is left is #{@page.hundredths(stopping.none)} in 100." if stopping.none >= BRINGS_NOTHING
+          def few = Sifting::Stopping::FEW
+          def stopping = @likeliest.stopping
+
+          def expected
+            about = @page.decimal(stopping.expected, stopping.expected < 10 ? 1 : 0)
+            most = stopping.high == Sifting::Stopping::MOST ? "" : ", hardly more than #{stopping.high}"
+            "Of #{@page.number(@page.unread)} unread, about #{about} are expected to be kept#{most}."
+          end
+
+          def advice
+            none = @page.hundredths(stopping.none)
+            return "Reading on is likely to bring nothing: #{none} in 100 that none is left." if stopping.none >= BRINGS_NOTHING
 
             "Read on, the likeliest first."
           end
 
-          private
+          # A word that names a thing: others tell a person nothing.
+          def telling?(trait) = trait.is_a?(Array) || @context.thesaurus.word?(trait)
 
           def words(trait)
             kind, name = trait.is_a?(Array) ? trait : [:word, trait]

@@ -7,6 +7,7 @@ module Hobrin
       class FollowThreads < Edit
         STEP = :sift
         MOST_ROUNDS = 20
+        attributes
         private_constant :MOST_ROUNDS
 
         def about(inquiry) = inquiry.rounds

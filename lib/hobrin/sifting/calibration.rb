@@ -1,0 +1,98 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Sifting
+    # Likelihoods brought to what really happens: a line through the log odds, fitted to decisions that
+    # the model had not learned from (Platt 1999, with his smoothed targets, fitted by Newton's steps;
+    # from memory). Without it the likelihoods of unread papers are far too high, since a person who
+    # reads the likeliest first has decided on more keepers than are left.
+    class Calibration
+      FOLDS = 3
+      STEPS = 30
+      # Log odds beyond this tell no more.
+      FURTHEST = 20.0
+      # How firmly the slope is held at one while few decisions say otherwise.
+      STIFF = 1.0
+      private_constant :FOLDS, :STEPS, :FURTHEST, :STIFF
+
+      # examples :: as for Keeping, the latest last. Each third of them is judged by what was learned from
+      # the others; the later half of them counts, since what is unread is like what was read last.
+      def self.of(examples)
+        late = examples.size / 2
+        new((0...FOLDS).flat_map do |fold|
+          left, taken = examples.each_with_index.partition { |_, place| place % FOLDS == fold }
+          judged(taken.map(&:first), left.filter_map { |example, place| example if place >= late })
+        end)
+      end
+
+      # taken, left :: examples to learn from and to judge. Gives an Array of [log odds, kept or not].
+      def self.judged(taken, left)
+        kept = taken.count(&:last)
+        return [] if kept.zero? || kept == taken.size
+
+        keeping = Keeping.new(taken)
+        left.map { |traits, keep| [odds(keeping.call(traits)), keep] }
+      end
+      private_class_method :judged
+
+      # Log odds of a likelihood.
+      def self.odds(likely)
+        return FURTHEST if likely >= 1
+        return -FURTHEST if likely <= 0
+
+        Math.log(likely / (1 - likely)).clamp(-FURTHEST, FURTHEST)
+      end
+
+      attr_reader :slope, :base
+
+      # judged :: Array of [log odds, kept or not]
+      def initialize(judged)
+        @slope, @base = fitted(judged)
+      end
+
+      # likely :: 0 to 1. Gives 0 to 1.
+      def call(likely) = 1 / (1 + Math.exp(-((@slope * self.class.odds(likely)) + @base)))
+
+      private
+
+      # Never the other way round: a model that is no better than chance tells nothing.
+      def fitted(judged)
+        slope, base = 1.0, 0.0
+        return [slope, base] if judged.empty?
+
+        rows = judged.zip(targets(judged)).map { |(odds, _), target| [odds, target] }
+        STEPS.times do
+          by_slope, by_base = step(rows, slope, base)
+          slope -= by_slope
+          base -= by_base
+          break if by_slope.abs + by_base.abs < 1e-9
+        end
+        slope.finite? && base.finite? ? [slope.clamp(0.0, FURTHEST), base.clamp(-FURTHEST, FURTHEST)] : [1.0, 0.0]
+      end
+
+      def targets(judged)
+        kept = judged.count(&:last)
+        high, low = (kept + 1.0) / (kept + 2), 1.0 / (judged.size - kept + 2)
+        judged.map { |_, keep| keep ? high : low }
+      end
+
+      # What Newton's step takes off slope and base.
+      def step(rows, slope, base)
+        of_slope, slopes = (slope - 1) * STIFF, STIFF
+        of_base = crossed = bases = 0.0
+        rows.each do |odds, target|
+          likely = 1 / (1 + Math.exp(-((slope * odds) + base)))
+          gap, weight = likely - target, [likely * (1 - likely), 1e-9].max
+          of_slope += gap * odds
+          of_base += gap
+          slopes += weight * odds * odds
+          crossed += weight * odds
+          bases += weight
+        end
+        bases += 1e-6
+        size = (slopes * bases) - (crossed * crossed)
+        [((bases * of_slope) - (crossed * of_base)) / size, ((slopes * of_base) - (crossed * of_slope)) / size]
+      end
+    end
+  end
+end
