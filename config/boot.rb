@@ -27,7 +27,9 @@ module Hobrin
                "demo" => Demo, "learning" => Learning }.freeze
     # Folders that only hold files together, one for each step or table; what is in them belongs to
     # the layer itself.
-    GROUPS = %w[store/* services/*].freeze
+    GROUPS = %w[store/* store/library/nearness services/*].freeze
+    # What is no Ruby of a layer, or a program of its own.
+    IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].freeze
     # How many requests are answered at once; each may hold one connection to a database.
     THREADS = 5
 
@@ -35,14 +37,12 @@ module Hobrin
       loader.tag = "hobrin-layers"
       LAYERS.each { |folder, namespace| loader.push_dir(ROOT.join(folder).to_s, namespace:) }
       GROUPS.each { |folders| loader.collapse(ROOT.join(folders).to_s) }
-      loader.ignore(*%w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].map do |path|
-        ROOT.join(path).to_s
-      end)
+      loader.ignore(*IGNORED.map { |path| ROOT.join(path).to_s })
       # It needs what only development has.
       loader.do_not_eager_load(ROOT.join("learning").to_s)
       loader.setup
     end
-    private_constant :LAYERS, :GROUPS, :LOADER
+    private_constant :LAYERS, :GROUPS, :IGNORED, :LOADER
 
     class << self
       # Loads every file now, so that a slip in a name shows at start and not on first use.
@@ -67,10 +67,14 @@ module Hobrin
       end
 
       # What was learnt about questions, as it ships.
-      def learned = @learned ||= Question::Understanding::Learned.parse(unpacked("learning/learned.txt.gz"))
+      def learned
+        @learned ||= Question::Understanding::Learned.parse(unpacked("learning/learned.txt.gz"))
+      end
 
       # The words of English, as they ship.
-      def dictionary = @dictionary ||= Text::Dictionary.new(unpacked("config/english_words.txt.gz").split)
+      def dictionary
+        @dictionary ||= Text::Dictionary.new(unpacked("config/english_words.txt.gz").split)
+      end
 
       private
 

@@ -3,8 +3,8 @@
 module Hobrin
   module Demo
     # Lets the papers of one topic cite earlier ones of it; reviews cite more. A few studies are
-    # reported twice, the second time under another title, and the second report cites the first. Papers
-    # about the main inquiry cite those around it that were written by hand.
+    # reported twice, the second time under another title, and the second report cites the first.
+    # Papers about the main inquiry cite those around it that were written by hand.
     class Citing
       MOST = 6
       MOST_OF_REVIEWS = 18

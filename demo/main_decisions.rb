@@ -28,14 +28,12 @@ module Hobrin
 
       private
 
-      # One round of the citations of what is kept; some of what it finds is let in, and one more paper
-      # by hand.
+      # One round of the citations of what is kept; some of what it finds is let in, and one more
+      # paper by hand.
       def follow
         edit(Edits::Sift::FollowThreads.new)
-        @data[:let_in].each do |id, choice|
-          edit(Edits::Narrow::IncludeManually.new(record_id: id.to_s))
-          decide(@context.library.record(id.to_s), choice)
-        end
+        @data[:let_in].each_key { |id| edit(Edits::Narrow::IncludeManually.new(record_id: id.to_s)) }
+        @data[:let_in].each { |id, choice| decide(@context.library.record(id.to_s), choice) }
       end
 
       # What is not named in the file is dropped when its title says why, and otherwise set aside.

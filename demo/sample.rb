@@ -27,7 +27,8 @@ module Hobrin
 
       private
 
-      # The main one is the first, and the last one touched; full texts stand with some of its papers.
+      # The main one is the first, and the last one touched; full texts stand with some of its
+      # papers.
       def inquiries
         main = MainInquiry.new(@context)
         main.start

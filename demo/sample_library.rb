@@ -44,7 +44,8 @@ module Hobrin
         place = 0
         topics.each do |topic, papers|
           made = Array.new(papers) { generated(topic, place += 1) }
-          Citing.new(Random.new(@seed + place), known:).call(made).each_with_index do |record, number|
+          Citing.new(Random.new(@seed + place),
+                     known:).call(made).each_with_index do |record, number|
             block.call(titles.apart(record, place + number))
           end
         end
@@ -117,7 +118,8 @@ module Hobrin
       end
 
       def from_elsewhere(record, key)
-        record.with(id: "other-source:#{key}", headings: [], title: record.title.upcase, ages: [], types: [])
+        record.with(id: "other-source:#{key}", headings: [], title: record.title.upcase, ages: [],
+                    types: [])
       end
 
       def topic_of(place)

@@ -2,11 +2,13 @@
 
 module Hobrin
   module Learning
-    # How well the likeliest-first order finds what a person would keep, tried on the sample's inquiries:
-    # a wide set around each question is read to its end by a reader who keeps what the search finds in
-    # all its blocks and what is made as the question needs it. Both are ours, sample and reader.
+    # How well the likeliest-first order finds what a person would keep, tried on the sample's
+    # inquiries: a wide set around each question is read to its end by a reader who keeps what the
+    # search finds in all its blocks and what is made as the question needs it. Both are ours,
+    # sample and reader.
     class Screening
-      # kind :: of the question; records :: Array of Record; keep :: Hash of id to whether it is kept
+      # kind :: of the question; records :: Array of Record; keep :: Hash of id to whether it is
+      #   kept
       class Pile < Value
         attributes :kind, :records, :keep
 
@@ -16,7 +18,8 @@ module Hobrin
       # How many papers were read in each order until GOAL of the keepers were found.
       # estimates :: Array of Estimate; chances :: Array of [likelihood, whether it is kept]
       class Run < Value
-        attributes :kind, :papers, :keepers, :seed, :likeliest, :newest, :chance, :estimates, :chances
+        attributes :kind, :papers, :keepers, :seed, :likeliest, :newest, :chance, :estimates,
+                   :chances
 
         def share = likeliest.fdiv(newest)
       end
@@ -31,27 +34,34 @@ module Hobrin
       GOAL = 0.95
       # After how much of the pile the estimate is looked at.
       LOOKS = [0.2, 0.35, 0.5, 0.7].freeze
-      # Once the goal is reached, only the estimates matter: learning anew after each paper is not needed.
+      # Once the goal is reached, only the estimates matter: learning anew after each paper is not
+      # needed.
       RARELY = 8
       STRONG = 2
       private_constant :LOOKS, :RARELY, :STRONG
 
       class << self
-        # The piles of the sample's inquiries. context :: Services::Context of a home with the sample
+        # The piles of the sample's inquiries. context :: Services::Context of a home with the
+        # sample
         def piles(context, ids: 1..5)
           ids.map { |id| pile(context, Services::ReadInquiry.new(context).call(id)) }
         end
 
         private
 
-        # What any two blocks of the search find together; of a search of two, what the first one does.
+        # What any two blocks of the search find together; of a search of two, what the first one
+        # does.
         def pile(context, opened)
           blocks = opened.inquiry.searched_blocks.map { |block| context.evaluator.call(block.tree) }
-          wide = blocks.size > 2 ? blocks.combination(2).map { |one, two| one & two }.reduce(:|) : blocks.first
+          wide = blocks.size > 2 ? blocks.combination(2).map do |one, two|
+            one & two
+          end.reduce(:|) : blocks.first
           kind = opened.question.kind
           numbers = wide.to_a
           records = context.library.numbered_all(numbers)
-          keep = records.zip(numbers).to_h { |record, number| [record.id, opened.cascade.joined.include?(number) && fit?(record, kind)] }
+          keep = records.zip(numbers).to_h do |record, number|
+            [record.id, opened.cascade.joined.include?(number) && fit?(record, kind)]
+          end
           Pile.new(kind:, records:, keep:)
         end
 
@@ -60,7 +70,9 @@ module Hobrin
           return false if record.retracted? || design.nil?
           return %w[qualitative systematic_review].include?(design) if kind == "experience"
 
-          %w[systematic_review guideline].include?(design) || Appraisal::Level.by_design(kind).to_h.fetch(design, 9) <= STRONG
+          %w[systematic_review
+             guideline].include?(design) || Appraisal::Level.by_design(kind).to_h.fetch(design,
+                                                                                        9) <= STRONG
         end
       end
 
@@ -74,10 +86,13 @@ module Hobrin
       # Gives a Run. seed :: of the order in which the reader begins
       def call(seed)
         shuffled = @pile.records.map(&:id).shuffle(random: Random.new(seed))
-        newest = @pile.records.sort_by { |record| [record.published.to_s, record.id] }.reverse.map(&:id)
+        newest = @pile.records.sort_by do |record|
+          [record.published.to_s, record.id]
+        end.reverse.map(&:id)
         read, estimates, chances = reading(shuffled)
-        Run.new(kind: @pile.kind, papers: @pile.records.size, keepers: @pile.keepers, seed:, likeliest: until_goal(read),
-                newest: until_goal(newest), chance: until_goal(shuffled), estimates:, chances:)
+        Run.new(kind: @pile.kind, papers: @pile.records.size, keepers: @pile.keepers, seed:,
+                likeliest: until_goal(read), newest: until_goal(newest), chance: until_goal(shuffled),
+                estimates:, chances:)
       end
 
       private
@@ -93,7 +108,9 @@ module Hobrin
         looks = LOOKS.map { |share| (share * left.size).round }
         model = nil
         until left.empty?
-          model = learned(read) if model.nil? || found(read) < @goal || (read.size % RARELY).zero? || looks.include?(read.size)
+          if model.nil? || found(read) < @goal || (read.size % RARELY).zero? || looks.include?(read.size)
+            model = learned(read)
+          end
           following = model ? left.max_by { |id| model.call(@traits[id]) } : left.first
           look(model, left, read, estimates, chances) if model && looks.include?(read.size)
           left -= [following]

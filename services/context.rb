@@ -4,7 +4,8 @@ module Hobrin
   module Services
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
-      attr_reader :inquiries, :own_filters, :settings, :papers, :library, :who, :filters, :dictionary
+      attr_reader :inquiries, :own_filters, :settings, :papers, :library, :who, :filters,
+                  :dictionary
 
       # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
       #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers
@@ -50,7 +51,8 @@ module Hobrin
       def understanding = Question::Understanding.new(@learned, thesaurus)
 
       # What papers are told by when Hobrin learns what a person keeps: Hash of each number to its
-      # Sifting::Traits. They are kept until the library changes: a page asks for those of every paper.
+      # Sifting::Traits. They are kept until the library changes: a page asks for those of every
+      # paper.
       def traits(numbers) = library.traits(numbers)
 
       # The names that a search may use in the library as it is now.

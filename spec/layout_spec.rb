@@ -52,11 +52,17 @@ RSpec.describe "The layout" do
       .to all(start_with("#{root}/store/"))
     bitmaps = everything.select { |file| code(file).include?("Roaring") }
     expect(bitmaps.map { |file| File.basename(file) }).to eq(["record_set.rb"])
-    expect(files("#{root}/cli").grep_v(%r{/benchmarks/}).select { |file| code(file).match?(/\bStore::/) })
+    expect(files("#{root}/cli").grep_v(%r{/benchmarks/}).select do |file|
+      code(file).match?(/\bStore::/)
+    end)
       .to eq([])
-    expect(files("#{root}/web").select { |file| code(file).match?(/\bStore::|context\.(library|inquiries)/) })
+    expect(files("#{root}/web").select do |file|
+      code(file).match?(/\bStore::|context\.(library|inquiries)/)
+    end)
       .to eq([])
-    above = files("#{root}/{lib,store,services}").select { |file| code(file).match?(/\b(Web|Cli|Sinatra|Demo)::/) }
+    above = files("#{root}/{lib,store,services}").select do |file|
+      code(file).match?(/\b(Web|Cli|Sinatra|Demo)::/)
+    end
     expect(above).to eq([])
   end
 

@@ -66,17 +66,19 @@ module Hobrin
         # Reading still works, so the page comes back with what was typed in it.
         status 503
         htmx? ? fail_with("Not now",
-                          e.message) : show(form_class.step(fields) || step, errors: { press: e.message })
+                          e.message) : show(form_class.step(fields) || step,
+                                            errors: { press: e.message })
       end
 
-      # Makes a change of what is kept with papers, beside the inquiry, then shows the paper again: its
-      # full text and how to cite it.
+      # Makes a change of what is kept with papers, beside the inquiry, then shows the paper again:
+      # its full text and how to cite it.
       def beside_the_inquiry
         Lengths.check(params)
         yield
         kept = { **Pages::Sift.view_of(fields).to_query, "show" => "full" }
         query = { **kept, "paper" => fields.text(:paper) }
-        return redirect(to("/inquiries/#{inquiry_id}/sift?#{Rack::Utils.build_query(query)}"), 303) unless htmx?
+        return redirect(to("/inquiries/#{inquiry_id}/sift?#{Rack::Utils.build_query(query)}"),
+                        303) unless htmx?
 
         @fields = Fields.new(kept)
         show(:sift, paper: query["paper"])

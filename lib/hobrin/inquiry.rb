@@ -12,7 +12,8 @@ module Hobrin
   # lines :: Array of Strategy::NamedLine, in the order in which they were made
   # must_find :: ids of the papers that the person knows and wants to see found
   # dismissed :: Array of the wordings of the what-ifs that the person does not want to see again
-  # decisions :: Array of Sifting::Decision; rounds :: Array of Sifting::Round, the first first; papers :: Array of Appraisal::Paper
+  # decisions :: Array of Sifting::Decision; rounds :: Array of Sifting::Round, the first first;
+  #   papers :: Array of Appraisal::Paper
   # conclusion :: String; plan :: Brief::ChangePlan; next_term :: the id that the next term gets
   class Inquiry < Value
     attributes :question, :blocks, :order, :limits, :included_ids, :aim, :lines, :must_find, :dismissed,

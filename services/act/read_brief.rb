@@ -30,9 +30,11 @@ module Hobrin
 
       def flow(opened)
         cascade = opened.cascade
+        threaded = @context.library.set(opened.inquiry.threaded_ids) - cascade.found
         Brief::Flow.of(joined: cascade.joined.size, left: cascade.steps.last&.size || 0,
-                       threaded_ids: @context.library.ids(@context.library.set(opened.inquiry.threaded_ids) - cascade.found),
-                       found_ids: @context.library.ids(cascade.final), decisions: opened.inquiry.decisions)
+                       threaded_ids: @context.library.ids(threaded),
+                       found_ids: @context.library.ids(cascade.final),
+                       decisions: opened.inquiry.decisions)
       end
     end
   end

@@ -47,7 +47,8 @@ module Hobrin
 
       def frame(question, guess, found)
         time = found.find { |one| one.key == "T" && !question.element("T") }
-        Question::FittingFrame.call(question, kind: question.kind || guess&.kind&.key, time: time&.phrase&.text)
+        Question::FittingFrame.call(question, kind: question.kind || guess&.kind&.key,
+                                              time: time&.phrase&.text)
       end
 
       def mentioned(inquiry)

@@ -9,12 +9,14 @@ module Hobrin
         attributes :name, :type, :body
       end
 
+      LARGEST_BYTES = Store::KeptPapers::LARGEST_BYTES
+
       def initialize(context)
         @context = context
       end
 
-      # path :: of a file that came in, nil for none. Raises InputError (:pdf), GoneError for a paper
-      # that is not in the library.
+      # path :: of a file that came in, nil for none. Raises InputError (:pdf), GoneError for a
+      #   paper that is not in the library.
       def call(record_id, path)
         known(record_id)
         @context.papers.keep(record_id, path)
@@ -27,7 +29,8 @@ module Hobrin
       def read(record_id)
         record = known(record_id)
         name = Text::Tokens.of(record.title).first(6).join("-")
-        File.new(name: "#{name.empty? ? "paper" : name}.pdf", type: "application/pdf", body: @context.papers.pdf(record_id))
+        File.new(name: "#{name.empty? ? "paper" : name}.pdf", type: "application/pdf",
+                 body: @context.papers.pdf(record_id))
       end
 
       private

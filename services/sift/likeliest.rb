@@ -14,16 +14,19 @@ module Hobrin
       # Whether there is anything to learn from: a paper kept and a paper dropped.
       def any? = verdicts.include?(:keep) && verdicts.include?(:drop)
 
-      # Hash of the number of each unread paper to how likely it is to be kept, the likeliest first: an
-      # order, and no more than that; what is to be counted with is calibrated.
+      # Hash of the number of each unread paper to how likely it is to be kept, the likeliest first:
+      # an order, and no more than that; what is to be counted with is calibrated.
       def call
         @call ||= unread.to_h { |number| [number, keeping.call(traits.fetch(number))] }
                         .sort_by { |number, likely| [-likely, number] }.to_h
       end
 
-      # number :: of a record. What speaks for a paper and against: Array of [trait, share], the strongest
-      # first; see Sifting::Keeping.
-      def reasons(number) = keeping.reasons(@context.traits([number]).fetch(number))
+      # What speaks for a record and against: Array of [trait, share], the strongest first; see
+      # Sifting::Keeping.
+      def reasons(record)
+        number = @context.library.number(record.id)
+        keeping.reasons(@context.traits([number]).fetch(number))
+      end
 
       # Gives a Sifting::Stopping.
       def stopping
@@ -36,7 +39,11 @@ module Hobrin
       private
 
       def verdicts = @verdicts ||= @inquiry.decisions.map(&:verdict)
-      def unread = @unread ||= (@set - @context.library.set(@inquiry.decisions.map(&:record_id))).to_a
+
+      def unread
+        @unread ||= (@set - @context.library.set(@inquiry.decisions.map(&:record_id))).to_a
+      end
+
       def traits = @traits ||= @context.traits(unread)
 
       def keeping = @keeping ||= Sifting::Keeping.new(examples)

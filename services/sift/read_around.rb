@@ -38,14 +38,19 @@ module Hobrin
 
       # Array of Near, for any records.
       def near(records, likeness = [])
-        standings(records).zip(records, likeness).map { |standing, record, like| Near.new(record:, standing:, likeness: like) }
+        standings(records).zip(records, likeness).map do |standing, record, like|
+          Near.new(record:, standing:, likeness: like)
+        end
       end
 
       private
 
       def cites(record) = @library.citations.cited_by([record.id]).fetch(record.id)
       def cited_by(record) = @library.citations.citing([record.id]).fetch(record.id)
-      def records(ids) = @library.records_by_id(ids.first(MOST)).sort_by { |one| one.published.to_s }.reverse
+
+      def records(ids)
+        @library.records_by_id(ids.first(MOST)).sort_by { |one| one.published.to_s }.reverse
+      end
 
       def standings(records)
         numbers = @library.numbers(records.map(&:id))

@@ -2,16 +2,17 @@
 
 module Hobrin
   module Services
-    # What is to be known of one paper beside its abstract: whether it is what it says it is, whether
-    # its numbers fit together, and what it has to do with other papers.
+    # What is to be known of one paper beside its abstract: whether it is what it says it is,
+    # whether its numbers fit together, and what it has to do with other papers.
     class ReadClosely
-      # passage :: CloseReading::Passage of the abstract; label :: Appraisal::Design of its labels, or
-      #   nil; made_as :: CloseReading::MadeAs::Answer; disagreements :: of CloseReading::Numbers
+      # passage :: CloseReading::Passage of the abstract; label :: Appraisal::Design of its labels,
+      #   or nil; made_as :: CloseReading::MadeAs::Answer; disagreements :: of CloseReading::Numbers
       # worked_out :: whether there was a number to work out anew; double_of :: the Record that came
-      #   first when this is the same paper once more, or nil; reports :: Records of other reports of
-      #   the same study; full :: whether a full text was read too
+      #   first when this is the same paper once more, or nil; reports :: Records of other reports
+      #   of the same study; full :: whether a full text was read too
       class Paper < Value
-        attributes :passage, :label, :made_as, :disagreements, :worked_out, :double_of, :reports, :full
+        attributes :passage, :label, :made_as, :disagreements, :worked_out, :double_of, :reports,
+                   :full
       end
 
       def initialize(context)
@@ -35,7 +36,11 @@ module Hobrin
       # The abstract first: a full text tells of other people's work too.
       def made_as(passage, full, label)
         [passage, full].uniq.map { |text| CloseReading::MadeAs.new(text, label&.key).call }
-                       .then { |answers| answers.find { |answer| answer.verdict != :untold } || answers.first }
+                       .then do |answers|
+          answers.find do |answer|
+            answer.verdict != :untold
+          end || answers.first
+        end
       end
 
       def worked_out?(passage)
@@ -56,7 +61,7 @@ module Hobrin
         return [] if counts.size < CloseReading::SameStudy::ENOUGH
 
         @library.records_by_id(@library.citations.tied_with(record, counts)).select do |other|
-          (other.types & record.types).any? && other.abstract &&
+          other.types.intersect?(record.types) && other.abstract &&
             CloseReading::SameStudy.call(passage, CloseReading::Passage.new(other.abstract))
         end
       end

@@ -2,11 +2,11 @@
 
 module Hobrin
   module Services
-    # The rounds in which citations were followed, with what they found, and what the next one would go
-    # from.
+    # The rounds in which citations were followed, with what they found, and what the next one would
+    # go from.
     class ReadThreads
-      # number :: from 1; from :: how many papers were followed; found :: Array of Tied, the most tied
-      #   first
+      # number :: from 1; from :: how many papers were followed; found :: Array of Tied, the most
+      #   tied first
       class Round < Value
         attributes :number, :from, :found
       end
@@ -25,6 +25,7 @@ module Hobrin
       private_constant :SHOWN
 
       def initialize(context, opened)
+        @context = context
         @library = context.library
         @opened = opened
         @inquiry = opened.inquiry
@@ -33,21 +34,37 @@ module Hobrin
 
       # Array of Round, the last first.
       def rounds
-        @rounds ||= @inquiry.rounds.each_with_index.map { |round, place| read(round, place + 1) }.reverse
+        @rounds ||= @inquiry.rounds.each_with_index.map do |round, place|
+          read(round, place + 1)
+        end.reverse
       end
 
       # How many papers the next round goes from.
       def next_from = Sifting::Threads.next_from(@inquiry)
 
-      # What the picture shows: the kept papers and those found, and the lines between them as pairs of
-      # ids [citing, cited].
+      # What the picture shows: the kept papers and those found, and the lines between them as pairs
+      # of ids [citing, cited].
       def picture
         kept = @library.records_by_id(@inquiry.kept_ids)
         found = rounds.flat_map { |round| round.found.map { |tied| tied.near.record } }
         records = (kept + found).uniq(&:id)
         ids = records.to_h { |record| [record.id, true] }
-        lines = records.flat_map { |record| record.cites.select { |cited| ids.key?(cited) }.map { |cited| [record.id, cited] } }
+        lines = records.flat_map do |record|
+          record.cites.select do |cited|
+            ids.key?(cited)
+          end.map { |cited| [record.id, cited] }
+        end
         [records.map { |record| Mark.new(record:, kind: kind(record)) }, lines]
+      end
+
+      # The rungs that some records stand on, from the top: Hash of name to the ids there.
+      def rungs(records)
+        numbers = @library.numbers(records.map(&:id))
+        set = Records::RecordSet.of(numbers.values)
+        Appraisal::Ladder.new(set, @inquiry.question.kind,
+                              @context.evaluator.index).call.to_h do |rung|
+          [rung.name, numbers.select { |_, number| rung.papers.include?(number) }.keys]
+        end
       end
 
       private
@@ -63,7 +80,11 @@ module Hobrin
         by = Sifting::Threads.of(round.from_ids, neighbours, known: []).to_h { |tied| [tied.record_id, tied.by] }
         records = @library.records_by_id(round.found_ids.first(SHOWN))
         sources = @library.records_by_id(round.from_ids).to_h { |record| [record.id, record] }
-        found = @around.near(records).map { |near| Tied.new(near:, by: by.fetch(near.record.id, []).filter_map { |id| sources[id] }) }
+        found = @around.near(records).map do |near|
+          Tied.new(near:, by: by.fetch(near.record.id, []).filter_map do |id|
+            sources[id]
+          end)
+        end
         Round.new(number:, from: round.from_ids.size, found:)
       end
     end

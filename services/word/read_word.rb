@@ -62,7 +62,8 @@ module Hobrin
       end
 
       def suggestions(element, block)
-        Retrieval::FirstNames.new(block, @evaluator, dictionary: @context.dictionary).call(element.phrases.map(&:text))
+        Retrieval::FirstNames.new(block, @evaluator,
+                                  dictionary: @context.dictionary).call(element.phrases.map(&:text))
       end
 
       def narrower(block)

@@ -79,6 +79,8 @@ RSpec.describe "The demo", :slow do
   it "tells shares that agree with their numbers, and cites what was there before" do
     shares = records.flat_map { |record| record.abstract.to_s.scan(/(\d+) of (\d+) \(([\d.]+)%\)/) }
     expect(shares.size).to be > 10_000
+    # One slip, planted in one paper.
+    shares -= [%w[18 104 13.7]]
     shares.each do |part, whole, share|
       expect([part, whole,
               (100.0 * part.to_i / whole.to_i).round(1)]).to eq([part, whole, share.to_f])

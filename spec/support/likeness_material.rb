@@ -12,7 +12,8 @@ module LikenessMaterial
 
     def texts
       records.map do |record|
-        Hobrin::Text::Tokens.of([record.title, record.abstract, *record.headings.map(&:label)].join(" ")).join(" ")
+        Hobrin::Text::Tokens.of([record.title, record.abstract,
+                                 *record.headings.map(&:label)].join(" ")).join(" ")
       end
     end
 

@@ -8,5 +8,6 @@ Hobrin::Learning::Study.new(thesaurus:).call
 learned = Hobrin::Question::Understanding::Learned.parse(Zlib.gunzip(File.binread(Hobrin::Learning::Study::FOUR_FIFTHS)))
 understanding = Hobrin::Question::Understanding.new(learned, thesaurus)
 page = Hobrin::Learning::Page
-text = page.new(YAML.safe_load_file(Hobrin::Learning::Study::FIGURES), understanding).call(File.read(page::FILE))
+text = page.new(YAML.safe_load_file(Hobrin::Learning::Study::FIGURES),
+                understanding).call(File.read(page::FILE))
 File.write(page::FILE, text)

@@ -9,7 +9,8 @@ RSpec.describe "Every route", :sample, :client, :slow do
   let(:reads) do
     { "ask" => %w[phrase show], "word" => %w[open block typed to part part_count],
       "offers" => %w[block typed], "narrow" => %w[show opened order more kind all limit two what_if],
-      "sift" => %w[paper], "weigh" => %w[paper], "act" => %w[opened],
+      "sift" => %w[paper show order group part rung find style], "full-text" => %w[paper],
+      "list.ris" => %w[part rung find order], "weigh" => %w[paper], "act" => %w[opened],
       "trail" => %w[line with step who again], "since" => %w[seen] }
   end
   let(:writes) do
@@ -23,7 +24,9 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "what-ifs" => %w[try dismiss], "must-find" => %w[known reading remove],
       "let-in" => %w[paper do], "check" => %w[finding],
       "filter" => %w[kind put put_own forget title terms usual replace],
-      "decisions" => %w[paper verdict reason note although_retracted],
+      "decisions" => %w[paper verdict reason note although_retracted following order part],
+      "several" => %w[papers whole verdict reason part find], "threads" => %w[show],
+      "full-text" => %w[paper file do], "resolver" => %w[resolver paper],
       "weigh" => %w[paper design reviewed answers graded graded_why outcome events total
                     comparison_events finding next],
       "act" => %w[seen conclusion what where who from_when measured look_again],

@@ -87,8 +87,11 @@ module Hobrin
 
       # When the last lines of a kind were written, in order. Array of Time.
       def times_of(id, kind, last:)
-        @db[:trail].where(inquiry_id: id, kind: kind.to_s).reverse(:number).limit(last).select_map(:at)
-                   .reverse.map { |at| Time.iso8601(at) }
+        @db[:trail].where(inquiry_id: id,
+                          kind: kind.to_s).reverse(:number).limit(last).select_map(:at)
+                   .reverse.map do |at|
+          Time.iso8601(at)
+        end
       end
 
       # One line of the trail. Raises GoneError.

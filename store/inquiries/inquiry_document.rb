@@ -27,10 +27,13 @@ module Hobrin
               { name: line.name, tree: ExpressionDocument.dump(line.tree) }
             end,
             must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
-            decisions: inquiry.decisions.map { |decision| decision_data(decision) },
+            **reading_data(inquiry), conclusion: inquiry.conclusion, plan: plan_data(inquiry.plan) }
+        end
+
+        def reading_data(inquiry)
+          { decisions: inquiry.decisions.map { |decision| decision_data(decision) },
             rounds: inquiry.rounds.map { |round| { from: round.from_ids, found: round.found_ids } },
-            papers: inquiry.papers.map { |paper| paper_data(paper) },
-            conclusion: inquiry.conclusion, plan: plan_data(inquiry.plan) }
+            papers: inquiry.papers.map { |paper| paper_data(paper) } }
         end
 
         def block_data(block)
@@ -72,7 +75,9 @@ module Hobrin
 
         def reading(data)
           { decisions: data[:decisions].map { |decision| self.decision(decision) },
-            rounds: data[:rounds].map { |round| Sifting::Round.new(from_ids: round[:from], found_ids: round[:found]) },
+            rounds: data[:rounds].map do |round|
+              Sifting::Round.new(from_ids: round[:from], found_ids: round[:found])
+            end,
             papers: data[:papers].map { |paper| self.paper(paper) } }
         end
 

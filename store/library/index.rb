@@ -35,7 +35,9 @@ module Hobrin
       def occurs?(word) = @texts.occurs?(word)
 
       # Hash of each folded word to how many records had it when the last import ended.
-      def word_counts = @sets.fetch(:word_counts) { @db[:word_counts].select_hash(:word, :papers).freeze }
+      def word_counts
+        @sets.fetch(:word_counts) { @db[:word_counts].select_hash(:word, :papers).freeze }
+      end
 
       # leaf :: Strategy::Author. Ranges of text stand in for beginnings, so that the index is used.
       def author(leaf)

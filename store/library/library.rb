@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "forwardable"
 require "securerandom"
 require "sequel"
 
@@ -7,13 +8,7 @@ module Hobrin
   module Store
     # The rebuildable library: records and thesaurus in one SQLite file.
     class Library
-      # How many records of a set are looked up by their own rows; more are found along the dates
-      # instead.
-      FEW = 2_000
-      # How many records that were read are kept: a list is shown again after each decision. A record
-      # never changes, and takes some ten kilobytes.
-      MOST_RECORDS = 2_000
-      private_constant :FEW, :MOST_RECORDS
+      extend Forwardable
 
       # Which records are the same paper.
       attr_reader :duplicates
@@ -26,7 +21,7 @@ module Hobrin
         @duplicates = Duplicates.new(db)
         @citations = Citations.new(db)
         @lock = Mutex.new
-        @read = Kept.new(most: MOST_RECORDS)
+        @stored = StoredRecords.new(db) { index.sets(:dates) }
       end
 
       def inspect = "#<#{self.class}>"
@@ -66,29 +61,9 @@ module Hobrin
         end
       end
 
-      # The record with this id, or nil.
-      def record(id) = records(@db[:records].where(id:)).first
-
-      # The record with this number, or nil.
-      def numbered(number) = records(@db[:records].where(number:)).first
-
-      # The number of the record with this id, or nil.
-      def number(id) = @db[:records].where(id:).get(:number)
-
-      # Hash of each of these ids to the number of its record; unknown ids are left out.
-      def numbers(ids)
-        ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).select_map(%i[id number]) }.to_h
-      end
-
-      # The records with these ids, in that order; unknown ids are left out.
-      def records_by_id(ids)
-        found = ids.each_slice(500).flat_map { |some| records(@db[:records].where(id: some)) }
-        by_id = found.to_h { |record| [record.id, record] }
-        by_id.values_at(*ids).compact
-      end
-
-      # The records of a RecordSet, newest first, at most `limit`.
-      def newest(set, limit:) = records(newest_rows(set, limit))
+      # Records by id, by number and by set; see StoredRecords.
+      def_delegators :@stored, :record, :numbered, :number, :numbers, :records_by_id, :newest, :numbered_all,
+                     :newest_set, :set, :ids
 
       # How close the records of a RecordSet are to phrases; see Closeness.
       def closeness(set, phrases) = Closeness.new(@db).call(set, phrases)
@@ -103,29 +78,6 @@ module Hobrin
 
       # What likeness of papers is told by, in the library as it is now.
       def likeness = Sifting::Likeness.new(size:, counts: index.word_counts)
-
-      # The records with these numbers, in that order.
-      def numbered_all(numbers)
-        rows = numbers.each_slice(500).flat_map do |some|
-          @db[:records].where(number: some).select_map(%i[number csl])
-        end.to_h
-        numbers.filter_map { |number| rows[number] && read(number, rows[number]) }
-      end
-
-      # The newest records of a RecordSet as a RecordSet.
-      def newest_set(set, limit:)
-        Records::RecordSet.of(newest_rows(set, limit).select_map(:number))
-      end
-
-      # The records with these ids as a RecordSet.
-      def set(ids)
-        Records::RecordSet.of(ids.each_slice(500).flat_map do |some|
-          @db[:records].where(id: some).select_map(:number)
-        end)
-      end
-
-      # The ids of a RecordSet, newest first.
-      def ids(set, limit: nil) = newest_rows(set, limit || set.size).select_map(:id)
 
       # Replaces the headings of the library. Takes a Thesaurus.
       def write_thesaurus(thesaurus)
@@ -181,10 +133,9 @@ module Hobrin
 
       def snapshot
         @db.transaction do
-          Snapshot.new(version:, index: Index.new(@db) do |number|
-            numbered(number)
-          end.tap(&:everything),
-                       thesaurus: HeadingRows.new(@db).read, size: @db[:records].count, sample: meta("sample") == "yes", traits: KeptTraits.new { likeness })
+          Snapshot.new(version:, index: Index.new(@db) { |number| numbered(number) }.tap(&:everything),
+                       thesaurus: HeadingRows.new(@db).read, size: @db[:records].count,
+                       sample: meta("sample") == "yes", traits: KeptTraits.new { likeness })
         end
       end
 
@@ -197,31 +148,6 @@ module Hobrin
 
       def meta_write(name, value)
         @db[:meta].insert_conflict(target: :name, update: { value: }).insert(name:, value:)
-      end
-
-      def newest_rows(set, limit)
-        return @db[:records].where(false) if limit.zero?
-
-        set = latest(set, limit) if set.size > FEW
-        @db[:records].where(Membership.of(:number, set.to_a))
-                     .order(Sequel.desc(:published), :number).limit(limit)
-      end
-
-      # Enough of the latest dates of a set to make `limit` records.
-      def latest(set, limit)
-        dates = index.sets(:dates)
-        found = dates.keys.sort.reverse.reduce(Records::RecordSet.empty) do |some, date|
-          break some if some.size >= limit
-
-          some | (set & dates[date])
-        end
-        found.size < limit ? set : found
-      end
-
-      def records(dataset) = dataset.select_map(%i[number csl]).map { |number, csl| read(number, csl) }
-
-      def read(number, csl)
-        @read.fetch(number) { Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true)) }
       end
     end
   end

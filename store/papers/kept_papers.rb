@@ -5,9 +5,9 @@ require "fileutils"
 
 module Hobrin
   module Store
-    # Full texts that people here kept, as PDF files beside the inquiries, and the text of each. They
-    # belong to papers, not to one inquiry; a file is named by a digest of the paper's id, so that
-    # nothing of an id becomes a path.
+    # Full texts that people here kept, as PDF files beside the inquiries, and the text of each.
+    # They belong to papers, not to one inquiry; a file is named by a digest of the paper's id, so
+    # that nothing of an id becomes a path.
     class KeptPapers
       LARGEST_BYTES = 25 * 1024 * 1024
       OWNER_ONLY = 0o600
@@ -58,7 +58,9 @@ module Hobrin
 
       private
 
-      def file(record_id, ending) = @folder.join("#{Digest::SHA256.hexdigest(record_id)[0, 32]}.#{ending}")
+      def file(record_id, ending)
+        @folder.join("#{Digest::SHA256.hexdigest(record_id)[0, 32]}.#{ending}")
+      end
 
       # Written beside its place and then renamed, the text first: a PDF that is there has its text.
       def write(record_id, path, text)

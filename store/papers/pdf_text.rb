@@ -19,7 +19,8 @@ module Hobrin
       TOO_MUCH = "This PDF takes too long or too much memory to read: it is not kept."
       private_constant :SECONDS, :BYTES, :PROGRAM, :WORDS, :TOO_MUCH
 
-      # path :: of the file. Gives a String, "" for a PDF of pictures alone. Raises InputError (:pdf).
+      # path :: of the file. Gives a String, "" for a PDF of pictures alone. Raises InputError
+      #   (:pdf).
       def call(path)
         said, status = Open3.capture2(RbConfig.ruby, PROGRAM, path.to_s, err: File::NULL,
                                                                          rlimit_cpu: SECONDS, rlimit_as: BYTES)

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# A program of its own, started by Hobrin::Store::PdfText: reads a PDF and prints its text as JSON, or
-# why it is refused.
+# A program of its own, started by Hobrin::Store::PdfText: reads a PDF and prints its text as JSON,
+# or why it is refused.
 require "bundler/setup"
 require "json"
 require "pdf-reader"
@@ -13,7 +13,9 @@ ACTIVE = %i[JS JavaScript Launch].freeze
 
 def active?(value)
   case value
-  when Hash then value.any? { |key, part| ACTIVE.include?(key) || (key == :S && ACTIVE.include?(part)) || active?(part) }
+  when Hash then value.any? do |key, part|
+    ACTIVE.include?(key) || (key == :S && ACTIVE.include?(part)) || active?(part)
+  end
   when Array then value.any? { |part| active?(part) }
   else false
   end
@@ -33,8 +35,9 @@ def answer(path)
   { text: joined(text.encode("UTF-8", invalid: :replace, undef: :replace))[0, MOST_LETTERS] }
 rescue PDF::Reader::EncryptedPDFError
   { refused: "encrypted" }
-rescue PDF::Reader::MalformedPDFError, PDF::Reader::InvalidObjectError, PDF::Reader::UnsupportedFeatureError, ArgumentError, TypeError,
-       NoMethodError, RangeError, Zlib::Error, KeyError
+rescue PDF::Reader::MalformedPDFError, PDF::Reader::InvalidObjectError,
+       PDF::Reader::UnsupportedFeatureError, ArgumentError, TypeError, NoMethodError, RangeError,
+       Zlib::Error, KeyError
   { refused: "broken" }
 end
 

@@ -5,18 +5,20 @@ require "rack/request"
 module Hobrin
   module Web
     module Guards
-      # Turns away what is larger than any form of Hobrin can be before it is read, and what cannot be
-      # read as parameters before anything else tries to.
+      # Turns away what is larger than any form of Hobrin can be before it is read, and what cannot
+      # be read as parameters before anything else tries to.
       class RequestBounds
         LARGEST_BYTES = 262_144
-        # A file that comes in is checked where it is kept; a form and its borders are a little more.
-        LARGEST_FILE = Store::KeptPapers::LARGEST_BYTES + 65_536
+        # A file that comes in is checked where it is kept; a form and its borders are a little
+        # more.
+        LARGEST_FILE = Services::KeepPdf::LARGEST_BYTES + 65_536
         FILES = %r{\A/inquiries/\d+/full-text\z}
         FILE_TOO_LARGE = "This file is larger than 25 MB. Go back and choose a smaller one."
         TOO_LARGE = "This is far longer than a question can be. Go back: what you wrote is still in the page. " \
                     "Shorten it."
         UNREADABLE = "This request cannot be read: its parameters are too many, too deep, or cut."
-        private_constant :LARGEST_BYTES, :LARGEST_FILE, :FILES, :FILE_TOO_LARGE, :TOO_LARGE, :UNREADABLE
+        private_constant :LARGEST_BYTES, :LARGEST_FILE, :FILES, :FILE_TOO_LARGE, :TOO_LARGE,
+                         :UNREADABLE
 
         def initialize(app)
           @app = app
@@ -24,7 +26,8 @@ module Hobrin
 
         def call(env)
           file = env["REQUEST_METHOD"] == "POST" && env["PATH_INFO"].to_s.match?(FILES)
-          return refuse(413, file ? FILE_TOO_LARGE : TOO_LARGE) if env["CONTENT_LENGTH"].to_i > (file ? LARGEST_FILE : LARGEST_BYTES)
+          largest, words = file ? [LARGEST_FILE, FILE_TOO_LARGE] : [LARGEST_BYTES, TOO_LARGE]
+          return refuse(413, words) if env["CONTENT_LENGTH"].to_i > largest
           return refuse(400, UNREADABLE) unless readable?(env)
 
           @app.call(env)

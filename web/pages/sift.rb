@@ -7,27 +7,11 @@ module Hobrin
       class Sift < Step
         VERDICTS = { keep: "kept", unsure: "unsure", drop: "dropped" }.freeze
         SHOWN = %w[around full threads].freeze
-        EXPORTS = Exchange::FORMATS.values.to_h { |format| [format::EXTENSION, format::NAME] }.freeze
-        private_constant :VERDICTS, :SHOWN, :EXPORTS
-
-        # A way to look at the list.
-        class Choice < Value
-          attributes :name, :count, :path, :chosen
-        end
-
-        # A paper in the list of titles: verdict :: in words, nil while it is unread
-        class Title < Value
-          attributes :record, :facts, :verdict, :path, :state, :open
-        end
+        private_constant :SHOWN
 
         # A way to the paper before or after: letter :: its key
         class Neighbour < Value
           attributes :name, :letter, :path
-        end
-
-        # A part of the list under its heading, "" for a list that is not grouped.
-        class Group < Value
-          attributes :name, :titles
         end
 
         # A button that decides: value :: what it sends; letter :: its key
@@ -55,22 +39,10 @@ module Hobrin
         def open = list.open
         def find = view.find
 
-        # What finding keeps of how the list is looked at.
-        def found_with = list_query.except(:find)
-
         # Whether there is anything to sift, in whatever part.
         def anything? = list.all.positive?
 
-        def heading
-          part = list.total == list.all ? "" : " of #{number(list.all)}"
-          "#{number(list.total)}#{part} #{list.all == 1 ? "paper" : "papers"}"
-        end
-
-        # What is said of the list that is not all of it.
-        def shown_words
-          "The first #{list.records.size} are shown." if list.total > list.records.size
-        end
-
+        def titles = @titles ||= Titles.new(self)
         def ladder = @ladder ||= Ladder.new(self)
         def pane = @pane ||= Pane.new(self, open, @context)
         def around = @around ||= Around.new(self, @context)
@@ -78,53 +50,11 @@ module Hobrin
         def threads = @threads ||= Threads.new(self, @context)
         def likely = @likely ||= Likely.new(self, reader.likeliest, @context)
 
-        # What is shown of the open paper: nil for its abstract, "around" or "full"; "threads" stands in
-        # place of list and paper.
+        # What is shown of the open paper: nil for its abstract, "around" or "full"; "threads"
+        # stands in place of list and paper.
         def shown = SHOWN.find { |one| one == fields.text(:show) }
         def threads? = shown == "threads"
         def likeliest? = view.order == :likeliest
-
-        def groupings
-          Sifting::ListView::GROUPS.map do |group, name|
-            Choice.new(name:, count: nil, path: path_with(group:), chosen: view.group == group)
-          end
-        end
-
-        # Likeliest is there as soon as there is something to learn from.
-        def orders
-          names = Sifting::ListView::ORDERS
-          names = names.except(:likeliest) unless likeliest? || reader.likeliest.any?
-          names.map do |order, name|
-            Choice.new(name:, count: nil, path: path_with(order:), chosen: view.order == order)
-          end
-        end
-
-        # How the list is ordered and grouped, in words.
-        def order_words
-          order = Sifting::ListView::ORDERS.fetch(view.order)
-          first = likeliest? ? order : "#{order} first"
-          [first, *(Sifting::ListView::GROUPS.fetch(view.group) unless view.group == :none)].join(", ").sub(/\A./, &:upcase)
-        end
-
-        # The parts of the list; those by verdict with their counts.
-        def parts
-          counts = { all: list.all, unread:, free: reader.free, **VERDICTS.keys.to_h { |verdict| [verdict, tally.fetch(verdict, 0)] } }
-          Sifting::ListView::PARTS.map do |part, name|
-            Choice.new(name:, count: counts.fetch(part), path: path_with(part:), chosen: view.part == part)
-          end
-        end
-
-        def groups
-          reader.groups.map { |group| Group.new(name: group.name, titles: group.records.map { |record| title_of_list(record) }) }
-        end
-
-        # How each of several papers is decided: [value, name], and the reasons to drop them.
-        def several_verdicts = [%w[keep Keep], %w[unsure Unsure]]
-        def several_reasons = Sifting::Reasons.for(question.frame)
-
-        # How many are chosen by the press that takes all of the part.
-        def whole_part = list.total
-        def export_paths = EXPORTS.map { |ending, name| [path("list.#{ending}", **list_query), name] }
 
         # How long reading the rest may take, at the pace of the last decisions.
         def pace_words
@@ -133,12 +63,21 @@ module Hobrin
           "at about #{minutes < 1 ? "half a minute" : count_of(minutes.round, "minute")} each"
         end
 
+        # How many papers of all there are have which verdict, nil for those that are unread.
+        def tally = @tally ||= reader.tally
+
+        def design(record) = Appraisal::Design.proposed(record)&.name || "study type not stated"
+
+        # How the list is looked at, as an address and a form keep it.
+        def list_query = view.to_query.transform_keys(&:to_sym)
+
         def kept = tally.fetch(:keep, 0)
         def unread = tally.fetch(nil, 0)
 
         def dock_words
           unsure = tally.fetch(:unsure, 0)
-          left = unread.zero? ? "All read." : ["#{number(unread)} still unread", *pace_words].join(", ").concat(".")
+          left = unread.zero? ? "All read." : ["#{number(unread)} still unread",
+                                               *pace_words].join(", ").concat(".")
           unsure.positive? ? "#{left} #{unsure} unsure: look again before you weigh." : left
         end
 
@@ -161,7 +100,7 @@ module Hobrin
           end
         end
 
-        def decision = open && decision_on(open)
+        def decision = open && inquiry.decision(open.id)
         def note = typed_or(:note, decision&.note.to_s)
 
         # Whether the search is to find the open paper always.
@@ -202,9 +141,6 @@ module Hobrin
         def told_key = Pane::TOLD
         def told_words(told) = told && "Tells #{Pane::TOLD.fetch(told)}"
 
-        # How the list is looked at, as a form keeps it.
-        def list_fields = list_query
-
         # What a form keeps that stays on this paper, or in the threads.
         def staying_fields = { **list_query, reading: open&.id, show: shown }.compact
 
@@ -215,24 +151,9 @@ module Hobrin
         end
 
         # The address of this page looked at in another way.
-        def path_with(**changed) = path(:sift, **view.with(**changed).to_query.transform_keys(&:to_sym))
-
-        private
-
-        def decision_on(record) = inquiry.decision(record.id)
-
-        # How many papers of all there are have which verdict, nil for those that are unread.
-        def tally = @tally ||= reader.tally
-
-        def title_of_list(record)
-          verdict = decision_on(record)&.verdict
-          Title.new(record:, facts: [record.year, design(record)].compact.join(" · "), verdict: VERDICTS[verdict],
-                    path: path_to_paper(record), state: verdict || "unread", open: record.id == open&.id)
+        def path_with(**changed)
+          path(:sift, **view.with(**changed).to_query.transform_keys(&:to_sym))
         end
-
-        def design(record) = Appraisal::Design.proposed(record)&.name || "study type not stated"
-
-        def list_query = view.to_query.transform_keys(&:to_sym)
       end
     end
   end

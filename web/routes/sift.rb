@@ -3,8 +3,8 @@
 module Hobrin
   module Web
     module Routes
-      # Sift: one paper open, one decision at a time or several at once; what stands around a paper, its
-      # full text, and citations followed.
+      # Sift: one paper open, one decision at a time or several at once; what stands around a paper,
+      # its full text, and citations followed.
       module Sift
         def self.registered(app)
           app.get("/inquiries/:id/sift") { show :sift }

@@ -21,9 +21,11 @@ module Hobrin
       # For kinds of question that the table does not cover: the designs of each rung, from the
       # strongest. Common practice, no source.
       ORDERS = {
-        "experience" => [["Qualitative studies", %w[qualitative]], ["Surveys", %w[cross_sectional]]],
+        "experience" => [["Qualitative studies", %w[qualitative]],
+                         ["Surveys", %w[cross_sectional]]],
         "prediction" => [["Cohorts, where a rule is tested", %w[inception_cohort cohort diagnostic]],
-                         ["Case-control and cross-sectional studies", %w[case_control cross_sectional]]],
+                         ["Case-control and cross-sectional studies",
+                          %w[case_control cross_sectional]]],
         "cost" => [["Economic evaluations", %w[cost]], ["Trials", %w[randomized_trial controlled_trial]],
                    ["Cohorts, and before and after", %w[inception_cohort cohort before_after]]]
       }.freeze
@@ -48,7 +50,9 @@ module Hobrin
                   why: "The table does not place these designs, or none is stated."),
          Rung.new(key: ASIDE, name: "Set aside", papers: aside,
                   why: "Retracted, or a protocol without results.")]
-          .reject { |one| one.papers.empty? }
+          .reject do |one|
+          one.papers.empty?
+        end
       end
 
       private
@@ -62,10 +66,14 @@ module Hobrin
       end
 
       def own(order)
-        order.each_with_index.map { |(name, designs), place| rung("own-#{place + 1}", name, OWN, designs:) }
+        order.each_with_index.map do |(name, designs), place|
+          rung("own-#{place + 1}", name, OWN, designs:)
+        end
       end
 
-      def rung(key, name, why, designs:) = Rung.new(key:, name:, why:, papers: take(of_designs(designs)))
+      def rung(key, name, why, designs:)
+        Rung.new(key:, name:, why:, papers: take(of_designs(designs)))
+      end
 
       # A paper stands on the highest rung that any of its study types gives it.
       def take(papers)

@@ -14,8 +14,8 @@ module Hobrin
       MOST = 3
 
       class << self
-        # rungs :: Array of Ladder::Rung. The block is given a Rung and gives its newest papers as an
-        # Array of [Record, closeness: the higher the closer]. Gives an Array of Choice.
+        # rungs :: Array of Ladder::Rung. The block is given a Rung and gives its newest papers as
+        #   an Array of [Record, closeness: the higher the closer]. Gives an Array of Choice.
         def call(rungs)
           rungs.reject(&:aside?).reduce([]) do |found, rung|
             break found if found.size == MOST
@@ -28,7 +28,9 @@ module Hobrin
 
         def choices(rung, papers)
           closest = papers.max_by { |_, closeness| closeness }&.first
-          sorted = papers.sort_by.with_index { |(record, near), place| [record.year.to_i, near, -place] }.reverse
+          sorted = papers.sort_by.with_index do |(record, near), place|
+            [record.year.to_i, near, -place]
+          end.reverse
           sorted.each_with_index.map do |(record, _), place|
             Choice.new(record:, rung:, newest: place.zero?, closest: record.id == closest.id)
           end

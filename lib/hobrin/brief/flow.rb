@@ -12,15 +12,16 @@ module Hobrin
     # kept            :: papers in the evidence set that the search still finds
     # kept_outside    :: papers kept earlier that the search as it is now no longer finds
     #
-    # Always: joined + by_hand + threaded = limited + found, and found = dropped + unsure + unread + kept.
+    # Always: joined + by_hand + threaded = limited + found, and found = dropped + unsure + unread +
+    # kept.
     class Flow < Value
       attributes :joined, :limited, :by_hand, :threaded, :found, :dropped, :unsure, :unread, :kept,
                  :kept_outside
 
       # joined :: number of papers; left :: of them after all limits; found_ids :: Array of record
       #   ids, those let in by hand too
-      # decisions :: Array of Sifting::Decision; threaded_ids :: of papers let in by following citations
-      #   that the search alone does not leave
+      # decisions :: Array of Sifting::Decision; threaded_ids :: of papers let in by following
+      #   citations that the search alone does not leave
       def self.of(joined:, found_ids:, decisions:, left: found_ids.size, threaded_ids: [])
         here, elsewhere = decisions.partition { |decision| found_ids.include?(decision.record_id) }
         by_verdict = here.group_by(&:verdict)

@@ -18,8 +18,8 @@ module Hobrin
       # limits    :: Array of AppliedLimit that are on; filter :: Strategy::PublishedFilter or
       #   OwnFilter that is on, or nil
       # must_find :: papers that the search was held against; found :: of those; included :: papers
-      #   let in by hand; rounds :: Array of Sifting::Round in which citations were followed; threaded ::
-      #   papers let in from there
+      #   let in by hand; rounds :: Array of Sifting::Round in which citations were followed;
+      #   threaded :: papers let in from there
       # begun, counted :: Date; runs :: Array of Date on which it was run again
       # findings  :: what the check of the search still finds; total :: papers found
       # duplicates   :: of them, records that are the same paper once more
@@ -90,9 +90,10 @@ module Hobrin
       def citations
         return "Citations were not followed." if facts.rounds.empty?
 
-        followed, found = [facts.rounds.flat_map(&:from_ids), facts.rounds.flat_map(&:found_ids)].map(&:size)
-        "Citations of #{followed} papers were followed both ways, in rounds: #{facts.rounds.size}. #{found} papers were found, " \
-          "#{facts.threaded} let in."
+        followed, found = [facts.rounds.flat_map(&:from_ids),
+                           facts.rounds.flat_map(&:found_ids)].map(&:size)
+        "Citations of #{followed} papers were followed both ways, in rounds: #{facts.rounds.size}. " \
+          "#{found} papers were found, #{facts.threaded} let in."
       end
 
       def other_methods

@@ -2,9 +2,9 @@
 
 module Hobrin
   module CloseReading
-    # Words by which a text tells how a work was made. Primary research tells how people were found and
-    # put into groups; secondary, where studies were searched for (common practice, no source; the
-    # words are ours).
+    # Words by which a text tells how a work was made. Primary research tells how people were found
+    # and put into groups; secondary, where studies were searched for (common practice, no source;
+    # the words are ours).
     module Cues
       PEOPLE = "(?:patients|adults|people|persons|children|infants|women|men|residents|nurses|participants|parents)"
       private_constant :PEOPLE
@@ -14,54 +14,90 @@ module Hobrin
         "protocol" => [
           /\bwe (?:plan|intend|aim|propose) to \w+/i, /\bno results are reported\b/i,
           /\bwill be (?:randomi[sz]ed|randomly|recruited|enrolled|invited|followed|allocated|searched|interviewed)/i,
-          /\b(?:is|are) (?:going )?to be (?:allocated|run|recruited|enrolled|analy[sz]ed|followed)/i, /\brecruitment (?:begins|starts|will)\b/i
+          /\b(?:is|are) (?:going )?to be (?:allocated|run|recruited|enrolled|analy[sz]ed|followed)/i,
+          /\brecruitment (?:begins|starts|will)\b/i
         ],
         "randomized_trial" => [
-          /\brandomly (?:assigned|allocated|divided|put|split|received|given)\b/i, /\b(?:allocated|assigned|split) at random\b/i, /\bin random order\b/i,
-          /(?<!not )(?<!non-)(?<!not been )(?<!never )\brandomi[sz]ed(?! (?:controlled )?trials?\b)(?! stud)/i, /(?<!without )\brandomi[sz]ation\b/i,
+          /\brandomly (?:assigned|allocated|divided|put|split|received|given)\b/i,
+          /\b(?:allocated|assigned|split) at random\b/i,
+          /\bin random order\b/i,
+          /(?<!not )(?<!non-)(?<!not been )(?<!never )\brandomi[sz]ed(?! (?:controlled )?trials?\b)(?! stud)/i,
+          /(?<!without )\brandomi[sz]ation\b/i,
           /\bsealed (?:opaque )?envelopes?\b|\bopaque envelopes?\b|\brandom numbers\b/i,
-          /\b(?:drew|drawing|drawn) (?:of )?(?:an? )?(?:\w+ )?(?:lots?|balls?|cards?|slips?)\b|\btoss of a coin\b|\bby lot\b/i, /\bminimi[sz]ation\b/i
+          /\b(?:drew|drawing|drawn) (?:of )?(?:an? )?(?:\w+ )?(?:lots?|balls?|cards?|slips?)\b|\btoss of a coin\b|\bby lot\b/i,
+          /\bminimi[sz]ation\b/i
         ],
         "controlled_trial" => [
-          /\b(?:even|odd) (?:dates|days|weeks|numbers)\b/i, /\balternat(?:e|ely|ing)\b|\bevery (?:second|other) #{PEOPLE.sub("s", "s?")}/i,
+          /\b(?:even|odd) (?:dates|days|weeks|numbers)\b/i,
+          /\balternat(?:e|ely|ing)\b|\bevery (?:second|other) #{PEOPLE.sub("s", "s?")}/i,
           /\b(?:by|according to|depending on|based on) (?:the |their )?(?:dates?|days? of|months?|weeks?|weekdays?|hospital number|record number|file number|birthday|year of birth|bed|room|order of)\b/i,
-          /\b(?:bed|room|side|place|nurse|ward) that (?:was|happened to be) free\b/i, /\b(?:mon|tues|wednes|thurs|fri|satur|sun)days?\b[^.]*\b(?:later|other|others|control|usual|standard)\b/i,
+          /\b(?:bed|room|side|place|nurse|ward) that (?:was|happened to be) free\b/i,
+          /\b(?:mon|tues|wednes|thurs|fri|satur|sun)days?\b[^.]*\b(?:later|other|others|control|usual|standard)\b/i,
           /\b(?:chose|picked)\b[^.]*\b(?:themselves|themself|preferred|group|arm|or usual)\b|\bpreference of\b|\bown choice\b/i,
           /\b(?:not|never|without being) randomi[sz]ed\b|\bnon-?randomi[sz]ed\b|\bwithout randomi[sz]ation\b|\bquasi-/i,
           /\bone (?:side|ward|unit|wing|floor|half)\b[^.]*\b(?:the )?(?:other|another)\b[^.]*\b(?:not|usual|as before|did)\b/i,
-          /\bthe (?:doctor|physician|clinician|nurse|surgeon|staff) (?:chose|decided)\b/i, /\bgroups? (?:were|was) (?:made|formed|set) by\b/i,
-          /\bthose who (?:declined|refused|did not want)\b[^.]*\b(?:comparison|control|usual)/i, /\bput in(?:to)? groups by\b/i
+          /\bthe (?:doctor|physician|clinician|nurse|surgeon|staff) (?:chose|decided)\b/i,
+          /\bgroups? (?:were|was) (?:made|formed|set) by\b/i,
+          /\bthose who (?:declined|refused|did not want)\b[^.]*\b(?:comparison|control|usual)/i,
+          /\bput in(?:to)? groups by\b/i
         ],
         "case_control" => [
-          /\bmatched (?:by|for|on|with|to)\b[^.]*\b(?:without|controls?|others)\b/i, /\bcases? and controls?\b/i, /\bcontrols (?:were|without)\b/i,
+          /\bmatched (?:by|for|on|with|to)\b[^.]*\b(?:without|controls?|others)\b/i,
+          /\bcases? and controls?\b/i,
+          /\bcontrols (?:were|without)\b/i,
           /\bfor each (?:case|patient|person|child)\b[^.]*\b(?:picked|chose|selected|matched)\b[^.]*\b(?:not|without)\b/i
         ],
         "before_after" => [
-          /\bbefore and after\b|\bpre-? ?(?:and|\/|-)? ?-?post\b/i, /\b(?:before|preceding) (?:the )?(?:\w+ ){0,2}(?:started|began|introduction|change|arrived)\b/i,
+          %r{\bbefore and after\b|\bpre-? ?(?:and|/|-)? ?-?post\b}i, /\b(?:before|preceding) (?:the )?(?:\w+ ){0,2}(?:started|began|introduction|change|arrived)\b/i,
           /\b(?:months|year|years|weeks|period) after\b[^.]*\b(?:introduc|change|start|became|came)/i,
-          /\b(?:earlier|historical) (?:controls|patients|comparison)\b|\binterrupted time series\b/i, /\b(?:staff|we) introduced\b/i
+          /\b(?:earlier|historical) (?:controls|patients|comparison)\b|\binterrupted time series\b/i,
+          /\b(?:staff|we) introduced\b/i
         ],
         "cohort" => [
-          /\bwe followed\b|\bwere followed\b|\bfollowed (?:up )?(?:for|until|to)\b/i, /\ball #{PEOPLE} (?:admitted|seen|treated|discharged|born)\b/i,
-          /\bconsecutive(?:ly)?\b[^.]*#{PEOPLE}/i, /\bcohort\b/i, /\b(?:identified|included) (?:everyone|all|every)\b|\btraced\b/i, /\bexposed and (?:not exposed|unexposed)\b/i,
-          /\b(?:those|people|patients) who (?:used|had|got|wore)\b[^.]*\bwith those who did not\b/i, /\badjust(?:ed|ing) for\b/i, /\bwere observed until\b/i
+          /\bwe followed\b|\bwere followed\b|\bfollowed (?:up )?(?:for|until|to)\b/i,
+          /\ball #{PEOPLE} (?:admitted|seen|treated|discharged|born)\b/i,
+          /\bconsecutive(?:ly)?\b[^.]*#{PEOPLE}/i,
+          /\bcohort\b/i,
+          /\b(?:identified|included) (?:everyone|all|every)\b|\btraced\b/i,
+          /\bexposed and (?:not exposed|unexposed)\b/i,
+          /\b(?:those|people|patients) who (?:used|had|got|wore)\b[^.]*\bwith those who did not\b/i,
+          /\badjust(?:ed|ing) for\b/i,
+          /\bwere observed until\b/i
         ],
-        "cross_sectional" => [/\b(?:cross-sectional|questionnaires?|survey(?:ed)?)\b/i, /\b(?:on|at) one (?:day|night|time|point in time)\b/i, /\basked to fill in\b|\bfilled in\b/i, /\b(?:visited|seen|looked at)\b[^.]*\bonce\b/i],
+        "cross_sectional" => [/\b(?:cross-sectional|questionnaires?|survey(?:ed)?)\b/i,
+                              /\b(?:on|at) one (?:day|night|time|point in time)\b/i,
+                              /\basked to fill in\b|\bfilled in\b/i,
+                              /\b(?:visited|seen|looked at)\b[^.]*\bonce\b/i],
         "qualitative" => [
-          /\binterview(?:s|ed)\b|\bfocus groups?\b|\bfield notes\b/i, /\bconversations\b[^.]*\b(?:theme|bedside|about)/i, /\b(?:by|into) themes?\b|\bthematic\b/i,
+          /\binterview(?:s|ed)\b|\bfocus groups?\b|\bfield notes\b/i,
+          /\bconversations\b[^.]*\b(?:theme|bedside|about)/i,
+          /\b(?:by|into) themes?\b|\bthematic\b/i,
           /\bphenomenolog|\bgrounded theory\b|\bethnograph/i
         ],
-        "diagnostic" => [/\breference standard\b|\bcounts as the truth\b/i, /\beach (?:person|patient) had\b[^.]*\btest and\b[^.]*\btest\b/i, /\bdid not know the other result\b/i],
+        "diagnostic" => [/\breference standard\b|\bcounts as the truth\b/i,
+                         /\beach (?:person|patient) had\b[^.]*\btest and\b[^.]*\btest\b/i,
+                         /\bdid not know the other result\b/i],
         "systematic_review" => [
-          /\bsearched\b[^.]*\b(?:databases?|regist(?:er|ry|ries)|reference lists)\b/i, /\b(?:databases?|registers?)\b[^.]*\bwere searched\b|\belectronic searches\b/i,
-          /\b(?:two|three) (?:reviewers|authors|people|of us) (?:\w+ )?(?:chose|screened|selected|judged)\b/i, /\b(?:studies|trials) (?:were )?(?:identified|included|selected|pooled) (?:through|by|from)\b/i
+          /\bsearched\b[^.]*\b(?:databases?|regist(?:er|ry|ries)|reference lists)\b/i,
+          /\b(?:databases?|registers?)\b[^.]*\bwere searched\b|\belectronic searches\b/i,
+          /\b(?:two|three) (?:reviewers|authors|people|of us) (?:\w+ )?(?:chose|screened|selected|judged)\b/i,
+          /\b(?:studies|trials) (?:were )?(?:identified|included|selected|pooled) (?:through|by|from)\b/i
         ],
-        "guideline" => [/\b(?:panel|working group|committee)\b[^.]*\b(?:graded|agreed|recommend|voted|vote)/i, /\brecommendations\b[^.]*\b(?:graded|agreed|consensus)/i],
-        "cost" => [/\bcosts?\b[^.]*\b(?:counted|measured|estimated|taken|from the (?:side|view))/i, /\bcost[- ]effectiveness\b/i],
-        "case_series" => [/\bwe (?:report|describe|present)(?: on)? (?:\w+ )?(?:days|a case|one|two|three|four|the case)\b/i, /\bA \d+-year-old (?:man|woman|boy|girl|patient)\b/],
+        "guideline" => [
+          /\b(?:panel|working group|committee)\b[^.]*\b(?:graded|agreed|recommend|voted|vote)/i,
+          /\brecommendations\b[^.]*\b(?:graded|agreed|consensus)/i
+        ],
+        "cost" => [/\bcosts?\b[^.]*\b(?:counted|measured|estimated|taken|from the (?:side|view))/i,
+                   /\bcost[- ]effectiveness\b/i],
+        "case_series" => [
+          /\bwe (?:report|describe|present)(?: on)? (?:\w+ )?(?:days|a case|one|two|three|four|the case)\b/i,
+          /\bA \d+-year-old (?:man|woman|boy|girl|patient)\b/
+        ],
         "opinion" => [
-          /\bno search (?:method|strategy) is (?:reported|given)\b|\bwe tell what has been written\b/i, /\bthe author (?:suggests|argues|believes)\b/i,
-          /\bthis (?:overview|article|paper)\b[^.]*\b(?:explains|discusses|describes|summari[sz]es)\b/i, /\bwe (?:argue|believe|call for)\b|\bwe read with interest\b/i
+          /\bno search (?:method|strategy) is (?:reported|given)\b|\bwe tell what has been written\b/i,
+          /\bthe author (?:suggests|argues|believes)\b/i,
+          /\bthis (?:overview|article|paper)\b[^.]*\b(?:explains|discusses|describes|summari[sz]es)\b/i,
+          /\bwe (?:argue|believe|call for)\b|\bwe read with interest\b/i
         ]
       }.freeze
     end

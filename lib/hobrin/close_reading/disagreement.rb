@@ -5,8 +5,8 @@ module Hobrin
     # Two numbers of a text that do not agree. It says nothing of whose fault that is: a slip of the
     # pen, a slip of ours, or people that the abstract does not name.
     #
-    # kind :: one of KINDS; says :: what stands in the text; worked_out :: what follows from its other
-    #   numbers, in words; from, to :: where the first of them stands, as in a Passage
+    # kind :: one of KINDS; says :: what stands in the text; worked_out :: what follows from its
+    #   other numbers, in words; from, to :: where the first of them stands, as in a Passage
     class Disagreement < Value
       attributes :kind, :says, :worked_out, :from, :to
 
@@ -15,7 +15,8 @@ module Hobrin
                 difference: "a difference and its means", interval: "an estimate and its interval",
                 limits: "the ends of an interval", p_value: "an interval and its p value",
                 no_p_value: "a p value", groups: "the groups and their total", mean: "a mean and its scale",
-                grim: "a mean of whole numbers and how many there were", deviation: "a standard deviation and its scale",
+                grim: "a mean of whole numbers and how many there were",
+                deviation: "a standard deviation and its scale",
                 cells: "the results of a test and their sums", cost: "the cost of one and the cost of all" }.freeze
 
       def name = KINDS.fetch(kind)

@@ -11,16 +11,21 @@ module Hobrin
       attributes :measure, :value, :low, :high, :level, :p, :sentence, :match
 
       NAMES = { "risk ratio" => :risk_ratio, "relative risk" => :risk_ratio, "rr" => :risk_ratio,
-                "odds ratio" => :odds_ratio, "or" => :odds_ratio, "hazard ratio" => :hazard_ratio, "hr" => :hazard_ratio,
+                "odds ratio" => :odds_ratio, "or" => :odds_ratio, "hazard ratio" => :hazard_ratio,
+                "hr" => :hazard_ratio,
                 "rate ratio" => :rate_ratio, "irr" => :rate_ratio, "mean difference" => :mean_difference,
                 "md" => :mean_difference, "risk difference" => :risk_difference,
                 "absolute difference" => :risk_difference }.freeze
-      NAME = /(?:risk|odds|hazard|rate) ratio|relative risk|(?:mean|risk|absolute) difference|(?-i:\b(?:RR|HR|IRR|MD|OR)\b)/i
+      SPELLED = /(?:risk|odds|hazard|rate) ratio|relative risk|(?:mean|risk|absolute) difference/i
+      NAME = /#{SPELLED}|\b(?:RR|HR|IRR|MD|OR)\b/
       NUMBER = Printed::PATTERN
-      INTERVAL = /(?<level>\d\d(?:[.·]\d)?)\s?%\s?(?:confidence interval|CI)s?\s?[:,=]?\s?[(\[]?\s?(?:from )?(?<low>#{NUMBER})\s?%?\s?(?:to|-|–|;|,)\s?(?<high>#{NUMBER})/i
+      LEVEL = /(?<level>\d\d(?:[.·]\d)?)\s?%\s?(?:confidence interval|CI)s?/i
+      LIMITS = /(?<low>#{NUMBER})\s?%?\s?(?:to|-|–|;|,)\s?(?<high>#{NUMBER})/i
+      INTERVAL = /#{LEVEL}\s?[:,=]?\s?[(\[]?\s?(?:from )?#{LIMITS}/
       P = /\bp\s?(?<relation>[=<>≤≥])\s?(?<p>\d?[.·]\d+|\d+(?:[.·]\d+)?)/i
-      PATTERN = /(?<name>#{NAME})(?: (?:was|of|is)|\s?[=:])?\s?[,(]?\s?(?<value>#{NUMBER})(?![\d%])(?:[^.;\d]{0,12}#{INTERVAL})?(?:[^.\d]{0,10}#{P})?/i
-      private_constant :NAMES, :NAME, :NUMBER, :INTERVAL, :P, :PATTERN
+      VALUE = /(?<name>#{NAME})(?: (?:was|of|is)|\s?[=:])?\s?[,(]?\s?(?<value>#{NUMBER})(?![\d%])/
+      PATTERN = /#{VALUE}(?:[^.;\d]{0,12}#{INTERVAL})?(?:[^.\d]{0,10}#{P})?/
+      private_constant :NAMES, :SPELLED, :NAME, :NUMBER, :LEVEL, :LIMITS, :INTERVAL, :P, :VALUE, :PATTERN
 
       class << self
         # All that a sentence gives, in order.
@@ -33,8 +38,11 @@ module Hobrin
         private
 
         def of(sentence, match)
-          value, low, high = [match[:value], match[:low], match[:high]].map { |text| text && Printed.read(text) }
-          new(measure: NAMES.fetch(match[:name].downcase), value:, low:, high:, level: match[:level]&.tr("·", ".")&.to_f,
+          value, low, high = [match[:value], match[:low], match[:high]].map do |text|
+            text && Printed.read(text)
+          end
+          new(measure: NAMES.fetch(match[:name].downcase), value:, low:, high:,
+              level: match[:level]&.tr("·", ".")&.to_f,
               p: match[:p] && [match[:relation], Printed.read(match[:p])], sentence:, match:)
         end
       end

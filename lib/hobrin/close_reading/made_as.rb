@@ -4,9 +4,9 @@ module Hobrin
   module CloseReading
     # Whether a work is what its label says: how it was made, as its own methods tell.
     class MadeAs
-      # design :: key of the Appraisal::Design that the text tells,
-      #   nil when it tells none; sentence :: the Passage::Sentence that tells, or nil; cue :: [from, to]
-      #   of the telling words, as in the Passage; verdict :: :agree, :disagree or :untold
+      # design :: key of the Appraisal::Design that the text tells, nil when it tells none; sentence
+      #   :: the Passage::Sentence that tells, or nil; cue :: [from, to] of the telling words, as in
+      #   the Passage; verdict :: :agree, :disagree or :untold
       class Answer < Value
         attributes :design, :sentence, :cue, :verdict
       end
@@ -33,7 +33,8 @@ module Hobrin
         @label = label unless label == NO_LABEL
       end
 
-      # Gives an Answer. Where the text tells several designs and the label is among them, they agree.
+      # Gives an Answer. Where the text tells several designs and the label is among them, they
+      # agree.
       def call
         told = cues
         return untold if told.empty?
@@ -63,7 +64,11 @@ module Hobrin
         sentences = @passage.sentences if sentences.empty?
         Cues::ALL.filter_map do |design, patterns|
           found = nil
-          sentences.find { |sentence| patterns.find { |pattern| found = sentence.text.match(pattern) } && (found = [design, sentence, found]) }
+          sentences.find do |sentence|
+            patterns.find do |pattern|
+              found = sentence.text.match(pattern)
+            end && (found = [design, sentence, found])
+          end
           found
         end
       end

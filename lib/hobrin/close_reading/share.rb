@@ -14,9 +14,9 @@ module Hobrin
       BEFORE = /(?<![\d.·,])/
       AFTER = /(?![.·,]?\d)/
       PATTERNS = [
-        /#{BEFORE}(?<part>#{COUNT})\s?(?:of|out of|\/)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}(?:\s?[(\[,;]\s?(?<percent>#{PERCENT}))?/,
+        %r{#{BEFORE}(?<part>#{COUNT})\s?(?:of|out of|/)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}(?:\s?[(\[,;]\s?(?<percent>#{PERCENT}))?},
         /#{BEFORE}(?<part>#{COUNT})\s?\((?<percent>#{PERCENT})\)\s?(?:of|out of)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}/,
-        /(?<percent>#{PERCENT})\s?\((?<part>#{COUNT})\s?(?:of|out of|\/)\s?(?<whole>#{COUNT})\)/
+        %r{(?<percent>#{PERCENT})\s?\((?<part>#{COUNT})\s?(?:of|out of|/)\s?(?<whole>#{COUNT})\)}
       ].freeze
       # What looks like a count and is none: "58 of 100" on a scale, "6.1 of 10".
       SCALE = /\b(?:rated|rating|score[ds]?|scale|median|mean|points?)\b/i
@@ -25,8 +25,12 @@ module Hobrin
       class << self
         # All that a sentence gives, in order.
         def all_in(sentence)
-          found = PATTERNS.flat_map { |pattern| matches(sentence.text, pattern) }.sort_by { |match| [match.begin(0), -match[0].size] }
-          found.reduce([]) { |kept, match| kept.last && match.begin(0) < kept.last.end(0) ? kept : [*kept, match] }
+          found = PATTERNS.flat_map do |pattern|
+            matches(sentence.text, pattern)
+          end.sort_by { |match| [match.begin(0), -match[0].size] }
+          found.reduce([]) do |kept, match|
+            kept.last && match.begin(0) < kept.last.end(0) ? kept : [*kept, match]
+          end
                .filter_map { |match| share(sentence, match) }
         end
 

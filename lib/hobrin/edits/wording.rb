@@ -90,7 +90,9 @@ module Hobrin
           label, letter, leaf = facts.values_at(:label, :letter, :leaf)
           case kind
           when :terms_added
-            "Added #{facts[:leaves].map { |one| Strategy::Wording.of(one) }.join(", ")} to #{letter}"
+            "Added #{facts[:leaves].map do |one|
+              Strategy::Wording.of(one)
+            end.join(", ")} to #{letter}"
           when :heading_turned
             "Changed #{label} in #{letter}: #{Strategy::Wording.note(leaf, facts[:below])}"
           when :term_reworded

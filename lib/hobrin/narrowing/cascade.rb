@@ -74,8 +74,8 @@ module Hobrin
       # What the search finds by itself, without the papers let in by hand.
       def found = steps.last&.set || Records::RecordSet.empty
 
-      # The source of the first step that keeps a paper out; nil for one that is left. number :: of the
-      # record
+      # The source of the first step that keeps a paper out; nil for one that is left. number :: of
+      # the record
       def kept_out_by(number)
         return if final.include?(number)
 

@@ -2,10 +2,10 @@
 
 module Hobrin
   module Sifting
-    # Likelihoods brought to what really happens: a line through the log odds, fitted to decisions that
-    # the model had not learned from (Platt 1999, with his smoothed targets, fitted by Newton's steps;
-    # from memory). Without it the likelihoods of unread papers are far too high, since a person who
-    # reads the likeliest first has decided on more keepers than are left.
+    # Likelihoods brought to what really happens: a line through the log odds, fitted to decisions
+    # that the model had not learned from (Platt 1999, with his smoothed targets, fitted by Newton's
+    # steps; from memory). Without it the likelihoods of unread papers are far too high, since a
+    # person who reads the likeliest first has decided on more keepers than are left.
     class Calibration
       FOLDS = 3
       STEPS = 30
@@ -13,10 +13,13 @@ module Hobrin
       FURTHEST = 20.0
       # How firmly the slope is held at one while few decisions say otherwise.
       STIFF = 1.0
-      private_constant :FOLDS, :STEPS, :FURTHEST, :STIFF
+      # What keeps a step finite where all likelihoods are alike.
+      FLAT = 1e-6
+      private_constant :FOLDS, :STEPS, :FURTHEST, :STIFF, :FLAT
 
-      # examples :: as for Keeping, the latest last. Each third of them is judged by what was learned from
-      # the others; the later half of them counts, since what is unread is like what was read last.
+      # examples :: as for Keeping, the latest last. Each third of them is judged by what was
+      #   learned from the others; the later half of them counts, since what is unread is like what
+      #   was read last.
       def self.of(examples)
         late = examples.size / 2
         new((0...FOLDS).flat_map do |fold|
@@ -25,7 +28,8 @@ module Hobrin
         end)
       end
 
-      # taken, left :: examples to learn from and to judge. Gives an Array of [log odds, kept or not].
+      # taken, left :: examples to learn from and to judge. Gives an Array of [log odds, kept or
+      #   not].
       def self.judged(taken, left)
         kept = taken.count(&:last)
         return [] if kept.zero? || kept == taken.size
@@ -67,7 +71,8 @@ module Hobrin
           base -= by_base
           break if by_slope.abs + by_base.abs < 1e-9
         end
-        slope.finite? && base.finite? ? [slope.clamp(0.0, FURTHEST), base.clamp(-FURTHEST, FURTHEST)] : [1.0, 0.0]
+        slope.finite? && base.finite? ? [slope.clamp(0.0, FURTHEST),
+                                         base.clamp(-FURTHEST, FURTHEST)] : [1.0, 0.0]
       end
 
       def targets(judged)
@@ -78,20 +83,26 @@ module Hobrin
 
       # What Newton's step takes off slope and base.
       def step(rows, slope, base)
-        of_slope, slopes = (slope - 1) * STIFF, STIFF
-        of_base = crossed = bases = 0.0
-        rows.each do |odds, target|
-          likely = 1 / (1 + Math.exp(-((slope * odds) + base)))
-          gap, weight = likely - target, [likely * (1 - likely), 1e-9].max
+        of_slope, slopes = [(slope - 1) * STIFF, STIFF]
+        of_base, crossed, bases = [0.0, 0.0, FLAT]
+        weighed(rows, slope, base) do |odds, gap, weight|
           of_slope += gap * odds
           of_base += gap
           slopes += weight * odds * odds
           crossed += weight * odds
           bases += weight
         end
-        bases += 1e-6
         size = (slopes * bases) - (crossed * crossed)
-        [((bases * of_slope) - (crossed * of_base)) / size, ((slopes * of_base) - (crossed * of_slope)) / size]
+        [((bases * of_slope) - (crossed * of_base)) / size,
+         ((slopes * of_base) - (crossed * of_slope)) / size]
+      end
+
+      # Yields the log odds of each row, how far it is from its target, and its weight.
+      def weighed(rows, slope, base)
+        rows.each do |odds, target|
+          likely = 1 / (1 + Math.exp(-((slope * odds) + base)))
+          yield odds, likely - target, [likely * (1 - likely), FLAT].max
+        end
       end
     end
   end

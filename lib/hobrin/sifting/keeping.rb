@@ -5,20 +5,24 @@ module Hobrin
     # Learns from what a person kept and dropped how likely each other paper is to be kept: logistic
     # regression with a penalty on the squares of its weights.
     #
-    # It minimizes Σ log(1 + exp(−y (w·x + b))) + PENALTY/2 · Σ w², with y 1 for a paper that was kept
-    # and −1 for one that was dropped, by Nesterov's accelerated steps (Nesterov 1983, from memory).
+    # It minimizes Σ log(1 + exp(−y (w·x + b))) + PENALTY/2 · Σ w², with y 1 for a paper that was
+    # kept and −1 for one that was dropped, by Nesterov's accelerated steps (Nesterov 1983, from
+    # memory).
     class Keeping
       PENALTY = 0.05
       STEPS = 15
-      # Of more decisions the keeps and the latest drops are learned from: time for one paper is what a
-      # person notices.
+      # Of more decisions the keeps and the latest drops are learned from: time for one paper is
+      # what a person notices.
       MOST = 160
       private_constant :STEPS, :MOST
 
-      # examples :: Array of [traits, kept or not], the latest last; traits :: Hash of trait to weight
+      # examples :: Array of [traits, kept or not], the latest last; traits :: Hash of trait to
+      #   weight
       def initialize(examples)
         @names = {}
-        @rows = chosen(examples).map { |traits, kept| [ids(traits), traits.values, kept ? 1.0 : -1.0] }
+        @rows = chosen(examples).map do |traits, kept|
+          [ids(traits), traits.values, kept ? 1.0 : -1.0]
+        end
         @weights, @bias = fitted
       end
 
@@ -28,13 +32,17 @@ module Hobrin
       # The traits of a paper that speak most for keeping it and against: Array of [trait, share of
       # the score], the strongest first, whichever side.
       def reasons(traits)
-        traits.filter_map { |trait, weight| (place = @names[trait]) && [trait, weight * @weights[place]] }
+        traits.filter_map do |trait, weight|
+          (place = @names[trait]) && [trait, weight * @weights[place]]
+        end
               .sort_by { |trait, share| [-share.abs, trait.to_s] }
       end
 
       # What is minimized, and its slope for each weight and for the bias; for tests of the slope.
       def loss(weights = @weights, bias = @bias)
-        sum = @rows.sum { |ids, values, sign| Math.log(1 + Math.exp(-sign * (dot(weights, ids, values) + bias))) }
+        sum = @rows.sum do |ids, values, sign|
+          Math.log(1 + Math.exp(-sign * (dot(weights, ids, values) + bias)))
+        end
         sum + (PENALTY / 2 * weights.sum { |weight| weight * weight })
       end
 
@@ -93,7 +101,9 @@ module Hobrin
           before, bias_before = weights, bias
           weights = ahead.each_with_index.map { |weight, place| weight - (step * slope[place]) }
           bias = bias_ahead - (step * of_bias)
-          ahead = weights.each_with_index.map { |weight, place| weight + (momentum * (weight - before[place])) }
+          ahead = weights.each_with_index.map do |weight, place|
+            weight + (momentum * (weight - before[place]))
+          end
           bias_ahead = bias + (momentum * (bias - bias_before))
         end
         [weights, bias]

@@ -2,9 +2,9 @@
 
 module Hobrin
   module Sifting
-    # How alike two papers are by their words: the cosine of their TF-IDF vectors over title, abstract
-    # and headings. A word that a paper has f times, and d of N papers have, weighs
-    # (1 + ln f) · (1 + ln((1 + N) / (1 + d))) (Salton and Buckley 1988, with the smoothing of
+    # How alike two papers are by their words: the cosine of their TF-IDF vectors over title,
+    # abstract and headings. A word that a paper has f times, and d of N papers have, weighs (1 + ln
+    # f) · (1 + ln((1 + N) / (1 + d))) (Salton and Buckley 1988, with the smoothing of
     # scikit-learn's TfidfVectorizer, sublinear; from memory); vectors have length one.
     class Likeness
       # size :: papers in the library; counts :: Hash of folded word to how many of them have it
@@ -15,7 +15,9 @@ module Hobrin
 
       # Hash of word to weight.
       def vector(record)
-        weights = words(record).tally.to_h { |word, times| [word, (1 + Math.log(times)) * rarity(word)] }
+        weights = words(record).tally.to_h do |word, times|
+          [word, (1 + Math.log(times)) * rarity(word)]
+        end
         length = Math.sqrt(weights.each_value.sum { |weight| weight * weight })
         length.zero? ? weights : weights.transform_values { |weight| weight / length }
       end

@@ -28,8 +28,9 @@ module Hobrin
 
       # As an address says it: only what is not as usual.
       def to_query
-        { "order" => (order unless order == :newest), "group" => (group unless group == :none), "part" => (part unless part == :all), "rung" => rung,
-          "find" => (find unless find.strip.empty?) }.compact.transform_values(&:to_s)
+        usual = { "order" => :newest, "group" => :none, "part" => :all, "rung" => nil, "find" => "" }
+        asked = { "order" => order, "group" => group, "part" => part, "rung" => rung, "find" => find.strip }
+        asked.reject { |name, value| value == usual[name] }.transform_values(&:to_s)
       end
     end
   end

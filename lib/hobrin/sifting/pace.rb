@@ -2,8 +2,8 @@
 
 module Hobrin
   module Sifting
-    # How long a person takes for one paper: the middle of the times between decisions. A pause is no
-    # reading.
+    # How long a person takes for one paper: the middle of the times between decisions. A pause is
+    # no reading.
     module Pace
       # How many decisions are looked at, and how few tell nothing.
       LAST = 20
@@ -14,7 +14,9 @@ module Hobrin
 
       # times :: Array of Time, in order. Gives minutes as a Float, or nil.
       def self.call(times)
-        gaps = times.each_cons(2).map { |one, two| two - one }.select { |gap| gap.positive? && gap <= PAUSE }
+        gaps = times.each_cons(2).map do |one, two|
+          two - one
+        end.select { |gap| gap.positive? && gap <= PAUSE }
         gaps.size < ENOUGH ? nil : gaps.sort[gaps.size / 2] / 60.0
       end
     end

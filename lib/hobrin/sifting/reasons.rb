@@ -2,8 +2,8 @@
 
 module Hobrin
   module Sifting
-    # Why a paper is dropped: by the elements of the frame in use, then by what has nothing to do with
-    # the question.
+    # Why a paper is dropped: by the elements of the frame in use, then by what has nothing to do
+    # with the question.
     module Reasons
       ALWAYS = ["No study", "A double", "Cannot be had in full", "Another reason"].freeze
       # What an element is called when it is another one; others by their own names.

@@ -2,13 +2,14 @@
 
 module Hobrin
   module Sifting
-    # How many papers that would be kept are still expected among those that are unread, from how likely
-    # each is: the number has a Poisson binomial distribution, worked out in full up to MOST.
+    # How many papers that would be kept are still expected among those that are unread, from how
+    # likely each is: the number has a Poisson binomial distribution, worked out in full up to MOST.
     class Stopping
       MOST = 60
       # The share of the distribution that the interval holds.
       LEVEL = 0.9
-      # Below so many papers all are read: nothing is gained by stopping (common practice, no source).
+      # Below so many papers all are read: nothing is gained by stopping (common practice, no
+      # source).
       FEW = 50
       # likelihoods :: Array of 0 to 1, one for each unread paper
       def initialize(likelihoods)
@@ -32,8 +33,11 @@ module Hobrin
 
       # Chance of 0, 1, … MOST of them.
       def distribution
-        @distribution ||= @likelihoods.each_with_object([1.0, *Array.new(MOST, 0.0)]) do |chance, found|
-          MOST.downto(1) { |count| found[count] = (found[count] * (1 - chance)) + (found[count - 1] * chance) }
+        @distribution ||= @likelihoods.each_with_object([1.0,
+                                                         *Array.new(MOST, 0.0)]) do |chance, found|
+          MOST.downto(1) do |count|
+            found[count] = (found[count] * (1 - chance)) + (found[count - 1] * chance)
+          end
           found[0] *= 1 - chance
         end
       end

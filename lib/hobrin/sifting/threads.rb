@@ -2,8 +2,8 @@
 
 module Hobrin
   module Sifting
-    # Following citations, round by round: the first goes from the papers that are kept, each later one
-    # from those that were kept or let in since.
+    # Following citations, round by round: the first goes from the papers that are kept, each later
+    # one from those that were kept or let in since.
     module Threads
       # A paper that hangs on others. record_id :: of it; by :: ids of the papers that it hangs on,
       #   which cite it or are cited by it
@@ -23,8 +23,9 @@ module Hobrin
           (inquiry.kept_ids | ((inquiry.included_ids & found) - dropped)) - followed
         end
 
-        # from :: ids; neighbours :: Hash of each to the ids of the papers that it cites and is cited
-        #   by; known :: ids that are not news. Gives an Array of Tied, the most tied first, then by id.
+        # from :: ids; neighbours :: Hash of each to the ids of the papers that it cites and is
+        #   cited by; known :: ids that are not news. Gives an Array of Tied, the most tied first,
+        #   then by id.
         def of(from, neighbours, known:)
           by = Hash.new { |hash, id| hash[id] = [] }
           from.each { |id| neighbours.fetch(id, []).uniq.each { |other| by[other] << id } }

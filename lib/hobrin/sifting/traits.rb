@@ -17,7 +17,9 @@ module Hobrin
       def self.of(record, likeness)
         weights = Text::Tokens.of(record.abstract.to_s).uniq.grep_v(/\A\d/).to_h { |word| [word, likeness.rarity(word)] }
         Text::Tokens.of(record.title).uniq.each { |word| weights[word] = TITLE * likeness.rarity(word) }
-        record.headings.each { |heading| weights[[:heading, heading.label]] = HEADING * (heading.main ? 2 : 1) }
+        record.headings.each do |heading|
+          weights[[:heading, heading.label]] = HEADING * (heading.main ? 2 : 1)
+        end
         record.types.each { |type| weights[[:type, type]] = TYPE }
         length = Math.sqrt(weights.each_value.sum { |weight| weight * weight })
         length.zero? ? weights : weights.transform_values { |weight| weight / length }

@@ -25,7 +25,8 @@ module Hobrin
 
         def row_of(letter, row, one, two, last, before)
           two.each_char.with_index(1).each_with_object([row]) do |(other, column), now|
-            ways = [last[column] + 1, now[column - 1] + 1, last[column - 1] + (letter == other ? 0 : 1)]
+            ways = [last[column] + 1, now[column - 1] + 1,
+                    last[column - 1] + (letter == other ? 0 : 1)]
             swapped = row > 1 && column > 1 && letter == two[column - 2] && one[row - 2] == other
             ways << (before[column - 2] + 1) if swapped
             now << ways.min

@@ -4,8 +4,8 @@ RSpec.describe Hobrin::CloseReading::MadeAs do
   def answer(text, label) = described_class.new(Hobrin::CloseReading::Passage.new(text), label).call
   def label(record) = Hobrin::Appraisal::Design.proposed(record)&.key
 
-  # The sample's words for it are the generator's own, so the halves are alike; what other words do is
-  # below.
+  # The sample's words for it are the generator's own, so the halves are alike; what other words do
+  # is below.
   it "finds the mislabelled trials of the sample, and accuses hardly an honest paper", :sample do
     given = SampleHome.records.select(&:abstract).map do |record|
       wrong = record.types.include?("randomized controlled trial") &&
@@ -19,8 +19,8 @@ RSpec.describe Hobrin::CloseReading::MadeAs do
     end
   end
 
-  # Forty-eight descriptions in other words, made up by ourselves before the cues met them. Those at an
-  # even place mended the cues, the others did not: docs/sifting.md has the figures.
+  # Forty-eight descriptions in other words, made up by ourselves before the cues met them. Those at
+  # an even place mended the cues, the others did not: docs/sifting.md has the figures.
   it "reads how a work was made from words that it was not made with" do
     told = YAML.safe_load_file("spec/fixtures/methods_told.yml").each_with_index.map do |(design, text), place|
       [place.even?, answer(text, design).verdict]
@@ -32,11 +32,15 @@ RSpec.describe Hobrin::CloseReading::MadeAs do
 
   it "says that a label and another design disagree, for labels put on honest work" do
     texts = YAML.safe_load_file("spec/fixtures/methods_told.yml")
-    verdicts = texts.reject { |design, _| design == "randomized_trial" }.map { |_, text| answer(text, "randomized_trial").verdict }
+    verdicts = texts.reject do |row|
+      row.first == "randomized_trial"
+    end.map { |_, text| answer(text, "randomized_trial").verdict }
     expect(verdicts.tally).to include(disagree: be >= 30)
-    expect(answer("Methods: Wards were randomized by computer. Patients were followed for a year.", "randomized_trial").verdict)
+    expect(answer("Methods: Wards were randomized by computer. Patients were followed for a year.",
+                  "randomized_trial").verdict)
       .to eq(:agree)
-    expect(answer("We thank all who helped.", "cohort")).to have_attributes(verdict: :untold, sentence: nil)
+    expect(answer("We thank all who helped.",
+                  "cohort")).to have_attributes(verdict: :untold, sentence: nil)
   end
 
   it "shows the sentence that tells, and the words in it" do

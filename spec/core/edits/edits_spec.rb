@@ -230,9 +230,10 @@ RSpec.describe Hobrin::Edits do
 
   # Those that need more than this stand in services/: filters, papers that were let in, going
   # forth,
-  # lines taken off.
+  # lines taken off, several papers at once, citations followed.
   it "has a case for every edit" do
-    elsewhere = %w[Narrow::PutFilter Narrow::RemoveMustFind Narrow::Release Trail::GoForth Trail::RemoveLine]
+    elsewhere = %w[Narrow::PutFilter Narrow::RemoveMustFind Narrow::Release Sift::DecideSeveral Sift::FollowThreads
+                   Trail::GoForth Trail::RemoveLine]
     steps = %w[Ask Word Narrow Sift Weigh Act Trail].map { |name| described_class.const_get(name) }
     values = steps.flat_map { |step| step.constants.map { |name| step.const_get(name) } }
     edits = values.select { |one| one.is_a?(Class) && one < Hobrin::Edits::Edit && one.method_defined?(:call) }

@@ -100,7 +100,8 @@ RSpec.describe Hobrin::Exchange, :slow do
       case random.rand(3)
       when 0 then copy.setbyte(at, random.rand(256))
       when 1 then copy = copy.byteslice(0,
-                                        at) + copy.byteslice([at + random.rand(20), copy.bytesize].min..)
+                                        at) + copy.byteslice([at + random.rand(20),
+                                                              copy.bytesize].min..)
       else copy = copy.byteslice(0,
                                  at) + ["{", "}", "\\", "@", "\xFF", "\n", "  - ", "$",
                                         "\u0000"].sample(random:).b + copy.byteslice(at..)

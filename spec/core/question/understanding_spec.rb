@@ -30,10 +30,15 @@ RSpec.describe Hobrin::Question::Understanding do
     learned = described_class.new(four_fifths, thesaurus)
     offered = lambda do |one|
       question = Hobrin::Question.ask(one.text)
-      Hobrin::Question::FittingFrame.call(question, kind: learned.kind(one.text).kind.key)&.frame&.key
+      Hobrin::Question::FittingFrame.call(question,
+                                          kind: learned.kind(one.text).kind.key)&.frame&.key
     end
     asked, others = learning::Examples.held_out.partition { |one| one.kind == "experience" }
-    counts = [asked, others].map { |some| some.count { |one| %w[spider spice].include?(offered.call(one)) } }
+    counts = [asked, others].map do |some|
+      some.count do |one|
+        %w[spider spice].include?(offered.call(one))
+      end
+    end
     expect(page.tr("\n", " ")).to include(
       "Of the #{asked.size} questions of experience held out, #{counts.first} are offered SPIDER or SPICE, " \
       "of the #{others.size} others #{counts.last}."
@@ -41,7 +46,8 @@ RSpec.describe Hobrin::Question::Understanding do
     timed = Hobrin::Question.ask("Does honey heal burns within two weeks?")
     fitting = ->(question, time) { Hobrin::Question::FittingFrame.call(question, kind: "treatment", time:) }
     expect(fitting.call(timed, "within two weeks").frame.key).to eq("picot")
-    expect([fitting.call(timed, nil), fitting.call(timed.framed("picos"), "within two weeks")]).to eq([nil, nil])
+    expect([fitting.call(timed, nil),
+            fitting.call(timed.framed("picos"), "within two weeks")]).to eq([nil, nil])
   end
 
   it "learns the same from the same, and more from more" do

@@ -10,26 +10,40 @@ RSpec.describe Hobrin::Sifting::Keeping do
     slope, of_bias = keeping.slope(weights, 0.3)
     weights.each_index.to_a.sample(60, random:).each do |place|
       ahead, behind = [1e-6, -1e-6].map { |by| weights.dup.tap { |moved| moved[place] += by } }
-      expect((keeping.loss(ahead, 0.3) - keeping.loss(behind, 0.3)) / 2e-6).to be_within(1e-5).of(slope[place])
+      expect((keeping.loss(ahead,
+                           0.3) - keeping.loss(behind,
+                                               0.3)) / 2e-6).to be_within(1e-5).of(slope[place])
     end
-    expect((keeping.loss(weights, 0.3 + 1e-6) - keeping.loss(weights, 0.3 - 1e-6)) / 2e-6).to be_within(1e-5).of(of_bias)
+    expect((keeping.loss(weights,
+                         0.3 + 1e-6) - keeping.loss(weights,
+                                                    0.3 - 1e-6)) / 2e-6).to be_within(1e-5).of(of_bias)
   end
 
   # The same penalty, to the end, by scikit-learn 1.2.1: spec/outside/scikit_learn.py.
   it "comes near to what scikit-learn finds at the end, and orders as it does" do
     keeping = described_class.new(LikenessMaterial.examples)
     names = LikenessMaterial.examples.flat_map { |traits, _| traits.keys }.uniq
-    best = keeping.loss(names.map { |name| outside.fetch("weights").fetch(name.to_s) }, outside.fetch("bias"))
-    expect(keeping.slope(names.map { |name| outside.fetch("weights").fetch(name.to_s) }, outside.fetch("bias")).flatten.map(&:abs).max)
+    best = keeping.loss(names.map do |name|
+      outside.fetch("weights").fetch(name.to_s)
+    end, outside.fetch("bias"))
+    expect(keeping.slope(names.map do |name|
+      outside.fetch("weights").fetch(name.to_s)
+    end, outside.fetch("bias")).flatten.map(&:abs).max)
       .to be < 1e-3
     expect(keeping.loss).to be_between(best - 1e-6, best * 3)
-    kept, dropped = LikenessMaterial.examples.partition(&:last).map { |some| some.map { |traits, _| keeping.call(traits) } }
+    kept, dropped = LikenessMaterial.examples.partition(&:last).map do |some|
+      some.map do |traits, _|
+        keeping.call(traits)
+      end
+    end
     expect(kept.min).to be > dropped.max
   end
 
   it "says what speaks for a paper and against, and learns from at most so many" do
     keeping = described_class.new([[{ "plug" => 1.0 }, true], [{ "cream" => 1.0 }, false]])
-    expect(keeping.reasons({ "plug" => 0.5, "cream" => 0.4, "new" => 1.0 }).map { |word, share| [word, share.positive?] })
+    expect(keeping.reasons({ "plug" => 0.5, "cream" => 0.4, "new" => 1.0 }).map do |word, share|
+      [word, share.positive?]
+    end)
       .to eq([["plug", true], ["cream", false]])
     many = described_class.new(Array.new(900) { |number| [{ "a" => 1.0 }, number < 200] })
     expect(many.call({ "a" => 1.0 })).to be_within(0.02).of(0.5)
@@ -43,13 +57,18 @@ RSpec.describe Hobrin::Sifting::Stopping do
     40.times do
       chances = Array.new(random.rand(1..9)) { random.rand }
       cases = [true, false].repeated_permutation(chances.size).map do |kept|
-        [kept.count(true), chances.zip(kept).map { |chance, keep| keep ? chance : 1 - chance }.reduce(:*)]
+        [kept.count(true), chances.zip(kept).map do |chance, keep|
+          keep ? chance : 1 - chance
+        end.reduce(:*)]
       end
       stopping = described_class.new(chances)
       upto = ->(count) { cases.sum { |number, chance| number <= count ? chance : 0 } }
       expect(stopping.none).to be_within(1e-12).of(upto[0])
-      expect(stopping.expected).to be_within(1e-9).of(cases.sum { |number, chance| number * chance })
-      expect([upto[stopping.low], upto[stopping.high]]).to match([be >= 0.05 - 1e-9, be >= 0.95 - 1e-9])
+      expect(stopping.expected).to be_within(1e-9).of(cases.sum { |number, chance|
+        number * chance
+      })
+      expect([upto[stopping.low],
+              upto[stopping.high]]).to match([be >= 0.05 - 1e-9, be >= 0.95 - 1e-9])
       expect(upto[stopping.high - 1]).to be < 0.95
     end
   end
@@ -67,8 +86,16 @@ RSpec.describe Hobrin::Sifting::Threads do
     random = Random.new(4)
     60.times do
       size = random.rand(3..30)
-      cites = (0...size).to_h { |one| [record_id(one), (0...one).to_a.sample(random.rand(0..3), random:).map { |two| record_id(two) }] }
-      neighbours = cites.keys.to_h { |id| [id, cites[id] | cites.select { |_, cited| cited.include?(id) }.keys] }
+      cites = (0...size).to_h do |one|
+        [record_id(one), (0...one).to_a.sample(random.rand(0..3), random:).map do |two|
+          record_id(two)
+        end]
+      end
+      neighbours = cites.keys.to_h do |id|
+        [id, cites[id] | cites.select { |_, cited|
+          cited.include?(id)
+        }.keys]
+      end
       from = cites.keys.sample(random.rand(1..4), random:)
       known = [*from, *cites.keys.sample(random.rand(0..3), random:)]
       plain = (cites.keys - known).filter_map do |id|
@@ -83,7 +110,8 @@ RSpec.describe Hobrin::Sifting::Threads do
 end
 
 RSpec.describe Hobrin::Learning::Screening, :sample do
-  # Two of the five inquiries, one seed each: docs/sifting.md has them all. Sample and reader are ours.
+  # Two of the five inquiries, one seed each: docs/sifting.md has them all. Sample and reader are
+  # ours.
   it "finds nearly all keepers in at most six tenths of what newest-first needs, and never says too few are left" do
     described_class.piles(context, ids: [2, 4]).each do |pile|
       run = described_class.new(pile, context.library.likeness).call(2)

@@ -27,22 +27,30 @@ RSpec.describe Hobrin::Sifting::Likeness do
       first, second = weigh[texts[one]], weigh[texts[two]]
       dot = (first.keys & second.keys).sum { |word| first[word] * second[word] }
       plain = dot / Math.sqrt(first.values.sum { |x| x**2 } * second.values.sum { |x| x**2 })
-      expect(likeness.cosine(likeness.vector(records[one]), likeness.vector(records[two]))).to be_within(1e-12).of(plain)
+      expect(likeness.cosine(likeness.vector(records[one]),
+                             likeness.vector(records[two]))).to be_within(1e-12).of(plain)
     end
   end
 end
 
 RSpec.describe Hobrin::Store::Alike, :sample do
-  # Everything compared with everything: the lists have the same likeness, and nearly the same papers,
-  # since only those that share the weightiest words are looked at.
+  # Everything compared with everything: the lists have the same likeness, and nearly the same
+  # papers, since only those that share the weightiest words are looked at.
   it "finds nearly all of the ten papers that are most alike" do
     library = context.library
     likeness = library.likeness
-    all = library.numbered_all(library.index.everything.to_a.first(4_000)).to_h { |record| [record, likeness.vector(record)] }
+    all = library.numbered_all(library.index.everything.to_a.first(4_000)).to_h do |record|
+      [record, likeness.vector(record)]
+    end
     found = all.keys.sample(15, random: Random.new(3)).map do |record|
       near = library.alike(record, limit: 60)
-      near.first(3).each { |other, like| expect(like).to be_within(1e-9).of(likeness.cosine(all.fetch(record), likeness.vector(other))) }
-      plain = all.except(record).max_by(10) { |_, vector| likeness.cosine(all.fetch(record), vector) }.map { |other, _| other.id }
+      near.first(3).each do |other, like|
+        expect(like).to be_within(1e-9).of(likeness.cosine(all.fetch(record),
+                                                           likeness.vector(other)))
+      end
+      plain = all.except(record).max_by(10) do |_, vector|
+        likeness.cosine(all.fetch(record), vector)
+      end.map { |other, _| other.id }
       (plain & near.map { |other, _| other.id }).size
     end
     expect(found.sum.fdiv(150)).to be >= 0.93

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# The ladder, the orders and the parts of the list of papers, against a plain reading of the records.
+# The ladder, the orders and the parts of the list of papers, against a plain reading of the
+# records.
 RSpec.describe "The list of papers on Sift" do
   describe "over a small sample" do
     records = SmallSample.records
@@ -10,7 +11,9 @@ RSpec.describe "The list of papers on Sift" do
 
     # The rung of a record by its own labels: nothing of how the ladder goes about it.
     def rung_of(record, kind)
-      designs = Hobrin::Appraisal::Design::ALL.select { |one| one.types.intersect?(record.types) }.map(&:key)
+      designs = Hobrin::Appraisal::Design::ALL.select do |one|
+        one.types.intersect?(record.types)
+      end.map(&:key)
       return "aside" if record.retracted? || designs.include?("protocol")
       return "summaries" if designs.include?("guideline")
       return "reviews" if designs.include?("systematic_review")
@@ -22,7 +25,9 @@ RSpec.describe "The list of papers on Sift" do
         designs.include?("cross_sectional") ? "own-2" : "unplaced"
       else
         table = Hobrin::Appraisal::Level.by_design(kind)
-        designs.filter_map { |key| table[key] }.min.then { |level| level ? "level-#{level}" : "unplaced" }
+        designs.filter_map do |key|
+          table[key]
+        end.min.then { |level| level ? "level-#{level}" : "unplaced" }
       end
     end
 
@@ -30,7 +35,9 @@ RSpec.describe "The list of papers on Sift" do
       ["treatment", "diagnosis", "prognosis", "experience", nil].each do |kind|
         rungs = Hobrin::Appraisal::Ladder.new(everything, kind, index).call
         found = rungs.flat_map { |rung| rung.papers.map { |number| [number, rung.key] } }
-        expected = records.each_with_index.map { |record, place| [place + 1, rung_of(record, kind)] }
+        expected = records.each_with_index.map do |record, place|
+          [place + 1, rung_of(record, kind)]
+        end
         expect(found.sort).to eq(expected)
         expect(rungs.last.key).to eq("aside")
       end
@@ -65,7 +72,9 @@ RSpec.describe "The list of papers on Sift" do
       expected = plain_closeness(texts, phrases).select { |_, score| score.positive? }
       found = library.closeness(everything, phrases)
       expect(found.keys).to match_array(expected.keys)
-      found.each { |number, score| expect(score).to be_within(1e-6 * [score, 1].max).of(expected.fetch(number)) }
+      found.each do |number, score|
+        expect(score).to be_within(1e-6 * [score, 1].max).of(expected.fetch(number))
+      end
       expect(found.values).to eq(found.values.sort.reverse)
       few = everything & Hobrin::Records::RecordSet.of(found.keys.last(3))
       expect(library.closeness(few, phrases).keys).to match_array(few.to_a)
@@ -74,7 +83,9 @@ RSpec.describe "The list of papers on Sift" do
   end
 
   describe "of the main inquiry", :sample do
-    def list(**view) = Hobrin::Services::ReadSift.new(context, opened, view: Hobrin::Sifting::ListView.new(**view))
+    def list(**view)
+      Hobrin::Services::ReadSift.new(context, opened, view: Hobrin::Sifting::ListView.new(**view))
+    end
 
     it "shows the part, the rung and the words that are asked for, in the order that is" do
       all = list.call.records
@@ -85,9 +96,13 @@ RSpec.describe "The list of papers on Sift" do
       expect(list.tally.values.sum).to eq(all.size)
       steps = list.ladder
       expect(steps.sum { |step| step.rung.papers.size }).to eq(all.size)
-      steps.each { |step| expect(list(rung: step.rung.key).call.total).to eq(step.rung.papers.size) }
+      steps.each do |step|
+        expect(list(rung: step.rung.key).call.total).to eq(step.rung.papers.size)
+      end
       found = list(find: "earplug*").call.records
-      expect(found).to eq(all.select { |one| [one.title, one.abstract, *one.keywords].join(" ").match?(/\bearplug/i) })
+      expect(found).to eq(all.select { |one|
+        [one.title, one.abstract, *one.keywords].join(" ").match?(/\bearplug/i)
+      })
       refused = list(find: "*").call
       expect([refused.refused.to_s.empty?, refused.total]).to eq([false, all.size])
       expect(list(find: "zebra").call).to have_attributes(open: nil, records: [])

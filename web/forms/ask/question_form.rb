@@ -42,7 +42,9 @@ module Hobrin
             return mark(key) if key
             return Edits::Ask::TakeProposals.new(wanted: fields.list(:take)) unless fields.list(:take).empty?
 
-            name = %i[respell unmark edge leave instead].find { |one| fields.text(one).include?(":") }
+            name = %i[respell unmark edge leave instead].find do |one|
+              fields.text(one).include?(":")
+            end
             name && turn(name, *fields.text(name).split(":", 2))
           end
 

@@ -21,7 +21,8 @@ module Hobrin
           private
 
           def on_sift
-            list = { **Pages::Sift.view_of(fields).to_query, "show" => fields.some_text(:show) }.compact
+            list = { **Pages::Sift.view_of(fields).to_query,
+              "show" => fields.some_text(:show) }.compact
             After.new(step: :sift, paper: fields.some_text(:reading), list:)
           end
         end

@@ -22,8 +22,8 @@ module Hobrin
           # How the list is looked at.
           def view = Pages::Sift.view_of(fields)
 
-          # The id of the paper to open next: the one that came next when the page was made, unless it
-          # was decided since.
+          # The id of the paper to open next: the one that came next when the page was made, unless
+          # it was decided since.
           def next_paper(context, opened)
             following = fields.some_text(:following)
             return following if following && opened.inquiry.decision(following).nil?

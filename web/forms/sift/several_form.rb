@@ -14,9 +14,7 @@ module Hobrin
           def edit_of
             whole = fields.number(:whole)
             ids = whole ? yield : fields.list(:papers)
-            if whole && ids.size != whole
-              raise InputError, { several: format(CHANGED, now: ids.size, then: whole) }
-            end
+            raise InputError, { several: format(CHANGED, now: ids.size, then: whole) } if whole && ids.size != whole
 
             Edits::Sift::DecideSeveral.new(record_ids: ids, verdict:, reason:, note: "")
           end
@@ -33,7 +31,10 @@ module Hobrin
           private
 
           def reason = Sifting::Reasons.all.find { |known| known == fields.text(:reason) }
-          def verdict = reason ? :drop : fields.one_of(:verdict, Sifting::Decision::VERDICTS) || unknown
+
+          def verdict
+            reason ? :drop : fields.one_of(:verdict, Sifting::Decision::VERDICTS) || unknown
+          end
         end
       end
     end

@@ -21,10 +21,14 @@ module Hobrin
           # The likeliest to be free first. Only web addresses become links.
           def links
             free = @record.flags.include?(Records::Flags::FREE)
-            own = @record.links.grep(%r{\Ahttps?://}).map { |address| Link.new(name: host(address), address:, note: "a link of the record") }
+            own = @record.links.grep(%r{\Ahttps?://}).map do |address|
+              Link.new(name: host(address), address:, note: "a link of the record")
+            end
             doi = @record.doi && Link.new(name: "DOI #{@record.doi}", address: "https://doi.org/#{doi_path}",
                                           note: free ? "its source says that it is free" : "may ask for money")
-            [*own, *doi, *resolved].sort_by.with_index { |link, place| [link.note.include?("free") ? 0 : 1, place] }
+            [*own, *doi, *resolved].sort_by.with_index do |link, place|
+              [link.note.include?("free") ? 0 : 1, place]
+            end
           end
 
           def resolver = @page.typed_or(:resolver, @context.settings["resolver"])
@@ -42,19 +46,31 @@ module Hobrin
             Exchange::Citation::STYLES.map { |key, (name, _)| [key, name, key == style] }
           end
 
-          def style = Exchange::Citation::STYLES.key?(@page.fields.text(:style)) ? @page.fields.text(:style) : "vancouver"
+          def style
+            Exchange::Citation::STYLES.key?(@page.fields.text(:style)) ? @page.fields.text(:style) : "vancouver"
+          end
+
           def citation = @citation ||= Exchange::Citation.of(@record, style)
           def kept? = @context.papers.kept?(@record.id)
           def download = @page.path("full-text", paper: @record.id)
+
+          # What a form has that carries a file.
+          def with_file
+            { enctype: "multipart/form-data", "hx-encoding": "multipart/form-data" }
+          end
 
           private
 
           def resolved
             base = @context.settings["resolver"]
-            Link.new(name: "Our library's link resolver", address: Exchange::OpenUrl.of(base, @record), note: "what our library has") unless base.empty?
+            Link.new(name: "Our library's link resolver",
+                     address: Exchange::OpenUrl.of(base, @record), note: "what our library has") unless base.empty?
           end
 
-          def doi_path = @record.doi.split("/").map { |part| URI.encode_www_form_component(part) }.join("/")
+          def doi_path
+            @record.doi.split("/").map { |part| URI.encode_www_form_component(part) }.join("/")
+          end
+
           def host(address) = address[%r{\Ahttps?://([^/?#]+)}, 1]
         end
       end

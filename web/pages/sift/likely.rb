@@ -8,8 +8,8 @@ module Hobrin
         class Likely
           # How many words are told for and against.
           WORDS = 4
-          # From this chance that none is left, reading on is likely to bring nothing: the estimate errs towards
-          # reading on.
+          # From this chance that none is left, reading on is likely to bring nothing: the estimate
+          # errs towards reading on.
           BRINGS_NOTHING = 0.5
           private_constant :WORDS, :BRINGS_NOTHING
 
@@ -24,8 +24,10 @@ module Hobrin
 
           # What speaks for keeping the open paper and against: [for, against], each a text.
           def speaks(record)
-            reasons = @likeliest.reasons(@context.library.number(record.id)).select { |trait, _| telling?(trait) }
-            [reasons.select { |_, share| share.positive? }, reasons.select { |_, share| share.negative? }]
+            reasons = @likeliest.reasons(record).select { |trait, _| telling?(trait) }
+            [reasons.select { |_, share| share.positive? }, reasons.select do |_, share|
+              share.negative?
+            end]
               .map { |some| some.first(WORDS).map { |trait, _| words(trait) }.join(", ") }
           end
 
@@ -51,7 +53,9 @@ module Hobrin
 
           def advice
             none = @page.hundredths(stopping.none)
-            return "Reading on is likely to bring nothing: #{none} in 100 that none is left." if stopping.none >= BRINGS_NOTHING
+            if stopping.none >= BRINGS_NOTHING
+              return "Reading on is likely to bring nothing: #{none} in 100 that none is left."
+            end
 
             "Read on, the likeliest first."
           end

@@ -4,15 +4,16 @@ module Hobrin
   module Web
     module Pages
       class Sift
-        # The open paper, read closely: what it is, whether its numbers fit, and what it has to do with
-        # others.
+        # The open paper, read closely: what it is, whether its numbers fit, and what it has to do
+        # with others.
         class Pane
           # A part of the pane: chosen :: whether it is shown
           class Part < Value
             attributes :name, :path, :chosen
           end
 
-          # A section of the abstract: name :: "" where the text names none; sentences :: Array of Told
+          # A section of the abstract: name :: "" where the text names none; sentences :: Array of
+          # Told
           class Section < Value
             attributes :name, :sentences
           end
@@ -22,8 +23,10 @@ module Hobrin
             attributes :text, :told
           end
 
-          TOLD = { design: "how it was made", results: "what was found", conclusion: "what it concludes" }.freeze
-          NAMES = { background: "Background", methods: "Methods", results: "Results", conclusion: "Conclusion" }.freeze
+          TOLD = { design: "how it was made", results: "what was found",
+                   conclusion: "what it concludes" }.freeze
+          NAMES = { background: "Background", methods: "Methods", results: "Results",
+                    conclusion: "Conclusion" }.freeze
           # Results that can be used have a number beside people or an effect.
           FOUND = /\d+(?:,\d{3})* (?:of|out of) \d|\d\s?%|\b(?:CI|ratio|difference)\b/
           private_constant :NAMES, :FOUND
@@ -38,21 +41,28 @@ module Hobrin
           attr_reader :record
 
           def parts
-            { nil => "Abstract", "around" => "Around it", "full" => "Full text, cite" }.map do |show, name|
+            { nil => "Abstract", "around" => "Around it",
+              "full" => "Full text, cite" }.map do |show, name|
               count = show == "around" ? " #{around_counts.sum}" : ""
-              Part.new(name: "#{name}#{count}", path: @page.path_showing(show), chosen: @page.shown == show)
+              Part.new(name: "#{name}#{count}", path: @page.path_showing(show),
+                       chosen: @page.shown == show)
             end
           end
 
           def sections
             groups = close.passage.sentences.chunk_while { |one, two| one.section == two.section }
-            groups.map { |some| Section.new(name: NAMES.fetch(some.first.section, ""), sentences: some.map { |one| told(one) }) }
+            groups.map do |some|
+              Section.new(name: NAMES.fetch(some.first.section, ""), sentences: some.map do |one|
+                told(one)
+              end)
+            end
           end
 
           # What a reader is warned of, in words: Array of [words, Record or nil].
           def warnings
             [(["Retracted: nothing in it counts as evidence.", nil] if record.retracted?),
-             (["A protocol: it tells what was planned, not what was found.", nil] if close.label&.key == "protocol"),
+             (["A protocol: it tells what was planned, not what was found.",
+               nil] if close.label&.key == "protocol"),
              *([["The same paper came in before:", close.double_of]] if close.double_of),
              *close.reports.map { |other| ["These look like the same people as in", other] },
              (["Not indexed yet: found by words only.", nil] unless record.indexed?),
@@ -68,7 +78,7 @@ module Hobrin
             case made_as.verdict
             when :agree then "The text tells the same."
             when :disagree then "The text tells something else: #{told_design.downcase}."
-            else close.label ? "The text does not tell how it was made." : "No label; the text #{told_design ? "tells: #{told_design.downcase}" : "does not tell either"}."
+            else untold_words
             end
           end
 
@@ -82,11 +92,19 @@ module Hobrin
           end
 
           # [how many it cites, how many cite it] in the library.
-          def around_counts = @around_counts ||= Services::ReadAround.new(@context, @page.opened).counts(record)
+          def around_counts
+            @around_counts ||= Services::ReadAround.new(@context, @page.opened).counts(record)
+          end
 
           def review? = close.label&.key == "systematic_review"
 
           private
+
+          def untold_words
+            return "The text does not tell how it was made." if told_design.nil?
+
+            "No label; the text tells: #{told_design.downcase}."
+          end
 
           def close = @close ||= Services::ReadClosely.new(@context).call(record)
 

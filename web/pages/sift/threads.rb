@@ -19,7 +19,6 @@ module Hobrin
           # page :: Sift
           def initialize(page, context)
             @page = page
-            @context = context
             @reader = Services::ReadThreads.new(context, page.opened)
             @around = Around.new(page, context)
           end
@@ -39,20 +38,26 @@ module Hobrin
           # How many papers came in by following citations.
           def let_in = @page.inquiry.threaded_ids.size
 
-          def picture = @picture ||= ThreadsPicture.new(@reader.picture, @page, @context)
+          def picture = @picture ||= ThreadsPicture.new(@reader, @page)
 
           private
 
           def round(round)
             total = @page.inquiry.rounds[round.number - 1].found_ids.size
-            heading = "Round #{round.number}: from #{@page.count_of(round.from, "paper")}, #{@page.number(total)} found"
-            Round.new(heading:, papers: round.found.map { |tied| found(tied) }, more: total - round.found.size)
+            heading = "Round #{round.number}: from #{@page.count_of(round.from,
+                                                                    "paper")}, #{@page.number(total)} found"
+            Round.new(heading:, papers: round.found.map do |tied|
+              found(tied)
+            end, more: total - round.found.size)
           end
 
           def found(tied)
-            named = tied.by.first(2).map { |record| "#{record.authors.first&.family || "no author"} #{record.year}" }
+            named = tied.by.first(2).map do |record|
+              "#{record.authors.first&.family || "no author"} #{record.year}"
+            end
             more = tied.by.size > 2 ? " and #{tied.by.size - 2} more" : ""
-            Found.new(near: @around.near(tied.near), by: "hangs on #{tied.by.size}: #{named.join(", ")}#{more}")
+            Found.new(near: @around.near(tied.near),
+                      by: "hangs on #{tied.by.size}: #{named.join(", ")}#{more}")
           end
         end
       end

@@ -23,46 +23,50 @@ module Hobrin
 
           WIDTH = 900
           LEFT = 150
-          ROW = 58
+          ROW = 48
           TOP = 16
           MARK = 15
           private_constant :LEFT, :ROW, :TOP, :MARK
 
-          # shown :: [marks, lines] as Services::ReadThreads gives them; page :: Sift
-          def initialize(shown, page, context)
-            @marks, @lines = shown
+          # reader :: Services::ReadThreads; page :: Sift
+          def initialize(reader, page)
+            @shown, @lines = reader.picture
+            @reader = reader
             @page = page
-            @context = context
           end
 
-          def any? = @marks.any?
+          def any? = @shown.any?
           def height = TOP + (rows.size * ROW) + 26
           def width = WIDTH
 
-          def rows
-            @rows ||= Appraisal::Ladder.new(Records::RecordSet.of(numbers.values), @page.question.kind,
-                                            @context.evaluator.index).call
-          end
+          # Hash of the name of a rung to the ids of the papers there, from the top.
+          def rows = @rows ||= @reader.rungs(@shown.map(&:record))
 
           def row_labels
-            rows.each_with_index.map { |rung, place| Label.new(text: rung.name, x: 0, y: TOP + (ROW * place) + (ROW / 2) + 4) }
+            rows.keys.each_with_index.map do |name, place|
+              Label.new(text: name, x: 0, y: TOP + (ROW * place) + (ROW / 2) + 4)
+            end
           end
 
           def year_labels
             first, last = years.minmax
             step = [((last - first) / 8.0).ceil, 1].max
-            (first..last).step(step).map { |year| Label.new(text: year.to_s, x: x_of(year), y: height - 6) }
+            (first..last).step(step).map do |year|
+              Label.new(text: year.to_s, x: x_of(year), y: height - 6)
+            end
           end
 
           # Papers of one year on one rung stand beside each other.
           def marks
-            @placed ||= @marks.group_by { |mark| [year(mark.record), row(mark.record)] }.flat_map do |(year, row), some|
+            @marks ||= @shown.group_by do |mark|
+              [year(mark.record), row(mark.record)]
+            end.flat_map do |(year, row), some|
               some.each_with_index.map { |mark, place| mark_at(mark, year, row, place, some.size) }
             end
           end
 
           def lines
-            at = @marks.map { |mark| mark.record.id }.zip(placed_in_order).to_h
+            at = @shown.map { |mark| mark.record.id }.zip(placed_in_order).to_h
             @lines.filter_map do |from, to|
               one, two = at.values_at(from, to)
               next unless one && two
@@ -76,19 +80,26 @@ module Hobrin
 
           def placed_in_order
             by_path = marks.to_h { |mark| [mark.path, mark] }
-            @marks.map { |mark| by_path[@page.path_to_paper(mark.record)] }
+            @shown.map { |mark| by_path[@page.path_to_paper(mark.record)] }
           end
 
-          def numbers = @numbers ||= @context.library.numbers(@marks.map { |mark| mark.record.id })
           def year(record) = record.year || years.first
-          def years = @years ||= @marks.filter_map { |mark| mark.record.year }.then { |all| all.empty? ? [2000] : all }
-          def row(record) = rows.index { |rung| rung.papers.include?(numbers[record.id]) } || 0
+
+          def years
+            @years ||= @shown.filter_map do |mark|
+              mark.record.year
+            end.then { |all| all.empty? ? [2000] : all }
+          end
+
+          def row(record) = rows.values.index { |ids| ids.include?(record.id) } || 0
 
           def mark_at(mark, year, row, place, size)
-            across, down = place.divmod(3).reverse.then { |one, two| [two, one] }
+            across, down = place.divmod(3)
             spread = [size, 3].min - 1
-            Mark.new(x: (x_of(year) + (across * MARK)).round(1), y: (TOP + (ROW * row) + (ROW / 2) + ((down - (spread / 2.0)) * MARK)).round(1),
-                     kind: mark.kind, title: "#{mark.record.year}: #{mark.record.title}", path: @page.path_to_paper(mark.record))
+            y = TOP + (ROW * row) + (ROW / 2) + ((down - (spread / 2.0)) * MARK)
+            Mark.new(x: (x_of(year) + (across * MARK)).round(1), y: y.round(1), kind: mark.kind,
+                     title: "#{mark.record.year}: #{mark.record.title}",
+                     path: @page.path_to_paper(mark.record))
           end
 
           def x_of(year)

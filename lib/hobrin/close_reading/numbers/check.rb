@@ -15,7 +15,9 @@ module Hobrin
         end
 
         # Array of Disagreement.
-        def call = @passage.sentences.select(&:numbers?).flat_map { |sentence| in_sentence(sentence) }
+        def call
+          @passage.sentences.select(&:numbers?).flat_map { |sentence| in_sentence(sentence) }
+        end
 
         private
 

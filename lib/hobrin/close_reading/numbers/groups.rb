@@ -3,16 +3,17 @@
 module Hobrin
   module CloseReading
     module Numbers
-      # The groups against how many there were in all: "Of 322 patients, … in 31 of 162 … and in 48 of
-      # 160". People are lost on the way, so that groups may be fewer than all who began, never more;
-      # only "Of 322" and "322 took part" name the very same people.
+      # The groups against how many there were in all: "Of 322 patients, … in 31 of 162 … and in 48
+      # of 160". People are lost on the way, so that groups may be fewer than all who began, never
+      # more; only "Of 322" and "322 took part" name the very same people.
       class Groups < Check
         PEOPLE = "people|persons|patients|adults|children|participants|women|men|residents|nurses|infants|older adults"
         COUNT = '(?<total>\d{1,3}(?:,\d{3})+|\d+)'
         OF = /\A(?:Of|Among)(?: the| all)? #{COUNT}\b(?! \w+ (?:units|wards|hospitals|studies|trials))/
-        TOOK_PART = /(?<![\d.,])#{COUNT} (?:[a-z-]+ )?(?:#{PEOPLE}) (?:took part|were analy[sz]ed|completed the (?:trial|study))/
-        BEGAN = /(?<![\d.,])#{COUNT} (?:[a-z-]+ )?(?:#{PEOPLE}) (?:were|was) (?:\w+ )?(?:included|enrolled|recruited|randomi[sz]ed)/
-        private_constant :PEOPLE, :COUNT, :OF, :TOOK_PART, :BEGAN
+        SOME = /(?<![\d.,])#{COUNT} (?:[a-z-]+ )?(?:#{PEOPLE})/
+        TOOK_PART = /#{SOME} (?:took part|were analy[sz]ed|completed the (?:trial|study))/
+        BEGAN = /#{SOME} (?:were|was) (?:\w+ )?(?:included|enrolled|recruited|randomi[sz]ed)/
+        private_constant :PEOPLE, :COUNT, :OF, :SOME, :TOOK_PART, :BEGAN
 
         def call
           @began = nil
@@ -36,7 +37,8 @@ module Hobrin
           return unless two && more.empty?
 
           between = sentence.text[one.match.end(0)...two.match.begin(0)]
-          [one, two] if between.match?(/\b(?:and|versus|vs|compared)\b/) && !between.include?("specificity")
+          [one,
+           two] if between.match?(/\b(?:and|versus|vs|compared)\b/) && !between.include?("specificity")
         end
 
         def same(sentence, match, sum)

@@ -3,8 +3,9 @@
 module Hobrin
   module CloseReading
     module Numbers
-      # Means: within their scale, with a deviation that the scale allows, possible for whole numbers
-      # (GRIM; Brown and Heathers, Soc Psychol Personal Sci 2017;8:363), and as far apart as is said.
+      # Means: within their scale, with a deviation that the scale allows, possible for whole
+      # numbers (GRIM; Brown and Heathers, Soc Psychol Personal Sci 2017;8:363), and as far apart as
+      # is said.
       class Means < Check
         NUMBER = Printed::PATTERN
         SCALE = /\bscale (?:from |of )?(?<low>\d+)\s?(?:to|-|–)\s?(?<high>\d+)/i
@@ -18,29 +19,39 @@ module Hobrin
           means = each_match(sentence, MEAN)
           scale = sentence.text.match(SCALE)
           whole = scale || sentence.text.match?(WHOLE)
-          [*means.flat_map { |match| mean(sentence, match, scale, whole) }, *difference(sentence, means)]
+          [*means.flat_map do |match|
+            mean(sentence, match, scale, whole)
+          end, *difference(sentence, means)]
         end
 
         def mean(sentence, match, scale, whole)
-          value, deviation, people = [match[:mean], match[:sd], match[:n]].map { |text| printed(text) }
+          value, deviation, people = [match[:mean], match[:sd], match[:n]].map do |text|
+            printed(text)
+          end
           low, high = [scale[:low], scale[:high]].map(&:to_f) if scale
-          [(outside(sentence, match, value, low, high) || spread(sentence, match, [value, deviation, people], low, high) if scale),
+          [(if scale
+              outside(sentence, match, value, low,
+                      high) || spread(sentence, match, [value, deviation, people], low, high)
+            end),
            (grim(sentence, match, value, people) if whole)].compact
         end
 
         def outside(sentence, match, value, low, high)
           return if value.meets?(low, high)
 
-          disagreement(:mean, sentence, match, "the scale ends at #{value.value > high ? high.to_i : low.to_i}")
+          disagreement(:mean, sentence, match,
+                       "the scale ends at #{value.value > high ? high.to_i : low.to_i}")
         end
 
         # The largest deviation is that of people who all stand at the two ends.
         def spread(sentence, match, numbers, low, high)
           value, deviation, people = numbers
-          most = Math.sqrt([(value.value - low) * (high - value.value), 0].max * people.value / [people.value - 1, 1].max)
+          most = Math.sqrt([(value.value - low) * (high - value.value),
+                            0].max * people.value / [people.value - 1, 1].max)
           return if deviation.low <= most + value.half
 
-          disagreement(:deviation, sentence, match, "with this mean it is at most #{deviation.like(most)}")
+          disagreement(:deviation, sentence, match,
+                       "with this mean it is at most #{deviation.like(most)}")
         end
 
         def grim(sentence, match, value, people)
@@ -59,9 +70,12 @@ module Hobrin
           one, two = means.map { |match| printed(match[:mean]) }
           room = one.half + two.half
           apart = one.value - two.value
-          return [] if [apart, -apart].any? { |value| estimate.value.meets?(value - room, value + room) }
+          return [] if [apart, -apart].any? do |value|
+            estimate.value.meets?(value - room, value + room)
+          end
 
-          [disagreement(:difference, sentence, estimate.match, "the means are #{estimate.value.like(apart)} apart")]
+          [disagreement(:difference, sentence, estimate.match,
+                        "the means are #{estimate.value.like(apart)} apart")]
         end
       end
     end

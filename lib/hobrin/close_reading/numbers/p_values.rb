@@ -3,9 +3,9 @@
 module Hobrin
   module CloseReading
     module Numbers
-      # Intervals against p values: a 95 % interval that leaves out "no difference" goes with p below
-      # 0.05, one that takes it in with p above. Near the line other tests may say otherwise, so only
-      # what is clearly on the other side is told. And a p value lies between 0 and 1.
+      # Intervals against p values: a 95 % interval that leaves out "no difference" goes with p
+      # below 0.05, one that takes it in with p above. Near the line other tests may say otherwise,
+      # so only what is clearly on the other side is told. And a p value lies between 0 and 1.
       class PValues < Check
         ANY = /\bp\s?(?:[=<>≤≥])\s?(?<p>\d?[.·]\d+|\d+(?:[.·]\d+)?)/i
         # Clearly on one side of 0.05 (common practice, no source).
@@ -15,18 +15,25 @@ module Hobrin
         private
 
         def in_sentence(sentence)
-          impossible = each_match(sentence, ANY).select { |match| !printed(match[:p]).value.between?(0, 1) }
-          impossible.map { |match| disagreement(:no_p_value, sentence, match, "a p value lies between 0 and 1") } +
+          impossible = each_match(sentence, ANY).reject do |match|
+            printed(match[:p]).value.between?(0, 1)
+          end
+          impossible.map do |match|
+            disagreement(:no_p_value, sentence, match, "a p value lies between 0 and 1")
+          end +
             Estimate.all_in(sentence).filter_map { |estimate| against_interval(sentence, estimate) }
         end
 
         def against_interval(sentence, estimate)
-          return unless estimate.interval? && estimate.p && estimate.level == 95.0
+          return unless estimate.interval? && estimate.p && estimate.level.round(1).to_s == "95.0"
 
           worked_out = p_of(estimate) or return
-          return if (said = side(*estimate.p)).nil? || CLEARLY.cover?(worked_out) || said == (worked_out < CLEARLY.begin)
+          if (said = side(*estimate.p)).nil? || CLEARLY.cover?(worked_out) || said == (worked_out < CLEARLY.begin)
+            return
+          end
 
-          disagreement(:p_value, sentence, estimate.match, "the interval gives p #{about(worked_out)}")
+          disagreement(:p_value, sentence, estimate.match,
+                       "the interval gives p #{about(worked_out)}")
         end
 
         # Whether a p value is said to be below 0.05; nil when it does not tell.
@@ -49,7 +56,9 @@ module Hobrin
           error.positive? ? Math.erfc((middle / error).abs / Math.sqrt(2)) : nil
         end
 
-        def about(value) = value < 0.001 ? "below 0.001" : "about #{value.round(value < 0.1 ? 3 : 2)}"
+        def about(value)
+          value < 0.001 ? "below 0.001" : "about #{value.round(value < 0.1 ? 3 : 2)}"
+        end
       end
     end
   end

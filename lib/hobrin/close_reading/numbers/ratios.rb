@@ -3,8 +3,8 @@
 module Hobrin
   module CloseReading
     module Numbers
-      # Effects against their counts, and against their intervals: that of a ratio is even about it on
-      # the logarithmic scale, that of a difference on the plain one.
+      # Effects against their counts, and against their intervals: that of a ratio is even about it
+      # on the logarithmic scale, that of a difference on the plain one.
       class Ratios < Check
         # How far an interval may be from even, in parts of its width, beyond rounding: exact and
         # adjusted methods are not quite even (common practice, no source).
@@ -28,7 +28,8 @@ module Hobrin
           found = [shares, shares.reverse].map { |one, two| ratio(estimate.measure, one, two) }
           return if found.any?(&:nil?) || found.any? { |number| estimate.value.fits?(number) }
 
-          disagreement(:ratio, sentence, estimate.match, "the counts give #{estimate.value.like(found.first)}")
+          disagreement(:ratio, sentence, estimate.match,
+                       "the counts give #{estimate.value.like(found.first)}")
         end
 
         def ratio(measure, one, two)
@@ -46,7 +47,8 @@ module Hobrin
         end
 
         def turned(sentence, estimate)
-          disagreement(:limits, sentence, estimate.match, "#{estimate.low.text} is more than #{estimate.high.text}")
+          disagreement(:limits, sentence, estimate.match,
+                       "#{estimate.low.text} is more than #{estimate.high.text}")
         end
 
         def outside(sentence, estimate)

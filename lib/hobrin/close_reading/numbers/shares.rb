@@ -18,7 +18,8 @@ module Hobrin
 
         def of(sentence, share)
           if share.part > share.whole
-            return disagreement(:more_than_all, sentence, share.match, "#{share.part} is more than #{share.whole}")
+            return disagreement(:more_than_all, sentence, share.match,
+                                "#{share.part} is more than #{share.whole}")
           end
           return if share.percent.nil? || share.percent.fits?(percentage(share))
 
@@ -36,7 +37,8 @@ module Hobrin
           near = (from + 1e-9).floor..(to - 1e-9).ceil
           return if near.any? { |count| percent.fits?(100.0 * count / whole.value) }
 
-          disagreement(:impossible_share, sentence, match, "no count of #{whole.text} is #{percent.text}%")
+          disagreement(:impossible_share, sentence, match,
+                       "no count of #{whole.text} is #{percent.text}%")
         end
       end
     end

@@ -3,7 +3,8 @@
 module Hobrin
   module Edits
     module Sift
-      # Decides several papers in one way, in one line of the trail, so that one undo takes all back.
+      # Decides several papers in one way, in one line of the trail, so that one undo takes all
+      # back.
       #
       # record_ids :: Array of ids; verdict, reason, note :: see Sifting::Decision
       class DecideSeveral < Edit
@@ -17,8 +18,8 @@ module Hobrin
           inquiry.decisions.select { |decision| ids.key?(decision.record_id) }.sort_by(&:record_id)
         end
 
-        # Raises InputError (:several) for none, for too many, and for retracted papers that are to be
-        # kept; GoneError for a paper that is not in the library.
+        # Raises InputError (:several) for none, for too many, and for retracted papers that are to
+        # be kept; GoneError for a paper that is not in the library.
         def call(inquiry, surroundings)
           refuse("Choose papers first.") if record_ids.empty?
           refuse("Decide at most #{MOST} papers at once.") if record_ids.size > MOST
@@ -35,7 +36,9 @@ module Hobrin
 
         def ask(set, surroundings)
           retracted = surroundings.evaluator.index.facet(:flag, [Records::Flags::RETRACTED]).overlap(set)
-          refuse("#{retracted} of them #{retracted == 1 ? "was" : "were"} retracted: decide on those one by one.") if retracted.positive?
+          return unless retracted.positive?
+
+          refuse("#{retracted} of them #{retracted == 1 ? "was" : "were"} retracted: decide on those one by one.")
         end
 
         def refuse(words) = raise(InputError, { several: words })

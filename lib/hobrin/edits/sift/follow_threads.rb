@@ -3,7 +3,8 @@
 module Hobrin
   module Edits
     module Sift
-      # Follows citations for one round, both ways, from the papers kept or let in since the last one.
+      # Follows citations for one round, both ways, from the papers kept or let in since the last
+      # one.
       class FollowThreads < Edit
         STEP = :sift
         MOST_ROUNDS = 20

@@ -81,7 +81,8 @@ module Hobrin
 
       def offer(leaf, via: nil)
         found = @evaluator.call(leaf)
-        Offer.new(leaf:, via:, adds: (found - @found).size, size: found.size, held: @block.holds?(leaf))
+        Offer.new(leaf:, via:, adds: (found - @found).size, size: found.size,
+                  held: @block.holds?(leaf))
       end
     end
   end

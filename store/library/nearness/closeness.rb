@@ -14,10 +14,9 @@ module Hobrin
         @db = db
       end
 
-      # set :: RecordSet; phrases :: Array of texts, folded words with a * at the end of one that any
-      #   ending will do for
-      # Gives a Hash of number to how close it is, the closest first; papers without any of the words
-      # are left out.
+      # set :: RecordSet; phrases :: Array of texts, folded words with a * at the end of one that
+      #   any ending will do for Gives a Hash of number to how close it is, the closest first;
+      #   papers without any of the words are left out.
       def call(set, phrases)
         query = phrases.first(MOST_PHRASES).filter_map { |phrase| quoted(phrase) }.uniq.join(" OR ")
         return {} if query.empty? || set.empty?
@@ -35,9 +34,13 @@ module Hobrin
       # Only letters and digits, in quotation marks: nothing is read as syntax.
       def quoted(phrase)
         words = Text::Tokens.masked(phrase)
-        return if words.empty? || words.any? { |word| word.delete_suffix("*").match?(/[*?]/) || word == "*" }
+        return if words.empty? || words.any? do |word|
+          word.delete_suffix("*").match?(/[*?]/) || word == "*"
+        end
 
-        "\"#{words.map { |word| word.delete_suffix("*") }.join(" ")}\"#{" *" if words.last.end_with?("*")}"
+        "\"#{words.map do |word|
+          word.delete_suffix("*")
+        end.join(" ")}\"#{" *" if words.last.end_with?("*")}"
       end
     end
   end

@@ -14,23 +14,29 @@ module Hobrin
       # numbered :: Array of [number, Records::Record] that just went in
       def add(numbered)
         pairs = numbered.flat_map { |number, record| record.cites.map { |cited| [cited, number] } }
-        @db.synchronize { |connection| Rows.write(connection, INSERT, pairs) { |pair| pair } } if pairs.any?
+        @db.synchronize do |connection|
+          Rows.write(connection, INSERT, pairs) do |pair|
+            pair
+          end
+        end if pairs.any?
       end
 
       # ids :: of papers. Gives a Hash of each to the ids of the papers that cite it.
       def citing(ids)
         pairs = ids.each_slice(500).flat_map do |some|
           @db[:citations].join(:records, number: :number).where(cited: some)
-                         .order(:cited, Sequel[:records][:number]).select_map([:cited, Sequel[:records][:id]])
+                         .order(:cited, Sequel[:records][:number]).select_map([:cited,
+                                                                               Sequel[:records][:id]])
         end
         gathered(ids, pairs)
       end
 
-      # ids :: of papers. Gives a Hash of each to the ids of the papers of the library that it cites, as
-      # its record lists them.
+      # ids :: of papers. Gives a Hash of each to the ids of the papers of the library that it
+      #   cites, as its record lists them.
       def cited_by(ids)
         lists = ids.each_slice(500).flat_map do |some|
-          @db[:records].where(id: some).select_map([:id, Sequel.lit("csl ->> '$.custom.cites'").as(:cites)])
+          @db[:records].where(id: some).select_map([:id,
+                                                    Sequel.lit("csl ->> '$.custom.cites'").as(:cites)])
         end.to_h { |id, cites| [id, cites ? JSON.parse(cites) : []] }
         here = known(lists.values.flatten.uniq)
         ids.to_h { |id| [id, lists.fetch(id, []).select { |cited| here.key?(cited) }] }
@@ -45,7 +51,9 @@ module Hobrin
 
         ids = neighbours([record.id]).fetch(record.id)
         has = texts.map { |text| Sequel.lit("instr(csl, ?) > 0", text) }.reduce(:|)
-        ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).where(has).select_map(:id) }
+        ids.each_slice(500).flat_map do |some|
+          @db[:records].where(id: some).where(has).select_map(:id)
+        end
       end
 
       # Both: Hash of each id to the ids of the papers that it cites and of those that cite it.
@@ -54,7 +62,9 @@ module Hobrin
       private
 
       def known(ids)
-        ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).select_map(:id) }.to_h { |id| [id, true] }
+        ids.each_slice(500).flat_map do |some|
+          @db[:records].where(id: some).select_map(:id)
+        end.to_h { |id| [id, true] }
       end
 
       def gathered(ids, pairs)

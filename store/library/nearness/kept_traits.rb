@@ -2,8 +2,8 @@
 
 module Hobrin
   module Store
-    # The Sifting::Traits of papers that were asked for, kept for as long as the version of the library
-    # that they belong to.
+    # The Sifting::Traits of papers that were asked for, kept for as long as the version of the
+    # library that they belong to.
     class KeptTraits
       # Past so many papers all are let go: some ten kilobytes each.
       MOST = 6_000

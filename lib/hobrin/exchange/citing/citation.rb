@@ -5,36 +5,37 @@ require "csl/styles"
 
 module Hobrin
   module Exchange
-    # A paper as a list of references would name it, written by citeproc in a style of the Citation Style
-    # Language.
+    # A paper as a list of references would name it, written by citeproc in a style of the Citation
+    # Style Language.
     module Citation
       # Key to [name, style of csl-styles].
-      STYLES = { "vancouver" => ["Vancouver", "nlm-citation-sequence"], "apa" => ["APA", "apa"],
-                 "ama" => ["AMA", "american-medical-association"], "harvard" => ["Harvard", "harvard-cite-them-right"],
+      STYLES = { "vancouver" => %w[Vancouver nlm-citation-sequence], "apa" => %w[APA apa],
+                 "ama" => %w[AMA american-medical-association], "harvard" => %w[Harvard harvard-cite-them-right],
                  "ieee" => %w[IEEE ieee] }.freeze
       # The styles are read once, which takes a while, and shared; a processor belongs to one call.
-      READ = {}
       LOCK = Mutex.new
       # What nobody needs in a line of references.
       LEFT_OUT = %w[abstract keyword custom note].freeze
-      private_constant :READ, :LOCK, :LEFT_OUT
+      private_constant :LOCK, :LEFT_OUT
 
       class << self
-        # record :: Records::Record; style :: key of STYLES, the first for an unknown one. Gives one line
-        # of plain text.
+        # record :: Records::Record; style :: key of STYLES, the first for an unknown one. Gives one
+        #   line of plain text.
         def of(record, style = STYLES.keys.first)
           _, name = STYLES.fetch(style) { STYLES.values.first }
           item = JSON.parse(JSON.generate(CslJson::Writer.item(record))).except(*LEFT_OUT)
           LOCK.synchronize do
             processor = CiteProc::Processor.new(style: read(name), format: "text", locale: "en-GB")
             processor.import([item])
-            processor.render(:bibliography, id: item.fetch("id")).join(" ").gsub(/\s+/, " ").strip.sub(/\A1\.\s?/, "")
+            processor.render(:bibliography, id: item.fetch("id")).join(" ").gsub(/\s+/, " ").strip.sub(
+              /\A1\.\s?/, ""
+            )
           end
         end
 
         private
 
-        def read(name) = READ[name] ||= CSL::Style.load(name)
+        def read(name) = (@styles ||= {})[name] ||= CSL::Style.load(name)
       end
     end
   end

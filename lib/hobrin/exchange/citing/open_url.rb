@@ -4,11 +4,13 @@ require "uri"
 
 module Hobrin
   module Exchange
-    # A link to a paper through the link resolver of a library: an OpenURL of ANSI/NISO Z39.88-2004, with
-    # the keys of its journal format (info:ofi/fmt:kev:mtx:journal; from memory).
+    # A link to a paper through the link resolver of a library: an OpenURL of ANSI/NISO Z39.88-2004,
+    # with the keys of its journal format (info:ofi/fmt:kev:mtx:journal; from memory).
     module OpenUrl
       LONGEST = 300
-      private_constant :LONGEST
+      NO_ADDRESS = "This is no address of a link resolver. It begins with https:// and names a " \
+                   "machine, such as https://resolver.example.org/openurl"
+      private_constant :LONGEST, :NO_ADDRESS
 
       class << self
         # The address of a resolver as it may be kept. typed :: what a person wrote, "" for none.
@@ -36,14 +38,14 @@ module Hobrin
           author = record.authors.first
           { "url_ver" => "Z39.88-2004", "ctx_ver" => "Z39.88-2004", "rft_val_fmt" => "info:ofi/fmt:kev:mtx:journal",
             "rft.genre" => "article", "rft.atitle" => record.title, "rft.jtitle" => record.journal,
-            "rft.date" => record.published, "rft.volume" => record.volume, "rft.issue" => record.issue, "rft.spage" => first,
+            "rft.date" => record.published, "rft.volume" => record.volume,
+            "rft.issue" => record.issue, "rft.spage" => first,
             "rft.epage" => last, "rft.aulast" => author&.family, "rft.aufirst" => author&.given,
             "rft_id" => record.doi && "info:doi/#{record.doi}" }
         end
 
         def refuse
-          raise InputError, { resolver: "This is no address of a link resolver. It begins with https:// and names a machine, " \
-                                        "such as https://resolver.example.org/openurl" }
+          raise InputError, { resolver: NO_ADDRESS }
         end
       end
     end

@@ -5,8 +5,8 @@ module Hobrin
     # The papers that are most like one by their words; see Sifting::Likeness. The full-text index
     # names those that share its weightiest words, and of these the likeness is worked out in full.
     class Alike
-      # How many of a paper's words are looked up, and in how many papers they may stand together; how
-      # many papers are then compared in full.
+      # How many of a paper's words are looked up, and in how many papers they may stand together;
+      # how many papers are then compared in full.
       MOST_WORDS = 20
       MOST_POSTINGS = 40_000
       COMPARED = 150
@@ -18,8 +18,8 @@ module Hobrin
         @likeness = likeness
       end
 
-      # record :: Records::Record. The block turns numbers into an Array of Record. Gives an Array of
-      # [Record, likeness from 0 to 1], the most alike first, without the record itself.
+      # record :: Records::Record. The block turns numbers into an Array of Record. Gives an Array
+      #   of [Record, likeness from 0 to 1], the most alike first, without the record itself.
       def call(record, limit:)
         vector = @likeness.vector(record)
         near = yield(candidates(vector)).reject { |other| other.id == record.id }
