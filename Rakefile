@@ -55,6 +55,11 @@ task :learn do
   ruby "spec/tasks/learn.rb"
 end
 
+desc "Try the likeliest-first order of Sift on the sample, for docs/sifting.md; some minutes"
+task :screen do
+  ruby "spec/tasks/screen.rb"
+end
+
 desc "Run every test, as bin/test does"
 task :test do
   sh "bin/test"

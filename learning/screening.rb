@@ -33,12 +33,12 @@ module Hobrin
 
       GOAL = 0.95
       # After how much of the pile the estimate is looked at.
-      LOOKS = [0.2, 0.35, 0.5, 0.7].freeze
+      LOOKS = [0.35, 0.5, 0.7].freeze
       # Once the goal is reached, only the estimates matter: learning anew after each paper is not
       # needed.
       RARELY = 8
       STRONG = 2
-      private_constant :LOOKS, :RARELY, :STRONG
+      private_constant :RARELY, :STRONG
 
       class << self
         # The piles of the sample's inquiries. context :: Services::Context of a home with the

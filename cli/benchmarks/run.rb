@@ -54,7 +54,7 @@ module Hobrin
         private
 
         def lines
-          [cold_word_step, word_step, what_ifs, previews,
+          [cold_word_step, word_step, what_ifs, previews, *Sifting.new(@context).call,
            Line.new(work: "start to first page", ms: serving(:first_page), plain_ms: nil, note: "library built")]
         end
 

@@ -31,6 +31,14 @@ module Hobrin
                   double_of: double_of(record), reports: reports(record, passage))
       end
 
+      # The latest report of the people that a record reports on: the record itself as long as there
+      # is no later one.
+      def newest_report(record)
+        [record, *reports(record, CloseReading::Passage.new(record.abstract))].max_by do |one|
+          one.published.to_s
+        end
+      end
+
       private
 
       # The abstract first: a full text tells of other people's work too.

@@ -94,18 +94,20 @@ module Hobrin
         end
       end
 
-      # Array of Appraisal::ReadFirst::Choice.
+      # Array of Appraisal::ReadFirst::Choice. A newer report of the same people stands for an older.
       def read_first
-        Appraisal::ReadFirst.call(rungs) do |rung|
+        choices = Appraisal::ReadFirst.call(rungs) do |rung|
           newest = @library.newest_set(rung.papers, limit: THOUGHT_OF)
           near = @list.closeness(newest)
           @library.numbered_all(newest.to_a).zip(newest.map { |number| near.fetch(number, 0.0) })
         end
+        choices.map { |one| one.with(record: closely.newest_report(one.record)) }.uniq { |one| one.record.id }
       end
 
       private
 
       def set = @list.set
+      def closely = @closely ||= ReadClosely.new(@context)
       def rungs = @list.rungs
 
       def find(records, record_id)

@@ -29,7 +29,7 @@ module Hobrin
 
       # Array of Appraisal::Ladder::Rung.
       def rungs
-        @rungs ||= Appraisal::Ladder.new(set, @inquiry.question.kind, evaluator.index).call
+        @rungs ||= Appraisal::Ladder.new(set, @inquiry.question.kind, evaluator.index, doubles:).call
       end
 
       # The papers of the list as a RecordSet.
@@ -71,6 +71,12 @@ module Hobrin
       private
 
       def evaluator = @context.evaluator
+
+      # Those whose first record is here too.
+      def doubles
+        within = @library.duplicates.within(set).select { |_, first| set.include?(first) }
+        Records::RecordSet.of(within.keys)
+      end
 
       # An unknown rung is as none.
       def of_rung = rungs.find { |rung| rung.key == @view.rung }&.papers

@@ -82,7 +82,7 @@ RSpec.describe "Sifting", :sample, :browser do
     expect(page).to have_css(".list-choices.tally", text: "1 dropped")
     click_link "Likeliest to be kept first"
     expect(page).to have_css(".speaks", text: "Like those you kept by")
-    expect(page).to have_css(".ladder", text: "Too early to tell")
+    expect(page).to have_css(".may-stop", text: "Too early to tell")
   end
 
   it "decides on ten papers in the hand, at 390 px" do

@@ -12,7 +12,8 @@ VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/wo
           "ask-spider" => "/inquiries/5/ask", "narrow" => "/inquiries/1/narrow",
           "narrow-filters" => "/inquiries/2/narrow?show=filters",
           "trail-compare" => "/inquiries/1/trail?line=20&with=28",
-          "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.trial-2021", "weigh" => "/inquiries/1/weigh",
+          "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.label-2019",
+          "sift-threads" => "/inquiries/1/sift?show=threads", "weigh" => "/inquiries/1/weigh",
           "act" => "/inquiries/1/act", "trail" => "/inquiries/1/trail" }.freeze
 
 Dir.mktmpdir do |folder|
@@ -30,7 +31,18 @@ Dir.mktmpdir do |folder|
     session.save_screenshot(FOLDER.join("#{name}.png"))
     puts "docs/screenshots/#{name}.png"
   end
-  # One of them on paper, and one in the hand.
+  # Likeliest first, once a third of the papers of another inquiry is decided.
+  opened = Hobrin::Services::ReadInquiry.new(context).call(5)
+  ids = context.library.ids(opened.cascade.final).first(90)
+  context.library.records_by_id(ids).partition { |one| one.types == ["qualitative study"] }
+         .zip([[:keep, nil], [:drop, "Other design"]]).each do |some, (verdict, reason)|
+    edit = Hobrin::Edits::Sift::DecideSeveral.new(record_ids: some.map(&:id), verdict:, reason:, note: "")
+    Hobrin::Services::ApplyEdit.new(context).call(5, edit)
+  end
+  session.visit("/inquiries/5/sift?order=likeliest")
+  session.assert_selector(".may-stop")
+  session.save_screenshot(FOLDER.join("sift-likeliest.png"))
+  # One of them in the hand.
   window.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844,
                                                            deviceScaleFactor: 1, mobile: true)
   session.visit("/inquiries/1/sift?paper=10.5555/hobrin.trial-2021")

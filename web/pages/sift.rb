@@ -137,9 +137,8 @@ module Hobrin
         def path_showing(show) = path(:sift, **list_query, paper: open&.id, show:)
         def path_to_threads = path(:sift, **list_query, show: "threads")
 
-        # What each kind of marked sentence tells, and one of them.
-        def told_key = Pane::TOLD
-        def told_words(told) = told && "Tells #{Pane::TOLD.fetch(told)}"
+        # What a marked sentence tells, in a word or two.
+        def told_words(told) = Pane::TOLD.fetch(told)
 
         # What a form keeps that stays on this paper, or in the threads.
         def staying_fields = { **list_query, reading: open&.id, show: shown }.compact

@@ -31,8 +31,10 @@ module Hobrin
       }.freeze
       private_constant :TABLE, :OWN, :ORDERS
 
-      # set :: RecordSet; kind :: key of the kind of question, or nil; index :: a Retrieval index
-      def initialize(set, kind, index)
+      # set :: RecordSet; kind :: key of the kind of question, or nil; index :: a Retrieval index;
+      # doubles :: the RecordSet of those that are the same paper once more
+      def initialize(set, kind, index, doubles: Records::RecordSet.empty)
+        @doubles = doubles
         @left = set
         @kind = kind
         @types = index.sets(:type)
@@ -41,7 +43,7 @@ module Hobrin
 
       # Gives an Array of Rung, from the top.
       def call
-        aside = take(@retracted | of_designs(%w[protocol]))
+        aside = take(@retracted | @doubles | of_designs(%w[protocol]))
         [rung("summaries", "Guidelines", "Others have weighed the studies already.", designs: %w[guideline]),
          rung("reviews", "Systematic reviews", "As strong as the studies that they reviewed.",
               designs: %w[systematic_review]),
@@ -49,7 +51,7 @@ module Hobrin
          Rung.new(key: "unplaced", name: "Not placed", papers: take(@left),
                   why: "The table does not place these designs, or none is stated."),
          Rung.new(key: ASIDE, name: "Set aside", papers: aside,
-                  why: "Retracted, or a protocol without results.")]
+                  why: "Retracted, a protocol without results, or the same paper once more.")]
           .reject do |one|
           one.papers.empty?
         end

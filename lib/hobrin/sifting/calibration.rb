@@ -8,6 +8,9 @@ module Hobrin
     # person who reads the likeliest first has decided on more keepers than are left.
     class Calibration
       FOLDS = 3
+      # The weight of a decision is halved with each so many-eth part of all decisions that came
+      # after it.
+      HALVED = 8.0
       STEPS = 30
       # Log odds beyond this tell no more.
       FURTHEST = 20.0
@@ -15,27 +18,26 @@ module Hobrin
       STIFF = 1.0
       # What keeps a step finite where all likelihoods are alike.
       FLAT = 1e-6
-      private_constant :FOLDS, :STEPS, :FURTHEST, :STIFF, :FLAT
+      private_constant :FOLDS, :HALVED, :STEPS, :FURTHEST, :STIFF, :FLAT
 
       # examples :: as for Keeping, the latest last. Each third of them is judged by what was
-      #   learned from the others; the later half of them counts, since what is unread is like what
-      #   was read last.
+      #   learned from the others. What was read last counts most, since what is unread is like it.
       def self.of(examples)
-        late = examples.size / 2
+        half = [examples.size / HALVED, 1.0].max
         new((0...FOLDS).flat_map do |fold|
           left, taken = examples.each_with_index.partition { |_, place| place % FOLDS == fold }
-          judged(taken.map(&:first), left.filter_map { |example, place| example if place >= late })
+          judged(taken.map(&:first), left) { |place| 0.5**((examples.size - 1 - place) / half) }
         end)
       end
 
-      # taken, left :: examples to learn from and to judge. Gives an Array of [log odds, kept or
-      #   not].
+      # taken :: examples to learn from; left :: those to judge, each with its place; the block
+      #   gives how much that place counts. Gives an Array of [log odds, kept or not, weight].
       def self.judged(taken, left)
         kept = taken.count(&:last)
         return [] if kept.zero? || kept == taken.size
 
         keeping = Keeping.new(taken)
-        left.map { |traits, keep| [odds(keeping.call(traits)), keep] }
+        left.map { |(traits, keep), place| [odds(keeping.call(traits)), keep, yield(place)] }
       end
       private_class_method :judged
 
@@ -49,7 +51,7 @@ module Hobrin
 
       attr_reader :slope, :base
 
-      # judged :: Array of [log odds, kept or not]
+      # judged :: Array of [log odds, kept or not, weight]
       def initialize(judged)
         @slope, @base = fitted(judged)
       end
@@ -64,7 +66,7 @@ module Hobrin
         slope, base = 1.0, 0.0
         return [slope, base] if judged.empty?
 
-        rows = judged.zip(targets(judged)).map { |(odds, _), target| [odds, target] }
+        rows = judged.zip(targets(judged)).map { |(odds, _, weight), target| [odds, target, weight] }
         STEPS.times do
           by_slope, by_base = step(rows, slope, base)
           slope -= by_slope
@@ -76,9 +78,9 @@ module Hobrin
       end
 
       def targets(judged)
-        kept = judged.count(&:last)
+        kept = judged.count { |_, keep, _| keep }
         high, low = (kept + 1.0) / (kept + 2), 1.0 / (judged.size - kept + 2)
-        judged.map { |_, keep| keep ? high : low }
+        judged.map { |_, keep, _| keep ? high : low }
       end
 
       # What Newton's step takes off slope and base.
@@ -99,9 +101,9 @@ module Hobrin
 
       # Yields the log odds of each row, how far it is from its target, and its weight.
       def weighed(rows, slope, base)
-        rows.each do |odds, target|
+        rows.each do |odds, target, counts|
           likely = 1 / (1 + Math.exp(-((slope * odds) + base)))
-          yield odds, likely - target, [likely * (1 - likely), FLAT].max
+          yield odds, counts * (likely - target), [counts * likely * (1 - likely), FLAT].max
         end
       end
     end

@@ -24,6 +24,7 @@ module Hobrin
           [ids(traits), traits.values, kept ? 1.0 : -1.0]
         end
         @weights, @bias = fitted
+        @learned = @names.transform_values { |place| @weights[place] }
       end
 
       # traits :: Hash. Gives how likely the paper is to be kept, 0 to 1.
@@ -52,7 +53,7 @@ module Hobrin
         @rows.each do |ids, values, sign|
           pull = -sign / (1 + Math.exp(sign * (dot(weights, ids, values) + bias)))
           of_bias += pull
-          ids.each_with_index { |id, place| slope[id] += pull * values[place] }
+          ids.zip(values) { |id, value| slope[id] += pull * value }
         end
         [slope, of_bias]
       end
@@ -73,7 +74,10 @@ module Hobrin
 
       def score(traits)
         sum = @bias
-        traits.each { |trait, weight| (place = @names[trait]) && sum += weight * @weights[place] }
+        traits.each do |trait, weight|
+          learned = @learned[trait]
+          sum += weight * learned if learned
+        end
         sum
       end
 

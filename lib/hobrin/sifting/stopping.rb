@@ -11,6 +11,10 @@ module Hobrin
       # Below so many papers all are read: nothing is gained by stopping (common practice, no
       # source).
       FEW = 50
+      # How many of so many papers are to be decided before anything can be told: before that the
+      # estimate is far too high (docs/sifting.md).
+      def self.enough(papers) = [FEW, (papers / 3.0).ceil].max
+
       # likelihoods :: Array of 0 to 1, one for each unread paper
       def initialize(likelihoods)
         @likelihoods = likelihoods

@@ -40,13 +40,13 @@ RSpec.describe Hobrin::Sifting::Keeping do
   end
 
   it "says what speaks for a paper and against, and learns from at most so many" do
-    keeping = described_class.new([[{ "plug" => 1.0 }, true], [{ "cream" => 1.0 }, false]])
-    expect(keeping.reasons({ "plug" => 0.5, "cream" => 0.4, "new" => 1.0 }).map do |word, share|
+    keeping = described_class.new([[{ plug: 1.0 }, true], [{ cream: 1.0 }, false]])
+    expect(keeping.reasons({ plug: 0.5, cream: 0.4, new: 1.0 }).map do |word, share|
       [word, share.positive?]
     end)
-      .to eq([["plug", true], ["cream", false]])
-    many = described_class.new(Array.new(900) { |number| [{ "a" => 1.0 }, number < 200] })
-    expect(many.call({ "a" => 1.0 })).to be_within(0.02).of(0.5)
+      .to eq([[:plug, true], [:cream, false]])
+    many = described_class.new(Array.new(900) { |number| [{ a: 1.0 }, number < 200] })
+    expect(many.call({ a: 1.0 })).to be_within(0.02).of(0.5)
   end
 end
 

@@ -35,7 +35,7 @@ module Hobrin
           def may_stop
             return "Nothing is unread." if @page.unread.zero?
             return "With fewer than #{few} papers, read them all." if @page.list.all < few
-            return "Too early to tell: decide on #{few} first." if @page.list.all - @page.unread < few
+            return "Too early to tell: decide on #{enough} first." if @page.list.all - @page.unread < enough
 
             "#{expected} #{advice}"
           end
@@ -43,6 +43,7 @@ module Hobrin
           private
 
           def few = Sifting::Stopping::FEW
+          def enough = Sifting::Stopping.enough(@page.list.all)
           def stopping = @likeliest.stopping
 
           def expected
@@ -61,11 +62,13 @@ module Hobrin
           end
 
           # A word that names a thing: others tell a person nothing.
-          def telling?(trait) = trait.is_a?(Array) || @context.thesaurus.word?(trait)
+          def telling?(trait) = trait.name.include?(" ") || @context.thesaurus.word?(trait.name)
 
           def words(trait)
-            kind, name = trait.is_a?(Array) ? trait : [:word, trait]
-            { word: "“#{name}”", heading: "heading #{name}", type: name }.fetch(kind)
+            name = trait.name
+            return "“#{name}”" unless name.include?(" ")
+
+            name.delete_prefix("type ")
           end
         end
       end

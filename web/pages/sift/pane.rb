@@ -23,8 +23,8 @@ module Hobrin
             attributes :text, :told
           end
 
-          TOLD = { design: "how it was made", results: "what was found",
-                   conclusion: "what it concludes" }.freeze
+          TOLD = { design: "how made", results: "found",
+                   conclusion: "concludes" }.freeze
           NAMES = { background: "Background", methods: "Methods", results: "Results",
                     conclusion: "Conclusion" }.freeze
           # Results that can be used have a number beside people or an effect.

@@ -81,7 +81,13 @@
   const settle = () => {
     const desk = document.querySelector("[data-desk]");
     if (desk && !desk.contains(document.activeElement)) desk.focus({ preventScroll: true });
-    document.querySelectorAll(".title-list [aria-current]").forEach((title) => title.scrollIntoView({ block: "nearest" }));
+    // Within the list alone: in a narrow window the page must not leave the paper.
+    document.querySelectorAll(".title-list [aria-current]").forEach((title) => {
+      const list = title.closest(".title-list").getBoundingClientRect();
+      const at = title.getBoundingClientRect();
+      const by = at.top < list.top ? at.top - list.top : Math.max(at.bottom - list.bottom, 0);
+      title.closest(".title-list").scrollTop += by;
+    });
   };
   document.addEventListener("htmx:afterSettle", (event) => {
     if (event.target.matches(".offers")) event.target.scrollIntoView({ block: "nearest" });
