@@ -83,7 +83,7 @@ RSpec.describe Hobrin::Services::ApplyEdit, :sample do
   it "counts before by what the last change left, and anew when the library has changed since" do
     add_words("O", "insomnia*")
     line = last_line
-    twin = context.library.newest(opened.cascade.final, limit: 1).first.with(id: "twin", doi: nil)
+    twin = context.library.newest(opened.cascade.found, limit: 1).first.with(id: "twin", doi: nil)
     Hobrin::Services::ImportRecords.new(context).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call([twin])))
     add_words("O", "nightmare*")
     expect([last_line.count_before, line.count_after])

@@ -13,6 +13,7 @@ module Hobrin
           # Raises InputError (:several) when the part is not what the person saw.
           def edit_of
             whole = fields.number(:whole)
+            unknown unless whole.nil? || whole.is_a?(Integer)
             ids = whole ? yield : fields.list(:papers)
             raise InputError, { several: format(CHANGED, now: ids.size, then: whole) } if whole && ids.size != whole
 
