@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Statistics
+    # The variance between studies.
+    #
+    # DerSimonian and Laird 1986 (:dl); Paule and Mandel 1982 (:pm); restricted maximum likelihood
+    # (:reml) by Fisher scoring, as R's metafor does it (Viechtbauer 2005; all from memory). An
+    # iterative method that does not come to an end within STEPS falls back on DerSimonian–Laird, and
+    # says so.
+    class Tau2
+      METHODS = { dl: "DerSimonian–Laird", pm: "Paule–Mandel", reml: "restricted maximum likelihood" }.freeze
+      STEPS = 200
+      CLOSE = 1e-12
+      private_constant :STEPS, :CLOSE
+
+      # results :: Array of Result; method :: key of METHODS
+      def initialize(results, method)
+        @results = results
+        @method = METHODS.key?(method) ? method : raise(ArgumentError, "no method #{method}")
+        @heterogeneity = Heterogeneity.new(results)
+      end
+
+      # Gives [τ² from 0, whether the method converged].
+      def call
+        return [0.0, true] if @results.size < 2
+
+        case @method
+        when :dl then [dersimonian_laird, true]
+        when :pm then [paule_mandel, true]
+        when :reml then restricted
+        end
+      end
+
+      private
+
+      def dersimonian_laird
+        weights = @results.map(&:weight)
+        scale = weights.sum - (weights.sum { |weight| weight**2 } / weights.sum)
+        [(@heterogeneity.q - @heterogeneity.df) / scale, 0.0].max
+      end
+
+      # Where the generalized Q is what chance makes it.
+      def paule_mandel
+        df = @heterogeneity.df
+        return 0.0 if @heterogeneity.q <= df
+
+        most = [@heterogeneity.typical, 1e-8].max
+        most *= 4 while @heterogeneity.q(most) > df
+        Root.between(0.0, most) { |tau2| @heterogeneity.q(tau2) - df }
+      end
+
+      def restricted
+        tau2 = start
+        STEPS.times do
+          change = score(tau2)
+          change /= 2 while (tau2 + change).negative? && change.abs > CLOSE * @heterogeneity.typical
+          tau2 = [tau2 + change, 0.0].max
+          return [tau2, true] if change.abs <= CLOSE * (tau2 + @heterogeneity.typical)
+        end
+        [dersimonian_laird, false]
+      end
+
+      # Hedges' moments, which metafor begins from.
+      def start
+        mean = @results.sum(&:effect) / @results.size
+        spread = @results.sum { |one| (one.effect - mean)**2 } / (@results.size - 1)
+        [spread - (@results.sum(&:variance) / @results.size), 0.0].max
+      end
+
+      # Fisher's step: slope of the restricted likelihood over its expected curvature.
+      def score(tau2)
+        weights = @results.map { |one| 1 / (one.variance + tau2) }
+        sum, squares, cubes = [1, 2, 3].map { |power| weights.sum { |weight| weight**power } }
+        mean = @results.zip(weights).sum { |one, weight| one.effect * weight } / sum
+        apart = @results.zip(weights).sum { |one, weight| (weight**2) * ((one.effect - mean)**2) }
+        trace = sum - (squares / sum)
+        curvature = squares - (2 * cubes / sum) + ((squares / sum)**2)
+        (apart - trace) / curvature
+      end
+    end
+  end
+end
