@@ -22,6 +22,11 @@ module Hobrin
         def run(file)
           (given[:library] ? context.library : context.inquiries).backup(::File.expand_path(file))
           @out.puts "#{file}: #{(::File.size(file) / 1024.0).ceil} KB."
+          @out.puts "PDF files kept with papers are in the folder papers beside it: copy that, too." if pdfs?
+        end
+
+        def pdfs?
+          !given[:library] && Boot.home(@env).join("papers").directory?
         end
       end
     end

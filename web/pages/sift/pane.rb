@@ -60,9 +60,7 @@ module Hobrin
 
           # What a reader is warned of, in words: Array of [words, Record or nil].
           def warnings
-            [(["Retracted: nothing in it counts as evidence.", nil] if record.retracted?),
-             (["A protocol: it tells what was planned, not what was found.",
-               nil] if close.label&.key == "protocol"),
+            [*standing, *doubts.map { |words| [words, nil] },
              *([["The same paper came in before:", close.double_of]] if close.double_of),
              *close.reports.map { |other| ["These look like the same people as in", other] },
              (["Not indexed yet: found by words only.", nil] unless record.indexed?),
@@ -99,6 +97,19 @@ module Hobrin
           def review? = close.label&.key == "systematic_review"
 
           private
+
+          def standing
+            [(["Retracted: nothing in it counts as evidence.", nil] if record.retracted?),
+             (["A protocol: it tells what was planned, not what was found.", nil] if protocol?)].compact
+          end
+
+          # What close reading found, said where nobody overlooks it.
+          def doubts
+            [*("Its label and its text do not agree: read how it was made." if made_as.verdict == :disagree),
+             *("Two numbers in it do not agree: see below." if disagreements.any?)]
+          end
+
+          def protocol? = close.label&.key == "protocol"
 
           def untold_words
             return "The text does not tell how it was made." if told_design.nil?
