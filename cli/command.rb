@@ -72,9 +72,8 @@ module Hobrin
               { arguments: "#{@name} takes #{usage}. hobrin #{@name} --help shows how." }
       end
 
-      def context
-        @context ||= Boot.context(home: given[:home] ? Pathname(given[:home]) : Boot.home(@env))
-      end
+      def home = given[:home] ? Pathname(given[:home]) : Boot.home(@env)
+      def context = @context ||= Boot.context(home:)
 
       # The library must hold something for a search to mean anything.
       def library!

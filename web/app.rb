@@ -30,7 +30,7 @@ module Hobrin
       set :protection, false
       set :host_authorization, {}
 
-      helpers Rendering, FormHelpers, Formatting, Pictures, OverlapPictures, TrailPictures
+      helpers Rendering, FormHelpers, Formatting, Pictures, OverlapPictures, TrailPictures, TogetherPictures
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
       #   answers to; access_word :: see Guards::AtHome

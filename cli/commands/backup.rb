@@ -25,9 +25,7 @@ module Hobrin
           @out.puts "PDF files kept with papers are in the folder papers beside it: copy that, too." if pdfs?
         end
 
-        def pdfs?
-          !given[:library] && Boot.home(@env).join("papers").directory?
-        end
+        def pdfs? = !given[:library] && home.join("papers").directory?
       end
     end
   end

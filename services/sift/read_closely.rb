@@ -34,10 +34,13 @@ module Hobrin
       # The latest report of the people that a record reports on: the record itself as long as there
       # is no later one.
       def newest_report(record)
-        [record, *reports(record, CloseReading::Passage.new(record.abstract))].max_by do |one|
+        [record, *reports_of(record)].max_by do |one|
           one.published.to_s
         end
       end
+
+      # Records of other reports of the people that one reports on.
+      def reports_of(record) = reports(record, CloseReading::Passage.new(record.abstract))
 
       private
 

@@ -9,7 +9,7 @@ RSpec.describe "Every panel", :sample, :browser do
   [*opened.map { |panel| "/inquiries/1/word?open=#{panel}" }, "/inquiries/5/word",
    "/inquiries/1/narrow?opened=block-I&order=strongest&more=yes", "/inquiries/2/narrow?show=way",
    "/inquiries/4/narrow?show=check", "/inquiries/5/sift?order=closest&rung=reviews&find=parent*",
-   "/inquiries/1/sift?part=unread&find=*", "/inquiries/1/sift?show=threads",
+   "/inquiries/1/sift?part=unread&find=*", "/inquiries/1/sift?show=threads", "/inquiries/1/weigh?show=together",
    "/inquiries/1/sift?paper=10.5555/hobrin.review-2023&show=around",
    "/inquiries/1/sift?paper=10.5555/hobrin.trial-2021&show=full&style=apa",
    "/inquiries/1/sift?order=likeliest&group=rung&paper=10.5555/hobrin.trial-2017-surgery"].each do |view|

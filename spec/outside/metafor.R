@@ -20,7 +20,7 @@ generic <- function(es) {
   reml <- rma(yi, vi, data = es, method = "REML", control = close)
   knapp <- rma(yi, vi, data = es, method = "REML", test = "knha", control = close)
   egger <- regtest(reml, model = "lm")
-  list(effects = as.numeric(es$yi), variances = as.numeric(es$vi), fits = c(fits, list(knapp = said(knapp))),
+  list(effects = as.numeric(es$yi), variances = as.numeric(es$vi), fits = c(fits, list(knapp = said(knapp), adhoc = said(rma(yi, vi, data = es, method = "REML", test = "adhoc", control = close)))),
        leave_one_out = leave1out(reml)$estimate, cumulative = cumul(rma(yi, vi, data = es, method = "DL"))$estimate,
        egger = list(t = egger$zval, df = egger$dfs, p = egger$pval))
 }

@@ -10,7 +10,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
     { "ask" => %w[phrase show], "word" => %w[open block typed to part part_count],
       "offers" => %w[block typed], "narrow" => %w[show opened order more kind all limit two what_if],
       "sift" => %w[paper show order group part rung find style], "full-text" => %w[paper],
-      "list.ris" => %w[part rung find order], "weigh" => %w[paper], "act" => %w[opened],
+      "list.ris" => %w[part rung find order], "weigh" => %w[paper show measure without of_hundred], "act" => %w[opened],
       "trail" => %w[line with step who again], "since" => %w[seen] }
   end
   let(:writes) do

@@ -21,6 +21,12 @@ module Hobrin
           attributes :name, :label, :value
         end
 
+        # Two counts that the abstract gives: says :: as they stand there; path :: takes them; taken ::
+        #   whether they were
+        class Offer < Value
+          attributes :sentence, :says, :path, :taken
+        end
+
         # A question of the sheet: answers :: Array of [answer, in words, whether it was given]
         class Item < Value
           attributes :key, :text, :answers
@@ -34,6 +40,11 @@ module Hobrin
 
         def rows = @rows ||= Services::ReadBrief.new(@context).rows(inquiry)
         def empty? = rows.empty?
+
+        def together? = fields.text(:show) == "together"
+        def together = @together ||= Together.new(self, @context)
+        def path_together = path(key, show: "together")
+        def path_to_sheet(record) = path(key, paper: record.id)
 
         def heading = count_of(rows.size, "kept paper")
         def weighed = rows.count(&:paper)
@@ -103,6 +114,16 @@ module Hobrin
           end
         end
 
+        # What the abstract offers for the four numbers. Array of Offer.
+        def offers
+          return [] if open.paper&.table && taken.nil?
+
+          pairs.each_with_index.map do |pair, place|
+            Offer.new(sentence: pair.sentence.text, says: [pair.one, pair.two].map { |share| share.match[0] },
+                      path: path(key, paper: record.id, take: place), taken: pair == taken)
+          end
+        end
+
         # What they come to; nil while there are none or they are refused.
         def effect = (EffectWords.new(open.effect) if open.effect && errors.empty?)
 
@@ -122,7 +143,24 @@ module Hobrin
 
         def answers = Appraisal::Sheet.for(design).keys.to_h { |key| [key, answer(key)] }.compact
         def graded = typed_or(:graded, (open.paper&.graded || 0).to_s)
-        def cell(name) = typed_or(name, open.paper&.table&.public_send(name).to_s)
+
+        def cell(name)
+          stored = open.paper&.table&.public_send(name).to_s
+          offered = taken && taken.numbers[Statistics::TwoByTwo.attribute_names.index(name)].to_s
+          typed_or(name, offered || stored)
+        end
+
+        def pairs
+          @pairs ||= CloseReading::Passage.new(record.abstract).sentences.flat_map do |sentence|
+            CloseReading::Pair.all_in(sentence)
+          end.select(&:possible?)
+        end
+
+        # The pair whose numbers were asked for, nil for none.
+        def taken
+          place = fields.number(:take)
+          pairs[place] if place.is_a?(Integer) && place.between?(0, pairs.size)
+        end
 
         def answer(key)
           return open.paper&.answers&.[](key) unless refused?(:answers)

@@ -14,7 +14,7 @@ module Hobrin
       BEFORE = /(?<![\d.·,])/
       AFTER = /(?![.·,]?\d)/
       PATTERNS = [
-        %r{#{BEFORE}(?<part>#{COUNT})\s?(?:of|out of|/)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}(?:\s?[(\[,;]\s?(?<percent>#{PERCENT}))?},
+        %r{#{BEFORE}(?<part>#{COUNT})\s?(?:of|out of|/)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}(?:\s?[(\[,;]\s?(?<percent>#{PERCENT})[)\]]?)?},
         /#{BEFORE}(?<part>#{COUNT})\s?\((?<percent>#{PERCENT})\)\s?(?:of|out of)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}/,
         %r{(?<percent>#{PERCENT})\s?\((?<part>#{COUNT})\s?(?:of|out of|/)\s?(?<whole>#{COUNT})\)}
       ].freeze

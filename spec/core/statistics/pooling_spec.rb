@@ -29,8 +29,9 @@ RSpec.describe "Pooling" do
   end
 
   def pool(some, how)
-    random = how == "knapp" ? :reml : how.to_sym
-    Hobrin::Statistics::InverseVariance.call(some, tau2: (random unless how == "fixed"), hartung_knapp: how == "knapp")
+    knapp = { "knapp" => true, "adhoc" => :never_narrower }.fetch(how, false)
+    tau2 = knapp ? :reml : how.to_sym
+    Hobrin::Statistics::InverseVariance.call(some, tau2: (tau2 unless how == "fixed"), hartung_knapp: knapp)
   end
 
   outside["sets"].each do |name, set|

@@ -31,14 +31,10 @@ module Hobrin
           of ? same(sentence, of, pair.sum(&:whole)) : no_more(sentence, pair)
         end
 
-        # The two groups of a sentence: two shares of different people, one with the other.
+        # The two groups of a sentence that names no others.
         def groups(sentence)
-          one, two, *more = Share.all_in(sentence)
-          return unless two && more.empty?
-
-          between = sentence.text[one.match.end(0)...two.match.begin(0)]
-          [one,
-           two] if between.match?(/\b(?:and|versus|vs|compared)\b/) && !between.include?("specificity")
+          pair, *more = Pair.all_in(sentence)
+          [pair.one, pair.two] if pair && more.empty? && Share.all_in(sentence).size == 2
         end
 
         def same(sentence, match, sum)

@@ -9,7 +9,9 @@ module Hobrin
       class << self
         # results :: Array of Result, one or more; tau2 :: nil for a fixed effect, else key of
         #   Tau2::METHODS
-        # hartung_knapp :: whether the interval is theirs; level :: of the intervals
+        # hartung_knapp :: whether the interval is theirs: true, or :never_narrower for one that is
+        #   not narrower than without them, which theirs can be where studies are alike by chance
+        #   (Knapp and Hartung 2003, from memory); level :: of the intervals
         # Gives a Pooled.
         def call(results, tau2: nil, hartung_knapp: false, level: 0.95)
           raise ArgumentError, "nothing to pool" if results.empty?
@@ -18,7 +20,9 @@ module Hobrin
           weights = results.map { |one| 1 / (one.variance + between) }
           mean = results.zip(weights).sum { |one, weight| one.effect * weight } / weights.sum
           knapp = hartung_knapp && results.size > 1
-          error = knapp ? knapp_error(results, weights, mean) : Math.sqrt(1 / weights.sum)
+          plain = Math.sqrt(1 / weights.sum)
+          error = knapp ? knapp_error(results, weights, mean) : plain
+          error = [error, plain].max if hartung_knapp == :never_narrower
           df = results.size - 1 if knapp
           Pooled.new(estimate: mean, error:, **tested(mean, error, df, level), weights: shares(weights),
                      **spread(results, between, tau2), converged:,
