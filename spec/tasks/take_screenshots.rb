@@ -14,6 +14,7 @@ VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/wo
           "trail-compare" => "/inquiries/1/trail?line=20&with=28",
           "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.label-2019",
           "sift-threads" => "/inquiries/1/sift?show=threads", "weigh" => "/inquiries/1/weigh",
+          "weigh-together" => "/inquiries/1/weigh?show=together",
           "act" => "/inquiries/1/act", "trail" => "/inquiries/1/trail" }.freeze
 
 Dir.mktmpdir do |folder|
