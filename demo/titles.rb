@@ -23,7 +23,8 @@ module Hobrin
         endings = record.flags.include?(RESEARCH) ? names(place) : [
           ": a view from #{record.country}", *names(place)
         ]
-        title = ["", *endings].map do |ending|
+        # Its own id, when a very large library has used all names.
+        title = ["", *endings, " (paper #{record.id[/\w+\z/]})"].map do |ending|
           record.title + ending
         end.find { |one| @seen.add?(one.downcase) }
         title == record.title ? record : record.with(title:)
