@@ -18,7 +18,7 @@ module Hobrin
       # an order, and no more than that; what is to be counted with is calibrated.
       def call
         @call ||= unread.to_h { |number| [number, keeping.call(traits.fetch(number))] }
-                        .sort_by { |number, likely| [-likely, number] }.to_h
+                        .sort_by { |_, likely| -likely }.to_h
       end
 
       # What speaks for a record and against: Array of [trait, share], the strongest first; see

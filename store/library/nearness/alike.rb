@@ -8,8 +8,8 @@ module Hobrin
       # How many of a paper's words are looked up, and in how many papers they may stand together;
       # how many papers are then compared in full.
       MOST_WORDS = 20
-      MOST_POSTINGS = 40_000
-      COMPARED = 150
+      MOST_POSTINGS = 16_000
+      COMPARED = 90
       private_constant :MOST_WORDS, :MOST_POSTINGS, :COMPARED
 
       # likeness :: Sifting::Likeness over the same library
