@@ -15,13 +15,7 @@ module Hobrin
       end
 
       # The page with its made parts as they are now. text :: the page as it was
-      def call(text)
-        @parts.reduce(text) do |now, (name, part)|
-          now.sub(/(<!-- #{name}: [^\n]*-->\n).*?(<!-- end of #{name} -->)/m) do
-            "#{::Regexp.last_match(1)}\n#{part}\n\n#{::Regexp.last_match(2)}"
-          end
-        end
-      end
+      def call(text) = MadeParts.put(text, @parts)
     end
   end
 end

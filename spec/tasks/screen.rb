@@ -14,6 +14,6 @@ Dir.mktmpdir do |folder|
     screening = Hobrin::Learning::Screening.new(pile, context.library.likeness)
     SEEDS.map { |seed| screening.call(seed) }
   end
-  page = Hobrin::Learning::ScreeningPage.new(runs)
+  page = Hobrin::Learning::Screening::Page.new(runs)
   File.write(PAGE, page.call(File.read(PAGE)))
 end

@@ -29,11 +29,7 @@ module Hobrin
 
       class << self
         # All that a sentence gives, in order.
-        def all_in(sentence)
-          found = []
-          sentence.text.scan(PATTERN) { found << Regexp.last_match }
-          found.map { |match| of(sentence, match) }
-        end
+        def all_in(sentence) = sentence.matches(PATTERN).map { |match| of(sentence, match) }
 
         private
 

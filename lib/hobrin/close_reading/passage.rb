@@ -10,6 +10,13 @@ module Hobrin
         attributes :text, :from, :to, :section
 
         def numbers? = text.match?(/\d/)
+
+        # Every match of a pattern in it, as MatchData.
+        def matches(pattern)
+          found = []
+          text.scan(pattern) { found << Regexp.last_match }
+          found
+        end
       end
 
       # The names that sections go by.

@@ -25,9 +25,8 @@ module Hobrin
       class << self
         # All that a sentence gives, in order.
         def all_in(sentence)
-          found = PATTERNS.flat_map do |pattern|
-            matches(sentence.text, pattern)
-          end.sort_by { |match| [match.begin(0), -match[0].size] }
+          found = PATTERNS.flat_map { |pattern| sentence.matches(pattern) }
+                          .sort_by { |match| [match.begin(0), -match[0].size] }
           found.reduce([]) do |kept, match|
             kept.last && match.begin(0) < kept.last.end(0) ? kept : [*kept, match]
           end
@@ -35,12 +34,6 @@ module Hobrin
         end
 
         private
-
-        def matches(text, pattern)
-          found = []
-          text.scan(pattern) { found << Regexp.last_match }
-          found
-        end
 
         def share(sentence, match)
           part, whole = [match[:part], match[:whole]].map { |text| text.delete(",").to_i }

@@ -17,8 +17,7 @@ module Hobrin
           end
 
           LEADS = "A review's own references are the shortest way to single studies."
-          VERDICTS = { keep: "kept", unsure: "unsure", drop: "dropped" }.freeze
-          private_constant :LEADS, :VERDICTS
+          private_constant :LEADS
 
           # page :: Sift
           def initialize(page, context)

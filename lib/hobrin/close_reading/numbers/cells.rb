@@ -37,7 +37,7 @@ module Hobrin
           right = { "sensitivity" => [found, found + missed],
                     "specificity" => [cleared, cleared + wrong] }
           @passage.sentences.flat_map do |sentence|
-            each_match(sentence, TOLD).filter_map do |match|
+            sentence.matches(TOLD).filter_map do |match|
               told = [match[:part], match[:whole]].map(&:to_i)
               should = right.fetch(match[:name].downcase)
               disagreement(:cells, sentence, match,

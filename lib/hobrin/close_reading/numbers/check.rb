@@ -21,13 +21,6 @@ module Hobrin
 
         private
 
-        # Every match of a pattern in a sentence, as MatchData.
-        def each_match(sentence, pattern)
-          found = []
-          sentence.text.scan(pattern) { found << Regexp.last_match }
-          found
-        end
-
         def disagreement(kind, sentence, match, worked_out)
           Disagreement.new(kind:, says: match[0].strip, worked_out:, from: sentence.from + match.begin(0),
                            to: sentence.from + match.end(0))

@@ -12,7 +12,7 @@ module Hobrin
         private
 
         def in_sentence(sentence)
-          each_match(sentence, PATTERN).filter_map do |match|
+          sentence.matches(PATTERN).filter_map do |match|
             each, all, people = match.captures.map { |text| text.delete(",").to_i }
             disagreement(:cost, sentence, match,
                          "#{people} at #{each} are #{each * people}") unless each * people == all

@@ -16,7 +16,7 @@ module Hobrin
         private
 
         def in_sentence(sentence)
-          means = each_match(sentence, MEAN)
+          means = sentence.matches(MEAN)
           scale = sentence.text.match(SCALE)
           whole = scale || sentence.text.match?(WHOLE)
           [*means.flat_map do |match|

@@ -15,7 +15,7 @@ module Hobrin
         private
 
         def in_sentence(sentence)
-          impossible = each_match(sentence, ANY).reject do |match|
+          impossible = sentence.matches(ANY).reject do |match|
             printed(match[:p]).value.between?(0, 1)
           end
           impossible.map do |match|

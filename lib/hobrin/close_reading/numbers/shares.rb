@@ -13,7 +13,7 @@ module Hobrin
 
         def in_sentence(sentence)
           Share.all_in(sentence).filter_map { |share| of(sentence, share) } +
-            each_match(sentence, ALONE).filter_map { |match| alone(sentence, match) }
+            sentence.matches(ALONE).filter_map { |match| alone(sentence, match) }
         end
 
         def of(sentence, share)

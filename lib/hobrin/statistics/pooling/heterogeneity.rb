@@ -25,6 +25,9 @@ module Hobrin
       # The share of the variance that lies between studies, 0 to 1, for a τ².
       def i2(tau2) = df.zero? ? 0.0 : tau2 / (tau2 + typical)
 
+      # The share of a Q that is more than chance makes it, 0 to 1 (Higgins and Thompson 2002).
+      def self.beyond_chance(q, df) = q.zero? ? 0.0 : [(q - df) / q, 0.0].max
+
       # [low, high] of τ², by where the generalized Q meets the chi-squared distribution; nil for a
       # single study. level :: of the interval
       def tau2_interval(level: 0.95)

@@ -56,9 +56,9 @@ module Hobrin
         def spread(results, between, random)
           heterogeneity = Heterogeneity.new(results)
           q = heterogeneity.q
-          chance = heterogeneity.df.zero? ? 0.0 : [(q - heterogeneity.df) / q, 0.0].max
+          fixed = heterogeneity.df.zero? ? 0.0 : Heterogeneity.beyond_chance(q, heterogeneity.df)
           { tau2: between, q:, q_df: heterogeneity.df, q_p: heterogeneity.p,
-            i2: random ? heterogeneity.i2(between) : (q.zero? ? 0.0 : chance) }
+            i2: random ? heterogeneity.i2(between) : fixed }
         end
 
         def shares(weights) = weights.map { |weight| weight / weights.sum }

@@ -75,7 +75,7 @@ module Hobrin
           q = results.sum { |one| one.weight * ((one.effect - estimate)**2) }
           df = [results.size - 1, 0].max
           { q:, q_df: df, q_p: df.zero? ? 1.0 : ChiSquared.above(q, df),
-            i2: q.zero? ? 0.0 : [(q - df) / q, 0.0].max }
+            i2: Heterogeneity.beyond_chance(q, df) }
         end
       end
     end
