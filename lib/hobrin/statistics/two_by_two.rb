@@ -11,7 +11,6 @@ module Hobrin
       attributes :events, :total, :comparison_events, :comparison_total
 
       LARGEST = 100_000_000
-      private_constant :LARGEST
 
       def initialize(events:, total:, comparison_events:, comparison_total:)
         @events = events

@@ -11,15 +11,12 @@ module Hobrin
       end
 
       class << self
-        # results :: Array of Result, two or more; how :: as InverseVariance takes it. Array of Pooled,
-        # each without the study of its place.
-        def leave_one_out(results, **how)
-          results.each_index.map do |place|
-            InverseVariance.call(results.reject.with_index { |_, other| other == place }, **how)
-          end
-        end
+        # results :: Array of Result, two or more; tau2 :: as InverseVariance takes it. Array of
+        # WithoutEach::One, each without the study of its place.
+        def leave_one_out(results, tau2: nil) = WithoutEach.new(results, tau2:).call
 
-        # Array of Pooled, each of the studies up to its place.
+        # results :: Array of Result; how :: as InverseVariance takes it. Array of Pooled, each of the
+        # studies up to its place.
         def cumulative(results, **how)
           (1..results.size).map { |size| InverseVariance.call(results.first(size), **how) }
         end

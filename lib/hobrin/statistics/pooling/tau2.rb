@@ -5,7 +5,7 @@ module Hobrin
     # The variance between studies.
     #
     # DerSimonian and Laird 1986 (:dl); Paule and Mandel 1982 (:pm); restricted maximum likelihood
-    # (:reml) by Fisher scoring, as R's metafor does it (Viechtbauer 2005; all from memory). An
+    # (:reml) by Newton's steps, see Sums (Viechtbauer 2005; all from memory). An
     # iterative method that does not come to an end within STEPS falls back on DerSimonian–Laird, and
     # says so.
     class Tau2
@@ -52,10 +52,13 @@ module Hobrin
 
       def restricted
         tau2 = start
+        middle = @results.sum(&:effect) / @results.size
+        effects, variances = [@results.map { |one| one.effect - middle }, @results.map(&:variance)]
         STEPS.times do
-          change = score(tau2)
+          change = Sums.of(effects, variances, tau2).step
           change /= 2 while (tau2 + change).negative? && change.abs > CLOSE * @heterogeneity.typical
-          tau2 = [tau2 + change, 0.0].max
+          change = [change, -tau2].max
+          tau2 += change
           return [tau2, true] if change.abs <= CLOSE * (tau2 + @heterogeneity.typical)
         end
         [dersimonian_laird, false]
@@ -66,17 +69,6 @@ module Hobrin
         mean = @results.sum(&:effect) / @results.size
         spread = @results.sum { |one| (one.effect - mean)**2 } / (@results.size - 1)
         [spread - (@results.sum(&:variance) / @results.size), 0.0].max
-      end
-
-      # Fisher's step: slope of the restricted likelihood over its expected curvature.
-      def score(tau2)
-        weights = @results.map { |one| 1 / (one.variance + tau2) }
-        sum, squares, cubes = [1, 2, 3].map { |power| weights.sum { |weight| weight**power } }
-        mean = @results.zip(weights).sum { |one, weight| one.effect * weight } / sum
-        apart = @results.zip(weights).sum { |one, weight| (weight**2) * ((one.effect - mean)**2) }
-        trace = sum - (squares / sum)
-        curvature = squares - (2 * cubes / sum) + ((squares / sum)**2)
-        (apart - trace) / curvature
       end
     end
   end
