@@ -9,8 +9,7 @@ module Hobrin
     class MainDecisions
       FILE = File.expand_path("decisions.yml", __dir__)
       ID = "10.5555/hobrin.%s"
-      CELLS = Statistics::TwoByTwo.attribute_names
-      private_constant :FILE, :ID, :CELLS
+      private_constant :FILE, :ID
 
       def initialize(context, id)
         @context = context
@@ -21,7 +20,7 @@ module Hobrin
       def call
         sift
         follow
-        @data[:papers].each { |key, paper| weigh(format(ID, key), paper) }
+        Weighing.new(@context, @id, :main).call
         plan = Brief::ChangePlan.new(**@data[:plan])
         edit(Edits::Act::WriteBrief.new(conclusion: @data[:conclusion], plan:))
       end
@@ -58,15 +57,6 @@ module Hobrin
         decision = Sifting::Decision.new(record_id: record.id, verdict:, reason: choice[:drop],
                                          note: choice[:note].to_s)
         edit(Edits::Sift::Decide.new(decision:))
-      end
-
-      def weigh(record_id, paper)
-        table = paper[:table] && Statistics::TwoByTwo.new(**CELLS.zip(paper[:table]).to_h)
-        answers = paper.fetch(:answers, {}).transform_values(&:to_sym)
-        edit(Edits::Weigh::WeighPaper.new(
-               paper: Appraisal::Paper.new(record_id:, table:, answers:,
-                                           **paper.slice(:design, :reviewed, :outcome, :finding, :graded, :graded_why))
-             ))
       end
 
       def edit(edit) = Services::ApplyEdit.new(@context).call(@id, edit)

@@ -4,7 +4,8 @@ require "yaml"
 
 module Hobrin
   module Demo
-    # The sample's other inquiries, as far as Word, made by the same services that a person uses.
+    # The sample's other inquiries, narrowed by their words alone and weighed, made by the same services
+    # that a person uses.
     class OtherInquiries
       HEADING = /\A<(.+)>\z/
       private_constant :HEADING
@@ -26,6 +27,7 @@ module Hobrin
         data.fetch("crossed", {}).each do |block, (name, reason)|
           cross_out(id, block, name, reason)
         end
+        Weighing.new(@context, id, data["kind"]).call
         id
       end
 

@@ -4,6 +4,5 @@ module Hobrin
   # Weighing a kept paper: its design, its level of evidence, a few questions that fit the design,
   # and what its numbers say.
   module Appraisal
-    ANSWERS = { yes: "Yes", no: "No", unclear: "Cannot tell" }.freeze
   end
 end

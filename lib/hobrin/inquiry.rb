@@ -12,19 +12,19 @@ module Hobrin
   # lines :: Array of Strategy::NamedLine, in the order in which they were made
   # must_find :: ids of the papers that the person knows and wants to see found
   # dismissed :: Array of the wordings of the what-ifs that the person does not want to see again
-  # decisions :: Array of Sifting::Decision; rounds :: Array of Sifting::Round, the first first;
-  #   papers :: Array of Appraisal::Paper
+  # decisions :: Array of Sifting::Decision; rounds :: Array of Sifting::Round, the first first
+  # weighing :: Appraisal::Weighing, with all papers, outcomes and findings
   # conclusion :: String; plan :: Brief::ChangePlan; next_term :: the id that the next term gets
   class Inquiry < Value
     attributes :question, :blocks, :order, :limits, :included_ids, :aim, :lines, :must_find, :dismissed,
-               :decisions, :rounds, :papers, :conclusion, :plan, :next_term
+               :decisions, :rounds, :weighing, :conclusion, :plan, :next_term
 
     STEPS = %i[ask word narrow sift weigh act].freeze
     LONGEST_CONCLUSION = 600
     private_constant :LONGEST_CONCLUSION
 
     def initialize(question:, blocks: [], order: [], limits: [], included_ids: [], aim: Narrowing::Aim.new, lines: [],
-                   must_find: [], dismissed: [], decisions: [], rounds: [], papers: [], conclusion: "",
+                   must_find: [], dismissed: [], decisions: [], rounds: [], weighing: Appraisal::Weighing.new, conclusion: "",
                    plan: Brief::ChangePlan.new, next_term: 1)
       if conclusion.size > LONGEST_CONCLUSION
         raise InputError,
@@ -32,11 +32,11 @@ module Hobrin
       end
 
       @question = question
-      @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @rounds, @papers =
-        [blocks, order, limits, included_ids, lines, must_find, dismissed, decisions,
-         rounds, papers].map do |list|
+      @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @rounds =
+        [blocks, order, limits, included_ids, lines, must_find, dismissed, decisions, rounds].map do |list|
         list.dup.freeze
       end
+      @weighing = weighing
       @aim = aim
       @conclusion = conclusion.strip.freeze
       @plan = plan
@@ -141,11 +141,9 @@ module Hobrin
 
     def kept_ids = decisions.select { |decision| decision.verdict == :keep }.map(&:record_id)
 
-    def paper(record_id) = papers.find { |paper| paper.record_id == record_id }
-
-    def with_paper(paper)
-      with(papers: [*papers.reject { |other| other.record_id == paper.record_id }, paper])
-    end
+    def papers = weighing.papers
+    def paper(record_id) = weighing.paper(record_id)
+    def with_paper(paper) = with(weighing: weighing.with_paper(paper))
 
     # The whole search as one tree; nil when nothing is searched.
     def tree = state.tree

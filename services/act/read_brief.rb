@@ -21,8 +21,7 @@ module Hobrin
       # The kept papers as evidence rows, strongest first.
       def rows(inquiry)
         @context.library.records_by_id(inquiry.kept_ids).map do |record|
-          Brief::EvidenceRow.of(record:, paper: inquiry.paper(record.id),
-                                kind: inquiry.question.kind)
+          Brief::EvidenceRow.of(record:, weighing: inquiry.weighing, kind: inquiry.question.kind)
         end.sort_by(&:rank)
       end
 

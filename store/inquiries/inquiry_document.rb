@@ -33,7 +33,7 @@ module Hobrin
         def reading_data(inquiry)
           { decisions: inquiry.decisions.map { |decision| decision_data(decision) },
             rounds: inquiry.rounds.map { |round| { from: round.from_ids, found: round.found_ids } },
-            papers: inquiry.papers.map { |paper| paper_data(paper) } }
+            weighing: WeighingDocument.dump(inquiry.weighing) }
         end
 
         def block_data(block)
@@ -50,15 +50,6 @@ module Hobrin
         def decision_data(decision)
           { record: decision.record_id, verdict: decision.verdict, reason: decision.reason,
             note: decision.note }
-        end
-
-        def paper_data(paper)
-          table = paper.table
-          cells = table && { events: table.events, total: table.total, comparison_events: table.comparison_events,
-                             comparison_total: table.comparison_total }
-          { record: paper.record_id, design: paper.design, reviewed: paper.reviewed, answers: paper.answers,
-            graded: paper.graded, graded_why: paper.graded_why, outcome: paper.outcome, table: cells,
-            finding: paper.finding }
         end
 
         def plan_data(plan)
@@ -78,7 +69,7 @@ module Hobrin
             rounds: data[:rounds].map do |round|
               Sifting::Round.new(from_ids: round[:from], found_ids: round[:found])
             end,
-            papers: data[:papers].map { |paper| self.paper(paper) } }
+            weighing: WeighingDocument.load(data[:weighing]) }
         end
 
         def block(data)
@@ -100,12 +91,6 @@ module Hobrin
         def decision(data)
           Sifting::Decision.new(record_id: data[:record], verdict: data[:verdict].to_sym, reason: data[:reason],
                                 note: data[:note])
-        end
-
-        def paper(data)
-          answers = data[:answers].transform_values(&:to_sym)
-          table = data[:table] && Statistics::TwoByTwo.new(**data[:table])
-          Appraisal::Paper.new(**data.except(:record), record_id: data[:record], answers:, table:)
         end
       end
     end

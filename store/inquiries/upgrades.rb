@@ -6,20 +6,22 @@ module Hobrin
     # adds one step and one to FORMAT; a step that was released is never altered.
     # spec/fixtures/documents holds documents of every format.
     module Upgrades
-      FORMAT = 3
+      FORMAT = 4
 
       # Format that a step starts from, to a Proc from the data of that format (Hash with Symbols
       # for keys) to the next one's.
       #
       # 1 to 2: of a review it is asked what it reviewed; nothing was said of that before.
       # 2 to 3: citations are followed in rounds; there were none.
+      # 3 to 4: outcomes are things of their own, see ToOutcomes.
       STEPS = {
         1 => lambda { |data|
           data.merge(papers: data[:papers].map do |paper|
             { **paper, reviewed: "" }
           end)
         },
-        2 => ->(data) { data.merge(rounds: []) }
+        2 => ->(data) { data.merge(rounds: []) },
+        3 => ->(data) { ToOutcomes.call(data) }
       }.freeze
 
       # data :: Hash as stored; steps, format :: for a test of the road itself

@@ -15,9 +15,15 @@ module Hobrin
           attributes :name, :prompt, :text, :rows
         end
 
-        # A row of the evidence table: effect :: EffectWords or nil
+        # A paper of the evidence table: results :: Array of Given, one at least
         class Evidence < Value
-          attributes :record, :design, :level, :outcome, :effect, :finding
+          attributes :record, :design, :level, :results, :finding
+        end
+
+        # What it gives for an outcome: counted :: its groups in words; effect :: EffectWords of four
+        #   counts, nil for other numbers; other :: the effect of those, in words
+        class Given < Value
+          attributes :outcome, :counted, :effect, :other
         end
 
         # A number in the flow of papers and what is said of it.
@@ -53,10 +59,12 @@ module Hobrin
             paper = row.paper
             moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
             Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
-                         level: row.level && "#{row.level}#{moved}", outcome: paper&.outcome,
-                         effect: row.effect && EffectWords.new(row.effect), finding: paper&.finding)
+                         level: row.level && "#{row.level}#{moved}", results: given(row), finding: paper&.finding)
           end
         end
+
+        # The table of findings, of the outcomes that are named.
+        def findings = @findings ||= Weigh::Table.new(self, Services::ReadWeigh.new(@context, opened))
 
         def searched_on
           "counted on #{day(brief.searched_on.iso8601)}#{" in the made-up sample library" if sample?}"
@@ -72,6 +80,24 @@ module Hobrin
         private
 
         def counts = brief.flow
+
+        # A line even of a paper that gives nothing.
+        def given(row)
+          return [Given.new(outcome: nil, counted: nil, effect: nil, other: nil)] if row.results.empty?
+
+          row.results.map do |one|
+            told = Weigh::Told.new(one.outcome.measure)
+            effect = EffectWords.new(one.effect) if one.effect
+            Given.new(outcome: one.outcome.name, counted: effect ? effect.counted : told.groups(one.reported).compact.join(" · "),
+                      effect:, other: effect ? nil : other(one, told))
+          end
+        end
+
+        def other(result, told)
+          one = result.reported.effect(result.outcome.measure) or return
+          reach = result.outcome.way.z * one.error
+          "#{result.outcome.measure.name} #{told.interval(one.effect, one.effect - reach, one.effect + reach)}#{told.unit}"
+        end
 
         def limited
           by_hand = ", +#{number(counts.by_hand)} let in by hand" if counts.by_hand.positive?

@@ -3,34 +3,20 @@
 module Hobrin
   module Web
     module Pages
-      # The Weigh step.
+      # The Weigh step: the kept papers and the outcomes beside one of them that is open.
       class Weigh < Step
-        MOVES = { "-1" => "one stronger", "0" => "as the table says", "1" => "one weaker" }.freeze
-        GROUPS = { "With the intervention" => %i[events total],
-                   "With the comparison" => %i[comparison_events comparison_total] }.freeze
-        CELLS = { events: "had the outcome", total: "people in all" }.freeze
-        private_constant :MOVES, :GROUPS, :CELLS
-
-        # A kept paper in the list.
+        # A kept paper in the list: results :: how many it gives
         class Title < Value
-          attributes :record, :level, :path, :open
+          attributes :record, :level, :results, :path, :open
         end
 
-        # One of the four numbers: name :: of its field; label :: in full
-        class Cell < Value
-          attributes :name, :label, :value
+        # An outcome in the list: says :: how sure it is, or what is still to do
+        class Link < Value
+          attributes :name, :says, :path, :open
         end
 
-        # Two counts that the abstract gives: says :: as they stand there; path :: takes them; taken ::
-        #   whether they were
-        class Offer < Value
-          attributes :sentence, :says, :path, :taken
-        end
-
-        # A question of the sheet: answers :: Array of [answer, in words, whether it was given]
-        class Item < Value
-          attributes :key, :text, :answers
-        end
+        PANES = %i[sheet numbers outcome fresh table findings].freeze
+        private_constant :PANES
 
         # paper :: id of the record to open, nil for the one that was asked for
         def initialize(paper: nil, **rest)
@@ -38,134 +24,83 @@ module Hobrin
           @paper = paper || fields.some_text(:paper)
         end
 
+        attr_reader :context
+
         def rows = @rows ||= Services::ReadBrief.new(@context).rows(inquiry)
         def empty? = rows.empty?
-
-        def together? = fields.text(:show) == "together"
-        def together = @together ||= Together.new(self, @context)
-        def path_together = path(key, show: "together")
-        def path_to_sheet(record) = path(key, paper: record.id)
-
+        def weighing = inquiry.weighing
+        def reading = @reading ||= Services::ReadWeigh.new(@context, opened)
         def heading = count_of(rows.size, "kept paper")
         def weighed = rows.count(&:paper)
+        def experience? = question.kind == "experience"
 
-        def titles
-          rows.map do |row|
-            Title.new(record: row.record, level: row.level || "not weighed yet",
-                      path: path(key, paper: row.record.id), open: row == open)
-          end
+        # What stands beside the lists: one of PANES.
+        def pane
+          return :numbers if fields.sent?(:numbers)
+          return :outcome if outcome
+          return { "table" => :table, "findings" => :findings, "new" => :fresh }.fetch(fields.text(:show), :sheet) if @paper.nil?
+
+          :sheet
+        end
+
+        # The open part of the page, an object of its own.
+        def part
+          @part ||= case pane
+                    when :sheet then Sheet.new(self, open)
+                    when :numbers then Numbers.new(self, open)
+                    when :outcome then outcome.kind == "test" ? Test.new(self, outcome) : Outcome.new(self, outcome)
+                    when :fresh then Described.new(self)
+                    when :table then Table.new(self)
+                    when :findings then Experience.new(self)
+                    end
+        end
+
+        # The Appraisal::Outcome that was asked for, nil for none.
+        def outcome
+          number = fields.number(:outcome)
+          weighing.outcome(number) if number.is_a?(Integer)
         end
 
         # The row being weighed: the one asked for, else the first not weighed yet.
         def open
-          @open ||= rows.find { |row| row.record.id == @paper } || rows.find do |row|
-            row.paper.nil?
-          end || rows.first
+          @open ||= rows.find { |row| row.record.id == @paper } || rows.find { |row| row.paper.nil? } || rows.first
         end
 
-        def record = open.record
-
-        def design
-          key = typed_or(:design, open.paper&.design)
-          Appraisal::Design::ALL.find { |design| design.key == key } || Appraisal::Design.proposed(record)
-        end
-
-        def designs
-          choose = design ? [] : [["", "Choose…", true]]
-          choose + Appraisal::Design::ALL.map { |one| [one.key, one.name, one == design] }
-        end
-
-        # What a review may have reviewed: [key, name, whether it is chosen]; none for other
-        # designs.
-        def reviewable
-          return [] unless design&.key == "systematic_review"
-
-          chosen = reviewed&.key
-          [["", "Choose…", chosen.nil?]] +
-            Appraisal::Level.reviewable(question.kind).map { |one| [one.key, one.name, one.key == chosen] }
-        end
-
-        def level
-          design && Appraisal::Level.of(record:, kind: question.kind, design:, reviewed:, answers:,
-                                        graded: graded.to_i)
-        end
-
-        def level_for = kind && level.number ? " for #{kind.name.downcase}" : ""
-
-        def moves = MOVES.map { |value, name| [value, name, value == graded] }
-
-        # The questions of the sheet that fits the design; none while it is not chosen.
-        def items
-          return [] unless design
-
-          Appraisal::Sheet.for(design).map do |key, text|
-            given = answer(key)
-            answers = Appraisal::ANSWERS.map { |value, name| [value, name, value == given] }
-            Item.new(key:, text:, answers:)
+        def titles
+          shows = %i[sheet numbers].include?(pane)
+          rows.map do |row|
+            Title.new(record: row.record, level: row.level || "not weighed yet", results: row.results.size,
+                      path: path(key, paper: row.record.id), open: shows && row == open)
           end
         end
 
-        # The four numbers: [group, Array of Cell].
-        def table
-          GROUPS.map do |group, names|
-            [group, names.zip(CELLS.values).map do |name, says|
-              Cell.new(name:, label: "#{group}: #{says}", value: cell(name))
-            end]
+        def outcomes
+          weighing.outcomes.map do |one|
+            Link.new(name: one.name, says: says(reading.pool(one)), path: path_to_outcome(one), open: pane == :outcome && outcome == one)
           end
         end
 
-        # What the abstract offers for the four numbers. Array of Offer.
-        def offers
-          return [] if open.paper&.table && taken.nil?
-
-          pairs.each_with_index.map do |pair, place|
-            Offer.new(sentence: pair.sentence.text, says: [pair.one, pair.two].map { |share| share.match[0] },
-                      path: path(key, paper: record.id, take: place), taken: pair == taken)
-          end
-        end
-
-        # What they come to; nil while there are none or they are refused.
-        def effect = (EffectWords.new(open.effect) if open.effect && errors.empty?)
-
-        # What was typed and refused, or what is stored, for a text of the sheet.
-        def text(name) = typed_or(name, open.paper&.public_send(name).to_s)
+        def path_to_outcome(outcome, **query) = path(key, outcome: outcome.id, **query)
+        def path_to_numbers(record, outcome = nil, **query) = path(key, paper: record.id, numbers: outcome&.id || "yes", **query)
+        def path_to_sheet(record) = path(key, paper: record.id)
+        def path_to_table = path(key, show: "table")
+        def path_to_findings = path(key, show: "findings")
+        def path_to_fresh = path(key, show: "new")
 
         def dock_words
-          kind ? "" : "Say on Ask what kind of question this is: the level depends on it."
+          return "Say on Ask what kind of question this is: the level depends on it." unless kind
+
+          traps = weighing.outcomes.sum { |one| reading.pool(one).open_traps.size }
+          traps.positive? ? "#{count_of(traps, "trap")} to settle before all is put together." : ""
         end
 
         private
 
-        def reviewed
-          key = typed_or(:reviewed, open.paper&.reviewed)
-          Appraisal::Design::ALL.find { |one| one.key == key }
-        end
+        def says(pool)
+          return "no numbers yet" if pool.studies.empty?
+          return count_of(pool.open_traps.size, "trap") if pool.open_traps.any?
 
-        def answers = Appraisal::Sheet.for(design).keys.to_h { |key| [key, answer(key)] }.compact
-        def graded = typed_or(:graded, (open.paper&.graded || 0).to_s)
-
-        def cell(name)
-          stored = open.paper&.table&.public_send(name).to_s
-          offered = taken && taken.numbers[Statistics::TwoByTwo.attribute_names.index(name)].to_s
-          typed_or(name, offered || stored)
-        end
-
-        def pairs
-          @pairs ||= CloseReading::Passage.new(record.abstract).sentences.flat_map do |sentence|
-            CloseReading::Pair.all_in(sentence)
-          end.select(&:possible?)
-        end
-
-        # The pair whose numbers were asked for, nil for none.
-        def taken
-          place = fields.number(:take)
-          pairs[place] if place.is_a?(Integer) && place.between?(0, pairs.size)
-        end
-
-        def answer(key)
-          return open.paper&.answers&.[](key) unless refused?(:answers)
-
-          fields.nested(:answers).one_of(key, Appraisal::ANSWERS.keys)
+          "#{count_of(pool.studies.size, "result")} · #{reading.certainty(pool).word}"
         end
       end
     end

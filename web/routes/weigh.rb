@@ -3,11 +3,15 @@
 module Hobrin
   module Web
     module Routes
-      # Weigh: the appraisal of one kept paper.
+      # Weigh: the sheet of one kept paper, what it gives for outcomes, the outcomes put together, and
+      # what experience studies found.
       module Weigh
         def self.registered(app)
           app.get("/inquiries/:id/weigh") { show :weigh }
           app.post("/inquiries/:id/weigh") { change :weigh, Forms::Weigh::SheetForm }
+          app.post("/inquiries/:id/outcomes") { change :weigh, Forms::Weigh::OutcomeForm }
+          app.post("/inquiries/:id/results") { change :weigh, Forms::Weigh::ResultForm }
+          app.post("/inquiries/:id/findings") { change :weigh, Forms::Weigh::FindingForm }
         end
       end
     end

@@ -6,7 +6,7 @@ module Hobrin
     class Design < Value
       attributes :key, :name, :types, :sheet
 
-      # types :: study types of the library that propose this design; sheet :: key of its Sheet
+      # types :: study types of the library that propose this design; sheet :: key of its Sheets::Sheet
       def initialize(key:, name:, types: [], sheet: :any)
         @key = key
         @name = name
@@ -27,7 +27,7 @@ module Hobrin
             types: ["diagnostic accuracy study"],
             sheet: :diagnosis),
         new(key: "controlled_trial", name: "Controlled trial, not randomized", types: ["controlled trial"],
-            sheet: :trial),
+            sheet: :comparison),
         new(key: "inception_cohort", name: "Cohort followed from the start of the condition",
             sheet: :cohort),
         new(key: "cohort", name: "Cohort study", types: ["cohort study"], sheet: :cohort),
@@ -35,13 +35,13 @@ module Hobrin
             sheet: :cohort),
         new(key: "before_after", name: "Before and after, earlier patients as comparison",
             types: ["before-and-after study"],
-            sheet: :cohort),
+            sheet: :before_after),
         new(key: "cross_sectional", name: "Cross-sectional study",
-            types: ["cross-sectional study"], sheet: :cohort),
+            types: ["cross-sectional study"], sheet: :survey),
         new(key: "qualitative", name: "Qualitative study", types: ["qualitative study"],
             sheet: :qualitative),
-        new(key: "cost", name: "Economic evaluation", types: ["cost analysis"]),
-        new(key: "case_series", name: "Case report or series", types: ["case report"]),
+        new(key: "cost", name: "Economic evaluation", types: ["cost analysis"], sheet: :economic),
+        new(key: "case_series", name: "Case report or series", types: ["case report"], sheet: :series),
         new(key: "mechanism", name: "Reasoning from mechanism, or animals"),
         new(key: "opinion", name: "Opinion, editorial or unsystematic review",
             types: ["editorial", "letter", "narrative review"])

@@ -36,7 +36,7 @@ module Hobrin
       class << self
         # record :: Records::Record; kind :: a Question::Kind key or nil; design :: a Design
         # reviewed :: the Design of the studies that a review reviewed, or nil; answers :: to the
-        #   sheet, Hash of question key to :yes, :no or :unclear
+        #   sheet, Hash of question key to a key of Answer::WORDS
         # graded :: −1 (one level stronger), 0 or 1 (one weaker)
         def of(record:, kind:, design:, reviewed: nil, answers: {}, graded: 0)
           return none(RETRACTED) if record.retracted?
@@ -96,8 +96,8 @@ module Hobrin
                         "was read without knowing the other: the level depends on both.")
           end
           return placed(4, "a poor reference standard, or not the same for all") if reference == :no
-          return placed(2, "one good reference standard, read apart") if [reference,
-                                                                          blinded] == %i[yes yes]
+          sure = [reference, blinded].all? { |answer| %i[yes mostly].include?(answer) }
+          return placed(2, "one good reference standard, read apart") if sure
 
           placed(3, "not sure that tests were read apart, against one good reference standard")
         end

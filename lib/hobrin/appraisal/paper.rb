@@ -4,47 +4,63 @@ module Hobrin
   module Appraisal
     # What a person found in weighing one kept paper.
     #
-    # design  :: key of a Design; reviewed :: key of the Design of the studies that a review
-    # reviewed,
+    # design  :: key of a Design; reviewed :: key of the Design of the studies that a review reviewed,
     #   "" while it is not said
-    # answers :: Hash of question key to :yes, :no or :unclear
+    # answers :: Hash of question key to Answer; concerns :: Hash of a group of questions to
+    #   Sheets::Concern::Set, where a person set the concern otherwise
+    # applies :: Hash of a part of Applies to :same, :near or :far
     # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the
     #   reason
-    # outcome :: what was counted; table :: a Statistics::TwoByTwo, or nil
-    # finding :: the paper in one sentence
+    # finding :: the paper in one sentence; reported :: Array of Reported, what it gives for outcomes
     class Paper < Value
-      attributes :record_id, :design, :reviewed, :answers, :graded, :graded_why, :outcome, :table,
-                 :finding
+      attributes :record_id, :design, :reviewed, :answers, :concerns, :applies, :graded, :graded_why, :finding,
+                 :reported
 
-      LONGEST = { graded_why: 300, outcome: 120, finding: 600 }.freeze
+      LONGEST = { graded_why: 300, finding: 600 }.freeze
       private_constant :LONGEST
 
       # Raises InputError naming the field.
-      def initialize(record_id:, design:, reviewed: "", answers: {}, graded: 0, graded_why: "", outcome: "",
-                     table: nil, finding: "")
+      def initialize(record_id:, design:, reviewed: "", answers: {}, concerns: {}, applies: {}, graded: 0,
+                     graded_why: "", finding: "", reported: [])
         @record_id = record_id.dup.freeze
         @design = Design.fetch(design).key
         @reviewed = review?(reviewed) ? InputError.at(:reviewed) { Design.fetch(reviewed).key } : ""
-        questions = Sheet.for(Design.fetch(design))
-        @answers = answers.select do |key, answer|
-          questions.key?(key) && ANSWERS.key?(answer)
-        end.freeze
+        @answers = answers.slice(*Sheets::KEYS).freeze
+        @concerns = concerns.slice(*Sheets::GROUPS.keys).freeze
+        @applies = Applies.known(applies).freeze
         @graded = [-1, 0, 1].include?(graded) ? graded : 0
-        @graded_why, @outcome, @finding = [graded_why, outcome, finding].map do |text|
-          text.to_s.dup.freeze
-        end
-        @table = table
+        @graded_why, @finding = [graded_why, finding].map { |text| text.to_s.dup.freeze }
+        @reported = reported.dup.freeze
         check
         freeze
       end
 
       # record :: the Records::Record; kind :: of the question, or nil
       def level(record, kind)
-        Level.of(record:, kind:, design: Design.fetch(design), answers:, graded:,
+        Level.of(record:, kind:, design: Design.fetch(design), graded:, answers: answers.transform_values(&:says),
                  reviewed: reviewed.empty? ? nil : Design.fetch(reviewed))
       end
 
-      def questions = Sheet.for(Design.fetch(design))
+      # kind :: key of the kind of question, or nil. Gives a Sheets::Sheet.
+      def sheet(kind) = Sheets.for(Design.fetch(design), kind)
+
+      # How much concern there is, by group: see Sheets::Concern.
+      def concern_by_group(kind) = Sheets::Concern.by_group(sheet(kind).questions, answers, concerns)
+      def concern(kind) = Sheets::Concern.overall(concern_by_group(kind))
+
+      # How near it is to ours; nil when that is not said.
+      def near = Applies.overall(applies)
+
+      def result(number) = reported.find { |one| one.number == number }
+      def next_result = (reported.map(&:number).max || 0) + 1
+
+      def with_result(result)
+        return with(reported: [*reported, result]) unless result(result.number)
+
+        with(reported: reported.map { |one| one.number == result.number ? result : one })
+      end
+
+      def without_result(number) = with(reported: reported.reject { |one| one.number == number })
 
       private
 
@@ -54,8 +70,7 @@ module Hobrin
         errors = LONGEST.filter_map do |field, most|
           [field, "Keep this to #{most} characters."] if public_send(field).size > most
         end.to_h
-        errors[:graded_why] =
-          "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
+        errors[:graded_why] = "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?
       end
     end

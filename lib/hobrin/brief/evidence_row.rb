@@ -5,12 +5,24 @@ module Hobrin
     # One kept paper in the evidence table.
     #
     # record :: Records::Record; paper :: its Appraisal::Paper or nil when not weighed yet
-    # level  :: Appraisal::Level or nil; effect :: Appraisal::Effect or nil
+    # level  :: Appraisal::Level or nil; results :: Array of Result, what it gives for outcomes
     class EvidenceRow < Value
-      attributes :record, :paper, :level, :effect
+      # outcome :: Appraisal::Outcome; reported :: Appraisal::Reported; effect :: Appraisal::Effect of its
+      #   four counts, nil for other numbers
+      class Result < Value
+        attributes :outcome, :reported, :effect
+      end
 
-      def self.of(record:, paper:, kind:)
-        new(record:, paper:, level: paper&.level(record, kind), effect: paper&.table && Appraisal::Effect.of(paper.table))
+      attributes :record, :paper, :level, :results
+
+      # weighing :: Appraisal::Weighing
+      def self.of(record:, weighing:, kind:)
+        paper = weighing.paper(record.id)
+        results = (paper&.reported || []).map do |reported|
+          table = reported.table
+          Result.new(outcome: weighing.outcome(reported.outcome_id), reported:, effect: table && Appraisal::Effect.of(table))
+        end
+        new(record:, paper:, level: paper&.level(record, kind), results:)
       end
 
       def design = paper && Appraisal::Design.fetch(paper.design)

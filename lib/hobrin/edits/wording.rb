@@ -20,7 +20,13 @@ module Hobrin
         threads_followed: "Followed the citations of %{from} papers, round %{round}: %{found} found",
         paper_weighed: "Weighed “%{title}”", brief_written: "Wrote the conclusion and the change plan",
         line_restored: "Restored line %{line}", line_named: "Named line “%{name}”: %{rule}",
-        line_removed: "Took off the named line “%{name}”"
+        line_removed: "Took off the named line “%{name}”",
+        outcome_written: "Outcome “%{name}”", outcome_dropped: "Took away the outcome “%{name}”",
+        result_written: "Numbers for “%{name}” of “%{title}”", result_dropped: "Took away the numbers for “%{name}” of “%{title}”",
+        result_taken_out: "Not counted for “%{name}”: “%{title}”", result_counted: "Counted again for “%{name}”: “%{title}”",
+        trap_mended: "Mended for “%{name}”: “%{title}” %{says}", trap_counted: "Counted for “%{name}” in spite of it: “%{title}” %{says}",
+        put_together: "“%{name}” put together: %{measure}, %{model}, %{level} %% intervals",
+        finding_written: "Finding: %{text}", finding_dropped: "Took away the finding: %{text}"
       }.freeze
       LIMITS = { limit_put: "Limit", limit_removed: "Took off limit", limit_switched: "Switched limit",
                  limit_moved: "Moved up limit" }.freeze
@@ -34,6 +40,9 @@ module Hobrin
         moves_tried: "what-ifs tried", move_dismissed: "what-ifs dismissed", finding_mended: "findings mended",
         must_find_added: "must-find papers named", paper_included: "papers let in by hand",
         paper_decided: "papers decided", decision_noted: "notes on papers", paper_weighed: "papers weighed",
+        outcome_written: "changes of outcomes", result_written: "results written down", result_taken_out: "results taken out",
+        trap_mended: "traps mended", put_together: "changes of how to put together", certainty_judged: "reasons judged",
+        finding_written: "findings written", finding_judged: "components judged",
         brief_written: "changes of the brief", undone: "changes undone", done_again: "changes done again"
       }.freeze
       private_constant :TEMPLATES, :LIMITS, :VERDICTS, :SEVERAL
@@ -53,6 +62,7 @@ module Hobrin
           when :moves_tried, :move_dismissed, :finding_mended then on_narrow(kind, facts)
           when :paper_decided then decided(facts)
           when :papers_decided then decided(facts.merge(title: nil))
+          when :certainty_judged, :finding_judged then judged(facts)
           else on_trail(kind, facts)
           end
         end
@@ -117,6 +127,14 @@ module Hobrin
         def decided(facts)
           what = facts[:title] ? "“#{facts[:title]}”" : "#{facts[:papers]} papers at once"
           "#{VERDICTS.fetch(facts[:verdict])} #{what}#{" (#{facts[:reason]})" if facts[:reason]}"
+        end
+
+        # "Certainty of “Delirium”, imprecision: −1, since …"
+        def judged(facts)
+          of = "“#{facts[:name] || facts[:text]}”, #{facts[:domain].downcase}"
+          return "#{of}: as proposed" unless facts[:steps]
+
+          "#{of}: #{facts[:steps].zero? ? "no step" : facts[:steps].to_s.sub("-", "−")}, since #{facts[:why]}"
         end
 
         def on_trail(kind, facts)

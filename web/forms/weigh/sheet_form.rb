@@ -4,10 +4,10 @@ module Hobrin
   module Web
     module Forms
       module Weigh
-        # The appraisal of one kept paper.
+        # The sheet of one kept paper.
         class SheetForm < Form
-          TABLE = %i[events total comparison_events comparison_total].freeze
-          private_constant :TABLE
+          NO_ANSWER = "Answer the question that this sentence stands beside."
+          private_constant :NO_ANSWER
 
           def edit = Edits::Weigh::WeighPaper.new(paper:)
 
@@ -21,22 +21,38 @@ module Hobrin
           def paper
             Appraisal::Paper.new(
               record_id: fields.text(:paper), design: fields.text(:design), reviewed: fields.text(:reviewed),
-              answers:, table:,
+              answers:, concerns:, applies:,
               graded: fields.number(:graded) || 0, graded_why: fields.text(:graded_why).strip,
-              outcome: fields.text(:outcome).strip, finding: fields.text(:finding).strip
+              finding: fields.text(:finding).strip
             )
           end
 
+          # What was pressed beside a question takes the place of what was typed there.
           def answers
-            given = fields.nested(:answers)
-            questions = Appraisal::Sheet::QUESTIONS.values.flat_map(&:keys).uniq
-            questions.to_h { |key| [key, given.one_of(key, Appraisal::ANSWERS.keys)] }.compact
+            Appraisal::Sheets::KEYS.to_h { |key| [key, answer(key)] }.compact
           end
 
-          # The four numbers; nil when none is given.
-          def table
-            numbers = TABLE.to_h { |name| [name, fields.number(name)] }
-            numbers.values.none? ? nil : Statistics::TwoByTwo.new(**numbers)
+          def answer(key)
+            says = fields.nested(:answers).one_of(key, Appraisal::Answer::WORDS.keys)
+            shown = fields.nested(:take).some_text(key) || fields.nested(:shown).text(key)
+            raise InputError, { answers: NO_ANSWER } if says.nil? && !shown.strip.empty?
+
+            says && Appraisal::Answer.new(says:, shown:)
+          end
+
+          def concerns
+            groups = Appraisal::Sheets::GROUPS.keys
+            groups.filter_map do |group|
+              concern = fields.nested(:concerns).one_of(group, Appraisal::Sheets::Concern::LEVELS)
+              why = fields.nested(:concern_why).text(group)
+              [group, Appraisal::Sheets::Concern::Set.new(concern:, why:)] if concern
+            end.to_h
+          end
+
+          def applies
+            Appraisal::Applies::PARTS.keys.to_h do |part|
+              [part, fields.nested(:applies).one_of(part, Appraisal::Applies::NEAR.keys)]
+            end.compact
           end
         end
       end

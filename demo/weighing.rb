@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+require "yaml"
+
+module Hobrin
+  module Demo
+    # Weighs an inquiry of the sample, from weighing.yml: its outcomes, the sheets of its papers, what they
+    # give, the traps that were settled, and what experience studies found.
+    class Weighing
+      FILE = File.expand_path("weighing.yml", __dir__)
+      ID = "10.5555/hobrin.%s"
+      private_constant :FILE, :ID
+
+      # id :: of the inquiry; name :: its key in the file
+      def initialize(context, id, name)
+        @context = context
+        @id = id
+        @data = YAML.safe_load_file(FILE, symbolize_names: true).fetch(name.to_sym)
+        @usual = @data.fetch(:usual, {})
+      end
+
+      def call
+        keep
+        @data[:outcomes].each_value { |given| name(given) }
+        @data[:papers].each { |key, paper| weigh(format(ID, key), @usual.merge(paper)) }
+        @data.fetch(:traps, []).each { |trap| settle(trap) }
+        @data.fetch(:findings, []).each_with_index { |finding, place| write(finding, place + 1) }
+      end
+
+      private
+
+      def keep
+        @data.fetch(:keep, []).each do |key|
+          decision = Sifting::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil, note: "")
+          edit(Edits::Sift::Decide.new(decision:))
+        end
+      end
+
+      def name(given)
+        edit(Edits::Weigh::WriteOutcome.new(outcome_id: nil, given: given.except(:measure)))
+        return unless given[:measure]
+
+        way = Appraisal::Outcome::Way.new(measure: given[:measure])
+        edit(Edits::Weigh::PutTogether.new(outcome_id: weighing.outcomes.last.id, way:))
+      end
+
+      def weigh(record_id, paper)
+        record = @context.library.record(record_id)
+        design = Appraisal::Design.fetch(paper[:design] || Appraisal::Design.proposed(record).key)
+        edit(Edits::Weigh::WeighPaper.new(
+               paper: Appraisal::Paper.new(record_id:, design: design.key, answers: answers(paper, design, record),
+                                           applies: paper.fetch(:applies, {}).transform_values(&:to_sym),
+                                           **paper.slice(:reviewed, :finding, :graded, :graded_why))
+             ))
+        paper.fetch(:results, {}).each do |name, results|
+          results.each { |result| report(record, outcome(name), result) }
+        end
+      end
+
+      # The sentence that shows an answer is the one that Hobrin points at, where there is one.
+      def answers(paper, design, record)
+        passage = CloseReading::Passage.new(record.abstract)
+        Appraisal::Sheets.for(design, kind).questions.filter_map do |question|
+          says = paper.fetch(:answers, {})[question.key]
+          shown = %w[yes mostly].include?(says) ? question.sentences(passage).first&.text.to_s : ""
+          [question.key, Appraisal::Answer.new(says:, shown:)] if says
+        end.to_h
+      end
+
+      def report(record, outcome, result)
+        numbers = result[:take] ? taken(record, outcome, result[:take]) : typed(outcome, result[:typed])
+        edit(Edits::Weigh::ReportResult.new(record_id: record.id, number: nil,
+                                            given: { outcome_id: outcome.id, **numbers, **result.except(:take, :typed) }))
+      end
+
+      def taken(record, outcome, place)
+        offer = CloseReading::Offers.all_in(CloseReading::Passage.new(record.abstract), outcome.sort.forms).fetch(place)
+        { form: offer.form, typed: offer.typed, measure: offer.measure, shown: offer.sentence.text }
+      end
+
+      def typed(outcome, numbers)
+        form = Appraisal::Reported::Form.fetch(outcome.sort.forms.first)
+        { form: form.key, typed: form.names.zip(numbers.map(&:to_s)).to_h }
+      end
+
+      def settle(trap)
+        record_id = format(ID, trap[:paper])
+        outcome_id = outcome(trap[:outcome]).id
+        results = weighing.paper(record_id).reported.select { |one| one.outcome_id == outcome_id }
+        edit(Edits::Weigh::SettleTrap.new(record_id:, number: results.fetch(trap.fetch(:nth, 0)).number, trap: trap[:trap].to_sym,
+                                          mend: !trap[:count]))
+      end
+
+      def write(finding, id)
+        support = %i[for against].flat_map do |speaks|
+          finding.fetch(speaks, []).map { |key| [format(ID, key), voice(format(ID, key), speaks)] }
+        end.to_h
+        edit(Edits::Weigh::WriteFinding.new(finding_id: nil, text: finding[:text], support:))
+        finding.fetch(:judged, {}).each do |component, (steps, why)|
+          judgement = Appraisal::Outcome::Judgement.new(steps:, why:)
+          edit(Edits::Weigh::JudgeFinding.new(finding_id: id, component:, judgement:))
+        end
+      end
+
+      def voice(record_id, speaks)
+        passage = CloseReading::Passage.new(@context.library.record(record_id).abstract)
+        words = passage.sentences.find { |sentence| sentence.section == :results }&.text.to_s
+        Appraisal::Finding::Voice.new(speaks:, words:)
+      end
+
+      def outcome(name) = weighing.outcomes.find { |one| one.name == @data[:outcomes].fetch(name.to_sym)[:name] }
+      def inquiry = @context.inquiries.find(@id).inquiry
+      def weighing = inquiry.weighing
+      def kind = inquiry.question.kind
+      def edit(edit) = Services::ApplyEdit.new(@context).call(@id, edit)
+    end
+  end
+end

@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Appraisal
+    class Certainty
+      # Down by one where more than half of what differs is more than chance, or a new study might have
+      # the opposite of what is pooled; by two where more than three quarters is and a new study might.
+      # Not where all studies lie on one side, since then they differ in size only. Of a test or a share,
+      # by how far the studies lie apart. Where it begins: common practice, no source.
+      module Inconsistency
+        # Of 100, how far single shares may lie apart.
+        APART = 30
+        private_constant :APART
+
+        class << self
+          # Gives [steps, why].
+          def of(pool)
+            return [0, "A single paper: there is nothing to differ from."] if pool.studies.size < 2
+            return of_test(pool) if pool.tests
+            return one_by_one(pool) unless pool.pooled
+
+            pool.measure.nothing ? of_effect(pool) : of_share(pool)
+          end
+
+          private
+
+          def of_effect(pool)
+            i2, (low, high) = [pool.pooled.i2, pool.spread.i2_interval]
+            new_study = pool.pooled.prediction
+            opposite = new_study && Direct.way(pool.pooled) != :either && new_study.first.negative? != new_study.last.negative?
+            split = pool.results.map { |one| one.effect.negative? }.uniq.size > 1
+            [steps(i2, opposite, split), reason(pool, i2, low, high, new_study)]
+          end
+
+          def steps(i2, opposite, split)
+            return 0 unless split || opposite
+            return -2 if i2 > 0.75 && opposite
+
+            i2 > 0.5 || opposite ? -1 : 0
+          end
+
+          def reason(pool, i2, low, high, new_study)
+            said = ["I² is #{Said.hundredths(i2)} (#{(100 * low).round} to #{(100 * high).round})"]
+            said << "a new study may have #{Said.interval(pool.measure, *new_study)}" if new_study
+            sides = pool.results.partition { |one| one.effect.negative? }.map(&:size)
+            "#{said.join("; ")}; #{sides.first} of #{sides.sum} lie on the side of less."
+          end
+
+          def of_share(pool)
+            shares = pool.results.map { |one| pool.measure.told(one.effect) }
+            apart = shares.max - shares.min
+            [apart > APART ? -1 : 0, "The papers tell #{Said.number(shares.min)} to #{Said.number(shares.max)} of 100; I² is " \
+                                     "#{Said.hundredths(pool.pooled.i2)}."]
+          end
+
+          def of_test(pool)
+            both = %i[sensitivity specificity].to_h do |name|
+              [name, pool.studies.map { |study| 100 * study.reported.values.public_send(name).estimate }.minmax]
+            end
+            wide = both.count { |_, (low, high)| high - low > APART }
+            said = both.map { |name, (low, high)| "#{name} #{low.round} to #{high.round}" }
+            [wide.positive? ? -1 : 0, "Paper by paper: #{said.join(", ")} of 100."]
+          end
+
+          def one_by_one(pool)
+            sides = pool.results.map { |one| one.effect.negative? }
+            split = sides.count(true)
+            [split.zero? || split == sides.size ? 0 : -1, "#{split} of #{sides.size} lie on the side of less; nothing is pooled."]
+          end
+        end
+      end
+    end
+  end
+end

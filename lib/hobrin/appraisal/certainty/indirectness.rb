@@ -1,0 +1,37 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Appraisal
+    class Certainty
+      # Down by one where papers about people or things far from ours weigh more than a third, by two
+      # where they weigh more than two thirds and two of their parts are far. Where it begins: common
+      # practice, no source.
+      module Indirectness
+        THIRD = 1.0 / 3
+        private_constant :THIRD
+
+        class << self
+          # Gives [steps, why].
+          def of(pool)
+            silent = pool.weight_of { |study| study.paper.near.nil? }
+            return [0, "No paper was held against our own people and place yet."] if silent > 0.999
+
+            far = pool.weight_of { |study| study.paper.near == :far }
+            parts = far_parts(pool)
+            steps = far > THIRD ? -1 : 0
+            steps = -2 if far > 2 * THIRD && parts.size > 1
+            [steps, "Papers that are far from ours weigh #{Said.hundredths(far)}#{" (#{parts.join(", ")})" if parts.any?}" \
+                    "#{", not held against ours #{Said.hundredths(silent)}" if silent > 0.001}."]
+          end
+
+          private
+
+          def far_parts(pool)
+            pool.studies.flat_map { |study| study.paper.applies.select { |_, near| near == :far }.keys }.uniq
+                .map { |part| Applies::PARTS.fetch(part).downcase }
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,55 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Appraisal
+    module Findings
+      # What is found, in words that say no more than certainty and interval allow (after GRADE guidance
+      # 26, Santesso et al., J Clin Epidemiol 2020;119:126; from memory). Direction and size come from the
+      # interval and from what is worth having; how surely it is said comes from the certainty.
+      module Wording
+        # By certainty, high to very low: before a verb in the third person and as "may" wants it.
+        TELLS = "We cannot tell"
+        private_constant :TELLS
+
+        class << self
+          # low, high, estimate :: on the scale of pooling; worth :: Certainty::Worthwhile; level :: 1 to
+          #   4; name :: of the outcome
+          # Gives a sentence without its full stop.
+          def of(estimate:, low:, high:, worth:, level:, name:)
+            what = thing(name)
+            found = said(estimate, low, high, worth)
+            return "#{TELLS} what it does to #{what}" if level == 1 || found == :unclear
+
+            verb, rest = verb(found)
+            case level
+            when 4 then "#{verb}s#{rest} #{what}".then { |text| capital(text) }
+            when 3 then "Probably #{verb}s#{rest} #{what}"
+            else "May #{verb}#{rest} #{what}"
+            end
+          end
+
+          # What an interval tells: :less, :slightly_less, :alike, :slightly_more, :more or :unclear.
+          def said(estimate, low, high, worth)
+            return :alike if low >= worth.low && high <= worth.high && (low.negative? && high.positive?)
+            return :unclear if low <= 0 && high >= 0
+
+            if high.negative? then estimate < worth.low ? :less : :slightly_less
+            else estimate > worth.high ? :more : :slightly_more
+            end
+          end
+
+          private
+
+          def verb(found)
+            { less: ["lower", ""], slightly_less: ["lower", " slightly"], more: ["raise", ""],
+              slightly_more: ["raise", " slightly"], alike: ["make", " little or no difference to"] }.fetch(found)
+          end
+
+          # Small letters within a sentence, but for names in capitals.
+          def thing(name) = name.match?(/\A\p{Lu}\p{Ll}/) ? name[0].downcase + name[1..] : name
+          def capital(text) = text[0].upcase + text[1..]
+        end
+      end
+    end
+  end
+end

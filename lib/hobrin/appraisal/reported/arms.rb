@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Appraisal
+    class Reported
+      # Groups of one paper that share a comparison group, as one result: counts are added up, means put
+      # together with their spread (the formula of the textbooks; see Statistics::Spread.together).
+      module Arms
+        class << self
+          # arms :: Array of Reported, two or more of one form. Gives a Reported in place of the first.
+          # Raises InputError (:trap) where that cannot be done.
+          def together(arms)
+            refuse if arms.size < 2 || arms.map(&:form).uniq.size > 1
+
+            first = arms.first
+            group = arms.map(&:group).reject(&:empty?).join(" or ")[0, 120]
+            case first.form
+            when "counts", "events_over_time" then first.with(group:, typed: sums(arms))
+            when "estimate" then refuse
+            else of_means(arms, group)
+            end
+          end
+
+          private
+
+          def refuse = raise(InputError, { trap: "These groups cannot be put together: take one out." })
+
+          # What belongs to the groups is added up; what belongs to the comparison is the same in all.
+          def sums(arms)
+            names = Form.fetch(arms.first.form).fields.map(&:name)
+            added = names.to_h { |name| [name, arms.sum { |arm| number(arm.typed[name], name) }.to_s] }
+            { **arms.first.typed, **added }
+          end
+
+          def number(text, name) = name == :time ? Typed.number(text) : Typed.whole(text)
+
+          def of_means(arms, group)
+            pairs = arms.map(&:values)
+            one, two = [Statistics::Spread.together(pairs.map(&:first)), pairs.first.last]
+            typed = { **typed(one, ""), **typed(two, Form::OTHER) }
+            arms.first.with(group:, form: "means_sd", typed:)
+          end
+
+          def typed(group, prefix)
+            { mean: group.mean.round(4), deviation: group.deviation.round(4), size: group.size }
+              .to_h { |name, value| [:"#{prefix}#{name}", value.to_s] }
+          end
+        end
+      end
+    end
+  end
+end

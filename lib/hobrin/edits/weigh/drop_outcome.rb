@@ -1,0 +1,20 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Edits
+    module Weigh
+      # Takes an outcome away, with what papers gave for it.
+      class DropOutcome < OutcomeEdit
+        attributes :outcome_id
+
+        def about(inquiry) = [super, inquiry.weighing.results(outcome_id)]
+
+        def call(inquiry, _surroundings)
+          name = outcome(inquiry).name
+          Change.new(inquiry: inquiry.with(weighing: inquiry.weighing.without_outcome(outcome_id)), kind: :outcome_dropped,
+                     facts: { name: })
+        end
+      end
+    end
+  end
+end

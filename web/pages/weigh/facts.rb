@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Weigh
+        # What a pooled value rests on, in sentences.
+        class Facts
+          include Formatting
+
+          # part :: Outcome whose results are pooled
+          def initialize(part)
+            @pool = part.pool
+            @told = part.told
+            @pooled = @pool.pooled
+          end
+
+          def call = [how, scale, apart, predicted, without_each, corrected].compact
+
+          private
+
+          def how
+            words = Appraisal::Outcome::Way::MODELS.fetch(@pool.way.model)
+            knapp = ", interval by Hartung and Knapp, never narrower than without" if @pooled.df
+            fallback = ", which did not come to rest: DerSimonian–Laird instead" unless @pooled.converged
+            by_hand = ", by inverse variance since not every paper gives its counts" if no_counts?
+            "#{words[0].upcase}#{words[1..]}#{by_hand}#{knapp}#{fallback}."
+          end
+
+          def no_counts? = @pool.way.model == :mantel_haenszel && !Appraisal::Together::Pooling.by_counts?(@pool.studies, @pool.way)
+
+          def scale
+            case @pool.measure.scale
+            when :log then "Pooled on the scale of logarithms."
+            when :logit then "Pooled on the scale of log odds, told as people of 100."
+            end
+          end
+
+          def apart
+            low, high = @pool.spread.i2_interval
+            between = "; τ² #{decimal(@pooled.tau2, 3)}" if @pool.way.random?
+            "They differ beyond chance by I² #{hundredths(@pooled.i2)} of 100 (#{hundredths(low)} to #{hundredths(high)}); " \
+              "Q #{decimal(@pooled.q)} on #{@pooled.q_df}, p #{p_words(@pooled.q_p)}#{between}."
+          end
+
+          def predicted
+            low, high = @pooled.prediction
+            return if low.nil? || @pooled.tau2.zero?
+
+            "A new study may have anything from #{@told.range(low, high)}#{@told.unit}."
+          end
+
+          def without_each
+            all = @pool.without_each.map(&:estimate).minmax
+            "With any one of them left out it is #{@told.range(*all)}#{@told.unit}." if all.first
+          end
+
+          def corrected
+            empty = @pool.studies.count { |study| study.reported.table&.cells&.any?(&:zero?) }
+            return if empty.zero? || %i[mantel_haenszel].include?(@pool.way.model) || @pool.measure.key == :peto_odds_ratio
+
+            "½ is added to each cell of #{count_of(empty, "paper")} with an empty one."
+          end
+
+          def p_words(value) = value < 0.001 ? "below 0.001" : decimal(value, value < 0.1 ? 3 : 2)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Weigh
+        # An outcome: its papers together, how sure that is, and what the outcome is.
+        class Outcome
+          PARTS = { "together" => "Together", "certainty" => "How sure", "without" => "Without each", "time" => "One by one in time",
+                    "groups" => "Groups", "small" => "Small papers", "is" => "What it is" }.freeze
+          private_constant :PARTS
+
+          # An open trap: of :: in words; fields :: of the presses that settle it
+          class Snare < Value
+            attributes :trap, :of, :fields
+          end
+
+          # A result that is not counted: back :: fields that count it again, nil where nothing helps
+          class Aside < Value
+            attributes :study, :why, :back
+          end
+
+          attr_reader :outcome, :page
+
+          # page :: Weigh; outcome :: Appraisal::Outcome
+          def initialize(page, outcome)
+            @page = page
+            @outcome = outcome
+          end
+
+          def pool = @pool ||= page.reading.pool(outcome)
+          def told = @told ||= Told.new(outcome.measure)
+          def certainty = @certainty ||= Certainty.new(self)
+          def forest = @forest ||= Forest.new(self)
+          def lines = @lines ||= Lines.new(self)
+          def small = @small ||= SmallPapers.new(self)
+          def hundred = @hundred ||= OfHundred.new(self)
+          def is = @is ||= Described.new(page, outcome)
+
+          # What is open: the key of a part.
+          def part = parts_offered.key?(page.fields.text(:part)) ? page.fields.text(:part) : "together"
+
+          # [name, path, whether it is open]
+          def parts
+            parts_offered.map { |key, name| [name, page.path_to_outcome(outcome, part: (key unless key == "together")), key == part] }
+          end
+
+          def view = part == "together" ? "weigh/together" : "weigh/#{part}"
+
+          def snares
+            pool.open_traps.map do |trap|
+              Snare.new(trap:, of: trap.of.map { |one| one.respond_to?(:label) ? one.apart : "#{one.byline} #{one.year}" }.join(", "),
+                        fields: fields_of(trap.study).merge(trap: trap.key))
+            end
+          end
+
+          def asides
+            pool.aside.map do |study|
+              why = study.reported.aside
+              Aside.new(study:, why: Appraisal::Together::WHY.fetch(why || :nothing), back: why && fields_of(study).merge(do: "back"))
+            end
+          end
+
+          # What a press about a result sends.
+          def fields_of(study) = { outcome: outcome.id, paper: study.id, result: study.number }
+
+          # The ways to put together: [value, name, whether it is chosen].
+          def measures = outcome.sort.measures.map { |key| [key, Appraisal::Outcome::Measure.fetch(key).name, key == outcome.way.measure] }
+
+          def models
+            fits = Appraisal::Outcome::Way::MODELS.reject { |key, _| key == :mantel_haenszel && outcome.way.weighed.nil? }
+            fits.map { |key, name| [key, name, key == outcome.way.model] }
+          end
+
+          def levels = Appraisal::Outcome::Way::LEVELS.map { |level| [level, "#{level} %", level == outcome.way.level] }
+
+          # What the pooled value rests on, in sentences.
+          def facts = pool.pooled ? Facts.new(self).call : []
+
+          # Why nothing is pooled, in a sentence; nil where something is.
+          def unpooled
+            return if pool.pooled
+            return "No paper gives numbers for it yet." if pool.studies.empty?
+            return "Nothing is pooled while a trap is open: something would count twice, or does not belong." if pool.open_traps.any?
+            return "A single paper: nothing is pooled." if pool.studies.size == 1
+
+            "Not put together: look at the papers one by one."
+          end
+
+          # The papers one by one: how many lie on which side, the middle effect and the range; nil where
+          # they are pooled or there is only one.
+          def side_by_side
+            return if pool.pooled || pool.studies.size < 2 || pool.measure.nothing.nil?
+
+            less = pool.results.count { |one| one.effect.negative? }
+            low, middle, high = pool.range
+            "#{less} of #{pool.studies.size} lie on the side of less. Their middle effect is #{told.value(middle)}, from #{told.range(low, high)}."
+          end
+
+          private
+
+          def parts_offered = PARTS
+        end
+      end
+    end
+  end
+end

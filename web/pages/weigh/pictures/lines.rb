@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Weigh
+        # Pooled values of other sets of the papers, one below the other: without each, one after the other
+        # in time, in groups.
+        class Lines
+          include Formatting
+
+          # name :: what the line is; effect :: in words; mark :: Scale::Mark
+          class Line < Value
+            attributes :name, :effect, :mark
+          end
+
+          # part :: Outcome
+          def initialize(part)
+            @part = part
+            @pool = part.pool
+          end
+
+          def without = lines(@pool.studies.map { |study| "without #{study.label}" }.zip(@pool.without_each).select(&:last))
+
+          def in_time
+            names = @pool.studies.each_with_index.map { |study, place| place.zero? ? study.label : "and #{study.label}" }
+            lines(names.zip(@pool.one_by_one).select(&:last))
+          end
+
+          def by = Appraisal::Together::Pool::GROUPS.keys.find { |key| key.to_s == @part.page.fields.text(:by) } || :concern
+
+          # [name, path, whether it is chosen]
+          def choices
+            Appraisal::Together::Pool::GROUPS.map do |key, name|
+              [name, @part.page.path_to_outcome(@part.outcome, part: "groups", by: key), key == by]
+            end
+          end
+
+          def in_groups = groups ? lines(groups.groups.to_a) : []
+
+          # The test of the difference between groups, in a sentence.
+          def difference
+            return "All papers are alike in that." unless groups
+
+            "Between the groups Q is #{decimal(groups.between)} on #{groups.df}, p #{groups.p < 0.001 ? "below 0.001" : decimal(groups.p, 3)}. " \
+              "A difference between papers is not one between people."
+          end
+
+          def scale = @scale ||= Scale.new(@pool.measure, @pool.results.map { |one| ends(one.effect, one.error) })
+
+          private
+
+          def groups = @groups ||= @pool.groups(by, @part.page.question.kind)
+          def ends(middle, error) = [middle - (@pool.way.z * error), middle + (@pool.way.z * error)]
+
+          def lines(named)
+            named.map do |name, one|
+              low, high = ends(one.estimate, one.error)
+              Line.new(name:, effect: @part.told.interval(one.estimate, low, high), mark: scale.mark(low, one.estimate, high))
+            end
+          end
+        end
+      end
+    end
+  end
+end

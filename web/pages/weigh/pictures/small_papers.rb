@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Weigh
+        # Whether small papers tell something else than large ones: each effect by its error, and Egger's
+        # test.
+        class SmallPapers
+          include Formatting
+
+          WIDTH = 420
+          HEIGHT = 260
+          EDGE = 34
+          private_constant :WIDTH, :HEIGHT, :EDGE
+
+          # A paper in the picture: x, y :: places; label :: in words
+          class Point < Value
+            attributes :x, :y, :label
+          end
+
+          # part :: Outcome
+          def initialize(part)
+            @part = part
+            @pool = part.pool
+          end
+
+          def any? = !@pool.pooled.nil? && !@pool.measure.nothing.nil?
+          def frame = [WIDTH, HEIGHT]
+
+          # Large papers stand high.
+          def points
+            @pool.studies.map do |study|
+              Point.new(x: x(study.result.effect), y: y(study.result.error),
+                        label: "#{study.label}: #{@part.told.value(study.result.effect)}, error #{decimal(study.result.error)}")
+            end
+          end
+
+          # Where 95 of 100 would lie if all had the pooled effect: three corners.
+          def funnel
+            reach = Statistics::Normal::Z95 * most
+            [[x(middle), y(0)], [x(middle - reach), y(most)], [x(middle + reach), y(most)]]
+          end
+
+          # [x, in words] of the ticks below.
+          def ticks = scale.ticks.map { |place, words| [EDGE + (place / Scale::WIDTH.to_f * (WIDTH - (2 * EDGE))), words] }
+          def middle_line = [x(middle), y(0), y(most)]
+
+          def words
+            test = @pool.egger
+            few = "Egger's test needs #{Statistics::Egger::FEWEST} papers or more; with #{@pool.studies.size} it would tell nothing."
+            return few unless test
+
+            "Egger's test: t #{decimal(test.t)} on #{test.df}, p #{decimal(test.p, 3)}. " \
+              "#{test.p < 0.1 ? "Small papers tell something else than large ones." : "It does not tell that small papers differ."}"
+          end
+
+          # [name, effect, error] of each paper.
+          def rows = @pool.studies.map { |study| [study.label, @part.told.value(study.result.effect), decimal(study.result.error, 3)] }
+
+          private
+
+          def middle = @pool.pooled.estimate
+          def most = @pool.results.map(&:error).max * 1.05
+
+          def scale
+            reach = Statistics::Normal::Z95 * most
+            @scale ||= Scale.new(@pool.measure, [[middle - reach, middle + reach], *@pool.results.map { |one| [one.effect, one.effect] }])
+          end
+
+          def x(effect) = (EDGE + (scale.place(effect) / Scale::WIDTH.to_f * (WIDTH - (2 * EDGE)))).round(1)
+          def y(error) = (12 + (error / most * (HEIGHT - 46))).round(1)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Weigh
+        # The sheet of one paper: how it was made, the questions that fit, whether it is about people
+        # like ours.
+        class Sheet
+          MOVES = { "-1" => "one stronger", "0" => "as the table says", "1" => "one weaker" }.freeze
+          private_constant :MOVES
+
+          # A group of questions: concern :: in words, nil where nothing is answered; set :: Array of
+          #   [value, name, whether it is chosen]; why :: of what was set
+          class Group < Value
+            attributes :key, :name, :items, :concern, :set, :why
+          end
+
+          # A question: answers :: Array of [answer, in words, whether it was given]; shown :: the sentence
+          #   that shows it; offers :: Array of sentences that may
+          class Item < Value
+            attributes :key, :text, :answers, :shown, :offers
+          end
+
+          # page :: Weigh; row :: Brief::EvidenceRow
+          def initialize(page, row)
+            @page = page
+            @row = row
+          end
+
+          def record = @row.record
+
+          def design
+            key = @page.typed_or(:design, @row.paper&.design)
+            Appraisal::Design::ALL.find { |one| one.key == key } || Appraisal::Design.proposed(record)
+          end
+
+          def designs
+            choose = design ? [] : [["", "Choose…", true]]
+            choose + Appraisal::Design::ALL.map { |one| [one.key, one.name, one == design] }
+          end
+
+          # What a review may have reviewed: [key, name, whether it is chosen]; none for other designs.
+          def reviewable
+            return [] unless design&.key == "systematic_review"
+
+            chosen = reviewed&.key
+            [["", "Choose…", chosen.nil?]] +
+              Appraisal::Level.reviewable(@page.question.kind).map { |one| [one.key, one.name, one.key == chosen] }
+          end
+
+          def level
+            design && Appraisal::Level.of(record:, kind: @page.question.kind, design:, reviewed:, graded: graded.to_i,
+                                          answers: answers.transform_values(&:says))
+          end
+
+          def level_for = @page.kind && level.number ? " for #{@page.kind.name.downcase}" : ""
+          def moves = MOVES.map { |value, name| [value, name, value == graded] }
+
+          # The sheet that fits the design; nil while that is not chosen.
+          def sheet = design && Appraisal::Sheets.for(design, @page.question.kind)
+
+          def groups
+            return [] unless sheet
+
+            found = Appraisal::Sheets::Concern.by_group(sheet.questions, answers, @row.paper&.concerns || {})
+            sheet.questions.group_by(&:group).map { |key, questions| group(key, questions, found[key]) }
+          end
+
+          # The whole paper's concern in words; nil where nothing is answered.
+          def concern
+            found = Appraisal::Sheets::Concern.by_group(sheet.questions, answers, @row.paper&.concerns || {})
+            Appraisal::Sheets::Concern::WORDS[Appraisal::Sheets::Concern.overall(found)]
+          end
+
+          # Part, its name, and [near, in words, whether it was given].
+          def applies
+            stored = @row.paper&.applies || {}
+            Appraisal::Applies::PARTS.map do |part, name|
+              given = @page.refused?(:applies) ? @page.fields.nested(:applies).text(part) : stored[part].to_s
+              [part, name, Appraisal::Applies::NEAR.map { |near, words| [near, words, near.to_s == given] }]
+            end
+          end
+
+          # The sentences of the abstract, to choose from.
+          def sentences = passage.sentences.map(&:text)
+
+          # What was typed and refused, or what is stored, for a text of the sheet.
+          def text(name) = @page.typed_or(name, @row.paper&.public_send(name).to_s)
+
+          # [name of the outcome, path to its numbers] of what the paper gives.
+          def results
+            @row.results.map { |one| [one.outcome.name, @page.path_to_numbers(record, one.outcome)] }.uniq
+          end
+
+          private
+
+          def passage = @passage ||= CloseReading::Passage.new(record.abstract)
+
+          def reviewed
+            key = @page.typed_or(:reviewed, @row.paper&.reviewed)
+            Appraisal::Design::ALL.find { |one| one.key == key }
+          end
+
+          def graded = @page.typed_or(:graded, (@row.paper&.graded || 0).to_s)
+
+          def answers
+            @answers ||= sheet ? sheet.questions.to_h { |one| [one.key, answer(one.key)] }.compact : {}
+          end
+
+          def answer(key)
+            return @row.paper&.answers&.[](key) unless @page.refused?(:answers)
+
+            says = @page.fields.nested(:answers).one_of(key, Appraisal::Answer::WORDS.keys)
+            says && Appraisal::Answer.new(says:)
+          end
+
+          def shown(key)
+            return @page.fields.nested(:shown).text(key) if @page.refused?(:shown)
+
+            @row.paper&.answers&.[](key)&.shown.to_s
+          end
+
+          def group(key, questions, concern)
+            chosen = @row.paper&.concerns&.[](key)
+            set = [["", "by the rule", chosen.nil?]] +
+                  Appraisal::Sheets::Concern::WORDS.map { |value, words| [value, words, chosen&.concern == value] }
+            Group.new(key:, name: Appraisal::Sheets::GROUPS.fetch(key), items: questions.map { |one| item(one) },
+                      concern: Appraisal::Sheets::Concern::WORDS[concern], set:, why: chosen&.why.to_s)
+          end
+
+          def item(question)
+            given = answers[question.key]&.says
+            answers = Appraisal::Answer::WORDS.map { |value, words| [value, words, value == given] }
+            offers = shown(question.key).empty? ? question.sentences(passage).map(&:text) : []
+            Item.new(key: question.key, text: question.text, answers:, shown: shown(question.key), offers:)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,89 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Weigh
+        # The table of findings: one line for each outcome, and the findings of experience studies.
+        class Table
+          include Formatting
+
+          # A line: papers, people, effect, without, with, words :: in words, "" where there is none
+          # level, certainty :: 1 to 4 and its word, nil where no paper is counted; path :: to the outcome
+          class Line < Value
+            attributes :outcome, :papers, :people, :effect, :measure, :without, :with, :level, :certainty, :words, :path
+          end
+
+          # page :: anything with path(key, …); reading :: Services::ReadWeigh
+          def initialize(page, reading = page.reading)
+            @page = page
+            @reading = reading
+          end
+
+          def lines = @lines ||= @reading.table.map { |row| line(row) }
+
+          # [Appraisal::Finding, Confidence]
+          def findings = @page.inquiry.weighing.findings.map { |finding| [finding, @reading.confidence(finding)] }
+          def any? = lines.any? || findings.any?
+
+          private
+
+          def line(row)
+            pool = row.pool
+            Line.new(outcome: row.outcome, papers: pool.studies.size, people: pool.people.positive? ? number(pool.people) : "",
+                     effect: effect(row), measure: pool.measure.name, **hundred(row), level: row.certainty&.level,
+                     certainty: row.certainty&.word, words: words(row), path: @page.path(:weigh, outcome: row.outcome.id))
+          end
+
+          def effect(row)
+            told = Told.new(row.pool.measure)
+            return test(row.pool) if row.pool.tests
+            return "#{told.of(row.effect)}#{told.unit}" if row.effect
+            return "" if row.pool.studies.empty?
+
+            row.pool.open_traps.any? ? "a trap is open" : "one by one"
+          end
+
+          def test(pool)
+            %i[sensitivity specificity].map { |name| "#{name} #{share(pool.tests.public_send(name))}" }.join(", ")
+          end
+
+          def share(interval) = "#{points(interval.estimate)} (#{points(interval.low)} to #{points(interval.high)}) of 100"
+
+          def hundred(row)
+            numbers = row.hundred
+            return { without: "", with: "" } unless numbers
+
+            without, with, *ends = numbers.map { |share| (100 * share).round }
+            { without: without.to_s, with: "#{with} (#{ends.min} to #{ends.max})" }
+          end
+
+          def words(row)
+            return row.words if row.words
+            return "" unless row.certainty
+
+            sure = { 4 => "", 3 => "probably ", 2 => "perhaps ", 1 => "not known: " }.fetch(row.certainty.level)
+            case row.outcome.kind
+            when "test" then row.pool.tests ? test_words(row, sure) : ""
+            when "share" then row.effect ? share_words(row, sure) : ""
+            else ""
+            end
+          end
+
+          # By the low and high end, never by the middle alone.
+          def share_words(row, sure)
+            low, high = [row.effect.low, row.effect.high].map { |value| row.pool.measure.told(value).round }
+            capital("#{sure}#{low} to #{high} of 100")
+          end
+
+          def test_words(row, sure)
+            missed = row.pool.tests.sensitivity
+            capital("#{sure}misses #{(100 * (1 - missed.high)).round} to #{(100 * (1 - missed.low)).round} of 100 who have it")
+          end
+
+          def capital(text) = text[0].upcase + text[1..]
+        end
+      end
+    end
+  end
+end
