@@ -37,11 +37,12 @@ module Hobrin
       end
 
       def name(given)
-        edit(Edits::Weigh::WriteOutcome.new(outcome_id: nil, given: given.except(:measure)))
-        return unless given[:measure]
+        chosen = given.slice(:measure, :model)
+        edit(Edits::Weigh::WriteOutcome.new(outcome_id: nil, given: given.except(*chosen.keys)))
+        return if chosen.empty?
 
-        way = Appraisal::Outcome::Way.new(measure: given[:measure])
-        edit(Edits::Weigh::PutTogether.new(outcome_id: weighing.outcomes.last.id, way:))
+        written = weighing.outcomes.last
+        edit(Edits::Weigh::PutTogether.new(outcome_id: written.id, way: written.way.with(**chosen)))
       end
 
       def weigh(record_id, paper)
@@ -74,7 +75,8 @@ module Hobrin
       end
 
       def taken(record, outcome, place)
-        offer = CloseReading::Offers.all_in(CloseReading::Passage.new(record.abstract), outcome.sort.forms).fetch(place)
+        passage = CloseReading::Passage.new(record.abstract)
+        offer = CloseReading::Offers.all_in(passage, outcome.sort.forms, measures: outcome.sort.printed).fetch(place)
         { form: offer.form, typed: offer.typed, measure: offer.measure, shown: offer.sentence.text }
       end
 

@@ -60,7 +60,7 @@ module Hobrin
       # How sure, as a bar of four steps; the word stands beside it. level :: 1 to 4
       def certainty_bar(level)
         steps = Array.new(STEPS) do |place|
-          %(<rect class="#{place < level ? "sure-step" : "sure-open"}" x="#{place * 13}" y="#{10 - (place * 3)}" width="11" height="#{6 + (place * 3)}"/>)
+          %(<rect class="#{place < level ? "sure-step" : "sure-open"}" x="#{(place * 12) + 1}" y="#{10 - (place * 3)}" width="10" height="#{5 + (place * 3)}"/>)
         end
         %(<svg class="sure" viewBox="0 0 50 16" aria-hidden="true">#{steps.join}</svg>)
       end

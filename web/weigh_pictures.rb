@@ -22,8 +22,8 @@ module Hobrin
       def roc_picture(roc)
         points = roc.points.map { |one| %(<circle class="paper-point" cx="#{one.x}" cy="#{one.y}" r="#{one.size}"><title>#{h one.label}</title></circle>) }
         x, y = roc.middle
-        framed("roc-picture", roc.frame, roc.frame + 6,
-               %(<rect class="roc-frame" x="#{roc.edge}" y="8" width="#{roc.side}" height="#{roc.side}"/>) + roc_axes(roc) +
+        framed("roc-picture", roc.frame, roc.frame + 16,
+               %(<rect class="roc-frame" x="#{roc.edge}" y="#{roc.top}" width="#{roc.side}" height="#{roc.side}"/>) + roc_axes(roc) +
                %(<polygon class="roc-predicted" points="#{roc.predicted}"/><polygon class="roc-region" points="#{roc.region}"/>#{points.join}) +
                %(<polygon class="forest-diamond" points="#{x - 7},#{y} #{x},#{y - 7} #{x + 7},#{y} #{x},#{y + 7}"/>))
       end
@@ -44,12 +44,12 @@ module Hobrin
       end
 
       def roc_axes(roc)
-        foot = roc.side + 22
+        foot = roc.top + roc.side + 14
         roc.ticks.map do |share, words|
           %(<text class="forest-number" x="#{roc.x(share)}" y="#{foot}" text-anchor="middle">#{words}</text>) +
             %(<text class="forest-number" x="#{roc.edge - 4}" y="#{roc.y(share) + 4}" text-anchor="end">#{words}</text>)
         end.join + %(<text class="forest-number" x="#{roc.edge + (roc.side / 2)}" y="#{foot + 16}" text-anchor="middle">false alarms of 100 well</text>) +
-          %(<text class="forest-number" x="#{roc.edge + 6}" y="22">found, of 100 ill</text>)
+          %(<text class="forest-number" x="4" y="12">found, of 100 ill</text>)
       end
 
       def branch(x, y, ends)

@@ -15,7 +15,7 @@ module Hobrin
           attributes :name, :prompt, :text, :rows
         end
 
-        # A paper of the evidence table: results :: Array of Given, one at least
+        # A paper of the evidence table: results :: Array of Given
         class Evidence < Value
           attributes :record, :design, :level, :results, :finding
         end
@@ -81,10 +81,7 @@ module Hobrin
 
         def counts = brief.flow
 
-        # A line even of a paper that gives nothing.
         def given(row)
-          return [Given.new(outcome: nil, counted: nil, effect: nil, other: nil)] if row.results.empty?
-
           row.results.map do |one|
             told = Weigh::Told.new(one.outcome.measure)
             effect = EffectWords.new(one.effect) if one.effect

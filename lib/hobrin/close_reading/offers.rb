@@ -17,9 +17,13 @@ module Hobrin
       private_constant :MEAN, :OVER_TIME, :SENSITIVITY
 
       class << self
-        # passage :: Passage; forms :: keys of forms that are asked for. Gives an Array of Offer.
-        def all_in(passage, forms)
-          passage.sentences.select(&:numbers?).flat_map { |sentence| of(sentence) }.select { |offer| forms.include?(offer.form) }
+        # passage :: Passage; forms :: keys of forms that are asked for; measures :: keys of those that a
+        #   ready-made effect may be in, nil for any. Gives an Array of Offer.
+        def all_in(passage, forms, measures: nil)
+          found = passage.sentences.select(&:numbers?).flat_map { |sentence| of(sentence) }
+          found.select do |offer|
+            forms.include?(offer.form) && (offer.measure.nil? || measures.nil? || measures.include?(offer.measure))
+          end
         end
 
         private

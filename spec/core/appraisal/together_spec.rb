@@ -1,54 +1,92 @@
 # frozen_string_literal: true
 
 RSpec.describe Hobrin::Appraisal::Together do
-  def entry(id, cells, outcome: "Delirium", design: "randomized_trial", **record)
-    table = a_table(*cells)
-    [a_record(id:, title: id, **record), Hobrin::Appraisal::Paper.new(record_id: id, design:, outcome:, table:)]
+  include WeighingHelp
+
+  let(:outcome) { an_outcome(way: Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio)) }
+  let(:three) { [trial("one", [10, 50, 20, 50]), trial("two", [12, 60, 18, 60]), trial("three", [5, 40, 9, 40])] }
+
+  def settle(entries, trap)
+    entries.map do |record, paper, reported|
+      mine = record.id == trap.study.id && reported.number == trap.study.number
+      [record, paper, mine ? reported.with(aside: trap.key) : reported]
+    end
   end
-
-  def together(*entries, **rest) = described_class.new(entries, **rest).call
-  def why(pool) = pool.left_out.to_h { |one| [one.record.id, one.why] }
-
-  let(:trials) { [entry("one", [10, 50, 20, 50]), entry("two", [12, 60, 18, 60]), entry("three", [5, 40, 9, 40])] }
 
   it "pools what belongs together, with an interval that is never narrower for being Hartung and Knapp's" do
-    pool = together(*trials).first
-    expect(pool.studies.map { |study| study.record.id }).to eq(%w[one two three])
-    results = pool.studies.map(&:result)
-    plain = Hobrin::Statistics::InverseVariance.call(results, tau2: :reml)
+    pool = together(outcome, *three)
+    plain = Hobrin::Statistics::InverseVariance.call(pool.results, tau2: :reml)
     expect(pool.pooled.estimate).to be_within(1e-12).of(plain.estimate)
     expect(pool.pooled.high - pool.pooled.low).to be > plain.high - plain.low
-    expect([pool.pooled.df, pool.without_each.size, pool.baseline]).to eq([2, 3, 0.3])
+    expect([pool.pooled.df, pool.without_each.size, pool.one_by_one.size, pool.baseline, pool.people]).to eq([2, 3, 3, 0.3, 300])
+    expect(pool.egger).to be_nil
   end
 
-  it "counts nothing twice, and nothing that does not belong" do
-    review = entry("review", [30, 200, 50, 200], design: "systematic_review", cites: %w[one two])
-    again = entry("again", [10, 50, 20, 50], published: "2024")
-    retracted = entry("gone", [1, 50, 20, 50], flags: ["retracted"])
-    cohort = entry("cohort", [40, 400, 60, 400], design: "cohort")
-    empty = entry("empty", [0, 50, 0, 50])
-    pool = together(*trials, review, again, retracted, cohort, empty,
-                    same: { "again" => ["one"], "one" => ["again"] }).first
-    expect(why(pool)).to eq("review" => :review, "again" => :same_people, "gone" => :retracted, "cohort" => :design,
-                            "empty" => :nothing)
-    expect(pool.left_out.first.of.map(&:id)).to eq(%w[one two])
-    expect(pool.studies.size).to eq(3)
+  it "weighs counts themselves where that is asked for, and says when a paper gives none" do
+    way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :mantel_haenszel, level: 90)
+    pool = together(outcome.with(way:), *three)
+    tables = three.map { |_, _, reported| reported.table }
+    own = Hobrin::Statistics::MantelHaenszel.call(tables, :log_risk_ratio, level: 0.9)
+    expect([pool.pooled.estimate, pool.pooled.low]).to eq([own.estimate, own.low])
+    printed = an_entry("printed", a_result("0.8", "0.5", "1.3", form: "estimate", measure: :risk_ratio))
+    mixed = together(outcome.with(way:), *three, printed)
+    expect([mixed.studies.size, Hobrin::Appraisal::Together::Pooling.by_counts?(mixed.studies, way)]).to eq([4, false])
+    expect(together(outcome.with(way: way.with(measure: :odds_ratio)), *three, printed).aside.map(&:id)).to eq(["printed"])
   end
 
-  it "lets the review stand when its trials are taken out, and cohorts when there are no trials" do
-    review = entry("review", [30, 200, 50, 200], design: "systematic_review", cites: %w[one two three])
-    pool = together(*trials, review, without: %w[one two three]).first
-    expect([pool.studies.map do |study|
-      study.record.id
-    end, why(pool).values.uniq, pool.pooled]).to eq([["review"], [:by_hand], nil])
-    cohorts = together(entry("a", [40, 400, 60, 400], design: "cohort"),
-                       entry("b", [4, 40, 6, 40], design: "cohort")).first
-    expect([cohorts.studies.size, cohorts.left_out, cohorts.pooled.df]).to eq([2, [], nil])
+  it "catches each trap, pools nothing while it is open, and all again once it is mended or counted" do
+    review = trial("review", [27, 150, 47, 150], design: "systematic_review", cites: %w[one two])
+    again = an_entry("one", a_result(9, 48, 18, 47, number: 2, time: "day 7"))
+    traps = {
+      retracted: trial("bad", [20, 100, 40, 100], flags: ["retracted"]), review:, again:,
+      same_people: trial("later", [10, 50, 20, 50], published: "2024"),
+      arm_twice: an_entry("one", a_result(14, 52, 20, 50, number: 2, group: "masks")),
+      turned: an_entry("odd", a_result(10, 50, 20, 50, shown: "On a scale to 10, 10 being best.")),
+      design: trial("cohort", [30, 300, 50, 300], design: "cohort")
+    }
+    traps.each do |key, entry|
+      entries = [*three, entry]
+      pool = together(outcome, *entries, same: { "later" => ["one"] })
+      expect([key, pool.traps.map(&:key), pool.pooled]).to eq([key, [key], nil])
+      mended = together(outcome, *settle(entries, pool.traps.first), same: { "later" => ["one"] })
+      expect([key, mended.traps, mended.studies.size]).to eq([key, [], 3])
+      expect(mended.pooled.estimate).to eq(together(outcome, *three).pooled.estimate)
+      counted = entries.map { |record, paper, one| [record, paper, record == entry.first ? one.with(counted: [key]) : one] }
+      expect([key, together(outcome, *counted, same: { "later" => ["one"] }).studies.size]).to eq([key, 4])
+    end
   end
 
-  it "keeps outcomes apart, and names each by what it is called most" do
-    pools = together(*trials, entry("four", [3, 30, 6, 30], outcome: "Falls at night"),
-                     entry("five", [3, 30, 6, 30], outcome: "Delirium after surgery"))
-    expect(pools.map { |pool| [pool.name, pool.studies.size] }).to eq([["Delirium", 4], ["Falls at night", 1]])
+  it "catches changes among end values, and a scale that is turned already no more" do
+    scale = an_outcome(kind: "scale", better: :more)
+    ends = %w[one two].map { |id| an_entry(id, a_result(5, 2, 50, 6, 2, 50, form: "means_sd")) }
+    change = an_entry("change", a_result(-1, 1, 40, -2, 1, 40, form: "means_sd", change: true))
+    expect(together(scale, *ends, change).traps.map(&:key)).to eq([:changed])
+    worst = an_entry("worst", a_result(5, 2, 50, 4, 2, 50, form: "means_sd", shown: "10 being worst"))
+    expect(together(scale, *ends, worst).traps.map(&:key)).to eq([:turned])
+    turned = an_entry("worst", a_result(5, 2, 50, 4, 2, 50, form: "means_sd", shown: "10 being worst", turned: true))
+    pool = together(scale, *ends, turned)
+    expect([pool.traps, pool.results.map { |one| one.effect.round(6) }]).to eq([[], [-1.0, -1.0, -1.0]])
+  end
+
+  it "puts groups together that share a comparison group, as the counts and means of all" do
+    arms = [a_result(7, 40, 20, 80, group: "a"), a_result(9, 41, 20, 80, number: 2, group: "b")]
+    joined = Hobrin::Appraisal::Reported::Arms.together(arms)
+    expect([joined.number, joined.group, joined.table.to_h.values]).to eq([1, "a or b", [16, 81, 20, 80]])
+    means = [a_result(5, 2, 30, 7, 2, 60, form: "means_sd"), a_result(6, 1, 20, 7, 2, 60, form: "means_sd", number: 2)]
+    group = Hobrin::Appraisal::Reported::Arms.together(means).values.first
+    expect([group.size, group.mean.round(4), group.deviation.round(4)]).to eq([50, 5.4, 1.7321])
+    expect { Hobrin::Appraisal::Reported::Arms.together([arms.first, means.first]) }.to raise_error(Hobrin::InputError)
+  end
+
+  it "tells papers apart by group, and five hundred of them as well as two" do
+    some = [trial("low", [5, 50, 10, 50], concern: :low), trial("l2", [6, 50, 10, 50], concern: :low),
+            trial("high", [20, 50, 10, 50], concern: :high), trial("h2", [21, 50, 10, 50], concern: :high)]
+    groups = together(outcome, *some).groups(:concern, "treatment")
+    expect([groups.groups.keys, groups.df]).to eq([["high concern", "low concern"], 1])
+    expect(groups.p).to be < 0.01
+    many = Array.new(500) { |place| trial(format("p%03d", place), [place % 40, 60, (place * 7) % 50, 60]) }
+    pool = together(outcome, *many)
+    expect([pool.studies.size + pool.aside.size, pool.pooled.weights.sum.round(9)]).to eq([500, 1.0])
+    expect(pool.egger.df).to eq(pool.studies.size - 2)
   end
 end

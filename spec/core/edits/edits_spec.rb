@@ -23,7 +23,15 @@ RSpec.describe Hobrin::Edits do
     with_words = leaves.reduce(Hobrin::Inquiry.new(question:)) { |now, (key, leaf)| now.with_leaf(key, leaf) }
     limits.reduce(with_words) do |now, leaf|
       now.with_limit(leaf)
-    end.with_decision(decision("one", :keep))
+    end.with_decision(decision("one", :keep)).with(weighing:)
+  end
+  let(:weighing) do
+    a = Hobrin::Appraisal
+    typed = { events: "3", total: "10", comparison_events: "5", comparison_total: "10" }
+    paper = a::Paper.new(record_id: "one", design: "cohort",
+                         reported: [a::Reported.new(number: 1, outcome_id: 1, form: "counts", typed:)])
+    a::Weighing.new(papers: [paper], outcomes: [a::Outcome.new(id: 1, name: "Delirium")],
+                    findings: [a::Finding.new(id: 1, text: "Night is loud.")])
   end
   let(:surroundings) do
     HandSurroundings.new(
@@ -193,6 +201,63 @@ RSpec.describe Hobrin::Edits do
         e::WeighPaper.new(paper: Hobrin::Appraisal::Paper.new(record_id: "one", design: "cohort"))
       },
       "Weighed “Earplugs”", ->(now) { now.papers.first.design == "cohort" }
+    ],
+    "Weigh::WriteOutcome" => [
+      ->(e) { e::WriteOutcome.new(outcome_id: nil, given: { name: "Falls", worthwhile: 2 }) },
+      "Outcome “Falls”", ->(now) { now.weighing.outcomes.map(&:id) == [1, 2] && now.weighing.outcome(2).worthwhile == 2.0 }
+    ],
+    "Weigh::DropOutcome" => [
+      ->(e) { e::DropOutcome.new(outcome_id: 1) },
+      "Took away the outcome “Delirium”", ->(now) { now.weighing.outcomes.empty? && now.papers.first.reported.empty? }
+    ],
+    "Weigh::PutTogether" => [
+      lambda { |e|
+        e::PutTogether.new(outcome_id: 1, way: Hobrin::Appraisal::Outcome::Way.new(measure: :odds_ratio, model: :fixed, level: 90))
+      },
+      "“Delirium” put together: odds ratio, one effect, by inverse variance, 90 % intervals",
+      ->(now) { now.weighing.outcome(1).way.measure == :odds_ratio }
+    ],
+    "Weigh::JudgeCertainty" => [
+      lambda { |e|
+        e::JudgeCertainty.new(outcome_id: 1, domain: :bias,
+                              judgement: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1, why: "nobody was unaware"))
+      },
+      "“Delirium”, risk of bias: −1, since nobody was unaware", ->(now) { now.weighing.outcome(1).judgements.keys == [:bias] }
+    ],
+    "Weigh::ReportResult" => [
+      lambda { |e|
+        e::ReportResult.new(record_id: "one", number: nil, given: { outcome_id: 1, form: "estimate", measure: :risk_ratio,
+                                                                    typed: { value: "0,8", low: "0.6", high: "1.1" } })
+      },
+      "Numbers for “Delirium” of “Earplugs”", ->(now) { now.papers.first.reported.map(&:number) == [1, 2] }
+    ],
+    "Weigh::DropResult" => [
+      ->(e) { e::DropResult.new(record_id: "one", number: 1) },
+      "Took away the numbers for “Delirium” of “Earplugs”", ->(now) { now.papers.first.reported.empty? }
+    ],
+    "Weigh::CountResult" => [
+      ->(e) { e::CountResult.new(record_id: "one", number: 1, counts: false) },
+      "Not counted for “Delirium”: “Earplugs”", ->(now) { now.papers.first.result(1).aside == :by_hand }
+    ],
+    "Weigh::SettleTrap" => [
+      ->(e) { e::SettleTrap.new(record_id: "one", number: 1, trap: :turned, mend: true) },
+      "Mended for “Delirium”: “Earplugs” seems to have a scale that runs the other way",
+      ->(now) { now.papers.first.result(1).turned }
+    ],
+    "Weigh::WriteFinding" => [
+      lambda { |e|
+        e::WriteFinding.new(finding_id: nil, text: "They want to be told.",
+                            support: { "one" => Hobrin::Appraisal::Finding::Voice.new(speaks: :for) })
+      },
+      "Finding: They want to be told.", ->(now) { now.weighing.findings.map(&:id) == [1, 2] }
+    ],
+    "Weigh::DropFinding" => [
+      ->(e) { e::DropFinding.new(finding_id: 1) },
+      "Took away the finding: Night is loud.", ->(now) { now.weighing.findings.empty? }
+    ],
+    "Weigh::JudgeFinding" => [
+      ->(e) { e::JudgeFinding.new(finding_id: 1, component: :adequacy, judgement: nil) },
+      "“Night is loud.”, whether there is enough: as proposed", ->(now) { now.weighing.finding(1).judgements.empty? }
     ],
     "Act::WriteBrief" => [
       ->(e) { e::WriteBrief.new(conclusion: "Yes.", plan: Hobrin::Brief::ChangePlan.new) },

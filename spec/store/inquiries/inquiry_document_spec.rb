@@ -51,8 +51,9 @@ RSpec.describe Hobrin::Store::InquiryDocument do
           .to eq([["10.5555/hobrin.a", :keep, nil, "good"],
                   ["10.5555/hobrin.c", :drop, "Other people", ""]])
         paper = inquiry.papers.first
-        expect([paper.answers, paper.graded]).to eq([{ search: :yes }, 1])
-        expect(paper.table.to_h.values).to eq([12, 70, 20, 71])
+        expect([paper.answers.transform_values(&:says), paper.graded]).to eq([{ search: :yes }, 1])
+        expect(paper.result(1).table.to_h.values).to eq([12, 70, 20, 71])
+        expect(inquiry.weighing.outcome(paper.result(1).outcome_id).name).to eq("delirium")
         expect([inquiry.conclusion, inquiry.plan.what]).to eq(["Offer them.", "Earplugs"])
         expect([inquiry.aim.to_h.values, inquiry.next_term]).to eq([[10, 30], 7])
       end

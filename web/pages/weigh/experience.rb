@@ -54,6 +54,9 @@ module Hobrin
           # The kept papers as columns of the grid.
           def papers = @papers ||= @page.rows.sort_by.with_index { |row, place| [qualitative?(row) ? 0 : 1, place] }
 
+          # A paper's name over its column.
+          def short(record) = [record.authors.first&.family, record.year].compact.join(" ")
+
           # For the grid: what a paper says to a finding, in a word.
           def says(finding, record)
             { for: "says so", against: "otherwise" }[finding.support[record.id]&.speaks] || "–"

@@ -42,6 +42,12 @@ module Hobrin
             end
           end
 
+          # Whether the form comes before what stands: while one is written or changed, and where the paper
+          # gives nothing for the outcome yet.
+          def form_first?
+            changed || taken || page.errors.any? || @row.results.none? { |one| one.outcome == outcome }
+          end
+
           # Effect of four counts with its difference and number needed, as EffectWords; nil for others.
           def effect_words(standing)
             table = standing.reported.table
@@ -117,8 +123,8 @@ module Hobrin
 
           def all_offers
             @all_offers ||= page.reading.passages(record).flat_map do |passage|
-              CloseReading::Offers.all_in(passage, outcome.sort.forms)
-            end.select { |offer| offer.measure.nil? || outcome.sort.measures.include?(offer.measure) || outcome.kind == "ready" }.first(12)
+              CloseReading::Offers.all_in(passage, outcome.sort.forms, measures: outcome.sort.printed)
+            end.first(12)
           end
 
           # The offer that was asked for, nil for none.

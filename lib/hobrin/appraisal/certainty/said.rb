@@ -22,6 +22,7 @@ module Hobrin
             [low, high].map { |value| number(measure.told(value)) }.join(" to ") + (measure.of_hundred? ? " of 100" : "")
           end
 
+          def p(value) = value < 0.001 ? "below 0.001" : format("%.3f", value)
           def hundredths(share) = "#{(100 * share).round} of 100"
         end
       end

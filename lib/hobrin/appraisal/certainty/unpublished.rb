@@ -30,7 +30,7 @@ module Hobrin
           end
 
           def egger_words(test, pool)
-            return "Egger's test: p #{Said.number(test.p)} of #{pool.studies.size} papers" if test
+            return "Egger's test: p #{Said.p(test.p)} of #{pool.studies.size} papers" if test
 
             "#{pool.studies.size == 1 ? "One paper is" : "#{pool.studies.size} papers are"} too few for a test of small ones (ten)"
           end

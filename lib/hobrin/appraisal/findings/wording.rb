@@ -7,7 +7,6 @@ module Hobrin
       # 26, Santesso et al., J Clin Epidemiol 2020;119:126; from memory). Direction and size come from the
       # interval and from what is worth having; how surely it is said comes from the certainty.
       module Wording
-        # By certainty, high to very low: before a verb in the third person and as "may" wants it.
         TELLS = "We cannot tell"
         private_constant :TELLS
 
@@ -20,11 +19,11 @@ module Hobrin
             found = said(estimate, low, high, worth)
             return "#{TELLS} what it does to #{what}" if level == 1 || found == :unclear
 
-            verb, rest = verb(found)
+            before, verb, after = verb(found)
             case level
-            when 4 then "#{verb}s#{rest} #{what}".then { |text| capital(text) }
-            when 3 then "Probably #{verb}s#{rest} #{what}"
-            else "May #{verb}#{rest} #{what}"
+            when 4 then capital("#{before}#{verb}s#{after} #{what}")
+            when 3 then "Probably #{before}#{verb}s#{after} #{what}"
+            else "May #{before}#{verb}#{after} #{what}"
             end
           end
 
@@ -40,9 +39,10 @@ module Hobrin
 
           private
 
+          # [before the verb, the verb, behind it]
           def verb(found)
-            { less: ["lower", ""], slightly_less: ["lower", " slightly"], more: ["raise", ""],
-              slightly_more: ["raise", " slightly"], alike: ["make", " little or no difference to"] }.fetch(found)
+            { less: ["", "lower", ""], slightly_less: ["slightly ", "lower", ""], more: ["", "raise", ""],
+              slightly_more: ["slightly ", "raise", ""], alike: ["", "make", " little or no difference to"] }.fetch(found)
           end
 
           # Small letters within a sentence, but for names in capitals.

@@ -26,6 +26,9 @@ module Hobrin
         # Raises InputError (:kind) for an unknown key.
         def self.fetch(key) = ALL.find { |kind| kind.key == key } || raise(InputError, { kind: "Choose what sort of outcome it is." })
 
+        # The measures in which a printed effect may be; nil where any ratio or difference will do.
+        def printed = (measures unless key == "ready")
+
         def two_groups? = %w[events scale rate].include?(key)
 
         # Whether a baseline in people of 100 means something for it.

@@ -89,7 +89,7 @@ module Hobrin
 
           return @errors[:high] = "The lower end stands first." if high <= low
 
-          @errors[:value] = "It lies outside its own interval." unless value.between?(low, high)
+          @errors[:value] ||= "It lies outside its own interval." unless value.between?(low, high)
         end
 
         def spread(p, value)

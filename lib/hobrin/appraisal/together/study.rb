@@ -14,8 +14,9 @@ module Hobrin
         def id = record.id
         def number = reported.number
 
-        # A name for lists: the byline and year; several results of a paper differ by group and time.
-        def label = [record.byline, record.year].join(" ")
+        # A short name for lists: the first author and the year; several results of a paper differ by group
+        # and time.
+        def label = [record.authors.first&.family || record.title[0, 30], record.year].compact.join(" ")
         def apart = [reported.group, reported.time].reject(&:empty?).join(", ")
       end
     end

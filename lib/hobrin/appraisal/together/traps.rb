@@ -15,6 +15,10 @@ module Hobrin
           @outcome = outcome
           @studies = studies.reject { |study| study.reported.aside }
           @same = same
+          @by_paper = @studies.group_by(&:id)
+          sound = @by_paper.transform_values(&:first).reject { |_, study| study.record.retracted? }
+          @records = sound.transform_values(&:record)
+          @trials = sound.values.select { |study| study.paper.design == "randomized_trial" }.map(&:record)
         end
 
         # Gives an Array of Trap, those too that a person counts in spite of.
@@ -25,28 +29,26 @@ module Hobrin
         def of(study)
           return [Trap.new(key: :retracted, study:, of: [])] if study.record.retracted?
 
-          others = @studies.reject { |other| other.id == study.id || other.record.retracted? }
-          [review(study, others), same_people(study, others), again(study), arm_twice(study), turned(study),
-           changed(study), design(study, others)].compact
+          [review(study), same_people(study), again(study), arm_twice(study), turned(study), changed(study), design(study)].compact
         end
 
         def trap(key, study, of) = of.any? ? Trap.new(key:, study:, of:) : nil
 
-        def review(study, others)
+        def review(study)
           return unless study.paper.design == "systematic_review"
 
-          trap(:review, study, others.map(&:record).select { |record| study.record.cites.include?(record.id) }.uniq)
+          trap(:review, study, @records.values_at(*study.record.cites).compact)
         end
 
-        def same_people(study, others)
-          same = others.map(&:record).uniq.select { |record| @same.fetch(study.id, []).include?(record.id) }
+        def same_people(study)
+          same = @records.values_at(*@same.fetch(study.id, [])).compact
           trap(:same_people, study, same.select { |record| (age(record) <=> age(study.record)).negative? })
         end
 
         def age(record) = [record.published.to_s, record.id]
 
         # Results of the same paper that stand before this one.
-        def earlier(study) = @studies.select { |other| other.id == study.id && other.number < study.number }
+        def earlier(study) = @by_paper.fetch(study.id).select { |other| other.number < study.number }
 
         def again(study)
           trap(:again, study, earlier(study).select do |other|
@@ -72,13 +74,14 @@ module Hobrin
         def changed(study)
           return unless study.reported.change
 
-          trap(:changed, study, @studies.reject { |other| other.reported.change }.map(&:record).uniq)
+          ends = @by_paper.values.filter_map { |results| results.find { |other| !other.reported.change }&.record }
+          trap(:changed, study, ends)
         end
 
-        def design(study, others)
+        def design(study)
           return if RANDOMIZED.include?(study.paper.design) || !@outcome.sort.two_groups?
 
-          trap(:design, study, others.select { |other| other.paper.design == "randomized_trial" }.map(&:record).uniq)
+          trap(:design, study, @trials.reject { |record| record.id == study.id })
         end
       end
     end

@@ -18,7 +18,9 @@ module Hobrin
         # results :: Array of Result; how :: as InverseVariance takes it. Array of Pooled, each of the
         # studies up to its place.
         def cumulative(results, **how)
-          (1..results.size).map { |size| InverseVariance.call(results.first(size), **how) }
+          (1..results.size).reduce([]) do |pooled, size|
+            [*pooled, InverseVariance.call(results.first(size), **how, near: pooled.last&.tau2)]
+          end
         end
 
         # labels :: one for each result. Each group has a variance between studies of its own. Gives

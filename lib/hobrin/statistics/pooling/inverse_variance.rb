@@ -12,11 +12,12 @@ module Hobrin
         # hartung_knapp :: whether the interval is theirs: true, or :never_narrower for one that is
         #   not narrower than without them, which theirs can be where studies are alike by chance
         #   (Knapp and Hartung 2003, from memory); level :: of the intervals
+        # near :: a τ² that is not far, from which steps begin; see Tau2
         # Gives a Pooled.
-        def call(results, tau2: nil, hartung_knapp: false, level: 0.95)
+        def call(results, tau2: nil, hartung_knapp: false, level: 0.95, near: nil)
           raise ArgumentError, "nothing to pool" if results.empty?
 
-          between, converged = tau2 ? Tau2.new(results, tau2).call : [0.0, true]
+          between, converged = tau2 ? Tau2.new(results, tau2, near:).call : [0.0, true]
           weights = results.map { |one| 1 / (one.variance + between) }
           mean = results.zip(weights).sum { |one, weight| one.effect * weight } / weights.sum
           knapp = hartung_knapp && results.size > 1

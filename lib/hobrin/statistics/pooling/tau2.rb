@@ -14,9 +14,11 @@ module Hobrin
       CLOSE = 1e-12
       private_constant :STEPS, :CLOSE
 
-      # results :: Array of Result; method :: key of METHODS
-      def initialize(results, method)
+      # results :: Array of Result; method :: key of METHODS; near :: a τ² above 0 from which the steps
+      #   of :reml begin, nil or 0 for Hedges' moments
+      def initialize(results, method, near: nil)
         @results = results
+        @near = near
         @method = METHODS.key?(method) ? method : raise(ArgumentError, "no method #{method}")
         @heterogeneity = Heterogeneity.new(results)
       end
@@ -51,7 +53,7 @@ module Hobrin
       end
 
       def restricted
-        tau2 = start
+        tau2 = @near&.positive? ? @near : start
         middle = @results.sum(&:effect) / @results.size
         effects, variances = [@results.map { |one| one.effect - middle }, @results.map(&:variance)]
         STEPS.times do

@@ -8,7 +8,8 @@ module Hobrin
         class RocSpace
           SIDE = 300
           EDGE = 36
-          private_constant :SIDE, :EDGE
+          TOP = 22
+          private_constant :SIDE, :EDGE, :TOP
 
           # A paper: x, y, size :: places; label :: in words
           class Point < Value
@@ -21,9 +22,10 @@ module Hobrin
             @pool = part.pool
           end
 
-          def frame = SIDE + EDGE + 8
+          def frame = SIDE + EDGE + 14
           def edge = EDGE
           def side = SIDE
+          def top = TOP
 
           def points
             @pool.studies.map do |study|
@@ -40,7 +42,7 @@ module Hobrin
           # [place along the axis, in words]
           def ticks = [0, 25, 50, 75, 100].map { |share| [share / 100.0, share.to_s] }
           def x(share) = (EDGE + (SIDE * share)).round(1)
-          def y(share) = (8 + (SIDE * (1 - share))).round(1)
+          def y(share) = (TOP + (SIDE * (1 - share))).round(1)
 
           private
 

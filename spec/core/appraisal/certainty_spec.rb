@@ -1,0 +1,121 @@
+# frozen_string_literal: true
+
+# Worked situations: common practice from the published guidance, from memory (Guyatt et al. 2008 and
+# 2011). They are ours, with papers made for them.
+RSpec.describe Hobrin::Appraisal::Certainty do
+  include WeighingHelp
+
+  def events(**rest) = an_outcome(way: Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :fixed), **rest)
+  def share(*groups) = together(an_outcome(kind: "share"), *groups.each_with_index.map { |two, place| an_entry("s#{place}", a_result(*two, form: "one_group"), design: "cohort") })
+
+  def test(*cells)
+    entries = cells.each_with_index.map { |four, place| an_entry("d#{place}", a_result(*four, form: "four_cells"), design: "diagnostic") }
+    together(an_outcome(kind: "test"), *entries)
+  end
+
+  def many(*cells, outcome: events, **rest) = together(outcome, *cells.each_with_index.map { |four, place| trial("t#{place}", four, **rest) })
+  def weighed(concerns, cells) = together(events, *concerns.each_with_index.map { |one, place| trial("t#{place}", cells[place % cells.size], concern: one) })
+  def nearly(nears) = together(events, *nears.each_with_index.map { |near, place| trial("t#{place}", [100, 500, 150, 500], near:) })
+
+  def of(pool, **rest) = described_class.of(pool, kind: "treatment", **rest)
+  def line(certainty, domain) = certainty.lines.find { |one| one.domain == domain }
+
+  big = [100, 500, 150, 500]
+  even = [100, 500, 100, 500]
+
+  # What begins high and what low.
+  starts = {
+    "randomized trials" => [->(e) { e.many(big, big) }, 4], "cohorts" => [->(e) { e.many(big, big, design: "cohort") }, 2],
+    "a review of trials" => [->(e) { e.many(big, design: "systematic_review") }, 4],
+    "people followed" => [->(e) { e.share([30, 100]) }, 4], "a test" => [->(e) { e.test([90, 10, 5, 95]) }, 4],
+    "mostly cohorts" => [lambda { |e|
+      e.together(e.events, e.trial("one", [10, 50, 15, 50], concern: nil),
+                 *Array.new(3) { |place| e.trial("c#{place}", big, design: "cohort").then { |r, p, x| [r, p, x.with(counted: [:design])] } })
+    }, 2]
+  }
+  starts.each do |name, (make, start)|
+    it "begins at #{start} for #{name}" do
+      expect(of(make[self]).start).to eq(start)
+    end
+  end
+
+  # Domain, situation, papers, steps, and numbers that the reason names.
+  situations = [
+    [:bias, "no sheet answered", ->(e) { e.weighed([nil, nil], [big]) }, 0, /No sheet/],
+    [:bias, "all of low concern", ->(e) { e.weighed(%i[low low low], [big]) }, 0, /high concern weigh 0 of 100, of low concern 100/],
+    [:bias, "a quarter of high concern", ->(e) { e.weighed(%i[low low low high], [big]) }, 0, /weigh 25 of 100/],
+    [:bias, "half of high concern", ->(e) { e.weighed(%i[low low high high], [big]) }, -1, /weigh 50 of 100.*without them it is 0\.67/],
+    [:bias, "all of high concern", ->(e) { e.weighed(%i[high high], [big]) }, -1, /weigh 100 of 100/],
+    [:bias, "nearly all, and without them nothing is left of it", ->(e) { e.weighed(%i[high high high low low], [big, big, big, [10, 50, 10, 50], [11, 50, 10, 50]]) }, -2, /without them it is 1\.05/],
+    [:bias, "all of some concern", ->(e) { e.weighed(%i[some some some], [big]) }, -1, /low concern 0 of 100/],
+    [:inconsistency, "a single paper", ->(e) { e.many(big) }, 0, /single paper/],
+    [:inconsistency, "papers that agree", ->(e) { e.many(big, big, big) }, 0, /I² is 0 of 100.*3 of 3/],
+    [:inconsistency, "papers on one side that differ in size", ->(e) { e.many([20, 500, 150, 500], big, big) }, 0, /3 of 3 lie/],
+    [:inconsistency, "papers on both sides beyond chance", ->(e) { e.many(big, [150, 500, 100, 500]) }, -1, /1 of 2 lie/],
+    [:inconsistency, "a pooled effect that a new study may turn round", lambda { |e|
+      way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :reml)
+      e.many([50, 500, 150, 500], [60, 500, 150, 500], [40, 500, 150, 500], [160, 500, 150, 500], [70, 500, 150, 500], [50, 500, 150, 500], outcome: e.events.with(way:))
+    }, -2, /a new study may have/],
+    [:inconsistency, "shares far apart", ->(e) { e.share([10, 100], [60, 100]) }, -1, /10\.00 to 60\.00 of 100/],
+    [:inconsistency, "shares that agree", ->(e) { e.share([20, 100], [25, 100]) }, 0, /20\.00 to 25/],
+    [:inconsistency, "tests that find very differently", ->(e) { e.test([95, 5, 10, 90], [50, 50, 10, 90], [80, 20, 10, 90]) }, -1, /sensitivity 50 to 95/],
+    [:indirectness, "nobody held them against ours", ->(e) { e.nearly([nil, nil]) }, 0, /No paper was held/],
+    [:indirectness, "near enough", ->(e) { e.nearly(%i[same near]) }, 0, /weigh 0 of 100/],
+    [:indirectness, "a quarter far", ->(e) { e.nearly(%i[far same same same]) }, 0, /weigh 25 of 100 \(people\)/],
+    [:indirectness, "half far", ->(e) { e.nearly(%i[far far same same]) }, -1, /weigh 50 of 100/],
+    [:imprecision, "large and clear", ->(e) { e.many([200, 2000, 300, 2000], [200, 2000, 300, 2000], outcome: e.events(worthwhile: 3)) }, 0, /one trial would need \d+ people, there are 8000/],
+    [:imprecision, "clear, but may be too small to be worth having", ->(e) { e.many(big, outcome: e.events(worthwhile: 10)) }, -1, /beyond/],
+    [:imprecision, "perhaps nothing at all", ->(e) { e.many([20, 100, 30, 100], outcome: e.events(worthwhile: 5)) }, -1, /runs from/],
+    [:imprecision, "worth having either way", ->(e) { e.many([10, 50, 11, 50], outcome: e.events(worthwhile: 5)) }, -2, /runs from/],
+    [:imprecision, "clear, from too few", ->(e) { e.many([5, 60, 20, 60], outcome: e.events(worthwhile: 5)) }, -1, /there are 120/],
+    [:imprecision, "surely about alike", ->(e) { e.many([1000, 5000, 1000, 5000], outcome: e.events(worthwhile: 5)) }, 0, /0\.92 to 1\.08/],
+    [:imprecision, "a share told exactly", ->(e) { e.share([300, 1000], [310, 1000]) }, 0, /exact enough/],
+    [:imprecision, "a share told loosely", ->(e) { e.share([12, 40]) }, -1, /of 100/],
+    [:imprecision, "a share that may be nearly anything", ->(e) { e.share([3, 8]) }, -2, /of 100/],
+    [:unpublished, "few papers", ->(e) { e.many(big, big) }, 0, /2 papers are too few/],
+    [:unpublished, "five small ones, all on one side", ->(e) { e.many(*[[4, 30, 8, 30]] * 5) }, -1, /5 of them under 100/],
+    [:unpublished, "ten of which small ones tell more", lambda { |e|
+      e.many(*Array.new(10) { |place| size = 40 + (place * 90); [(size * (0.04 + (place * 0.022))).round, size, (size * 0.3).round, size] })
+    }, -1, /Egger's test: p below 0\.001/],
+    [:unpublished, "ten that tell the same", ->(e) { e.many(*Array.new(10) { |place| size = 100 * (place + 1); [size / 5, size, (size * 0.3).round, size] }) }, 0, /of 10 papers/],
+    [:large, "a ratio of 0.3", ->(e) { e.many([45, 500, 150, 500], design: "cohort") }, 0, /No ratio is pooled/],
+    [:large, "two with a ratio of 0.3", ->(e) { e.many([45, 500, 150, 500], [45, 500, 150, 500], design: "cohort") }, 1, /is 0\.30/],
+    [:large, "two with a ratio of 0.1", ->(e) { e.many([15, 500, 150, 500], [15, 500, 150, 500], design: "cohort") }, 2, /is 0\.10/],
+    [:large, "two with a ratio of 0.7", ->(e) { e.many([105, 500, 150, 500], [105, 500, 150, 500], design: "cohort") }, 0, /between 0\.5 and 2/],
+    [:large, "a large one that may be nothing", ->(e) { e.many([1, 20, 3, 20], [1, 20, 3, 20], design: "cohort") }, 0, /reaches 1/]
+  ]
+  situations.each do |domain, name, make, steps, words|
+    it "proposes #{steps} for #{domain}: #{name}" do
+      found = line(of(make[self]), domain)
+      expect([found.proposed, found.why]).to match([steps, words])
+    end
+  end
+
+  it "counts protocols that wait for results, and names how many" do
+    pool = many(big, big, big)
+    expect(line(of(pool, protocols: 2), :unpublished).to_h.values_at(:proposed, :why)).to match([-1, /library: 2/])
+    expect(line(of(pool, protocols: 1), :unpublished).proposed).to eq(0)
+  end
+
+  it "goes down two where papers are far from ours in two things" do
+    entry = trial("far", big).then { |record, paper, one| [record, paper.with(applies: { people: :far, place: :far }), one] }
+    expect(line(of(together(events, entry)), :indirectness).to_h.values_at(:proposed, :why)).to match([-2, /people, place/])
+  end
+
+  it "adds steps up: only from low, and only where nothing led down; what a person set stands in place of what is proposed" do
+    cells = [[45, 500, 150, 500], [45, 500, 150, 500]]
+    cohorts = many(*cells, design: "cohort", concern: :low)
+    expect([of(cohorts).level, of(many(*cells, concern: :low)).level]).to eq([3, 4])
+    judged = events(judgements: { bias: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1, why: "nobody was unaware") })
+    certainty = of(many(*cells, outcome: judged, design: "cohort", concern: :low))
+    expect([certainty.level, certainty.word, line(certainty, :bias).proposed]).to eq([1, "very low", 0])
+    raised = events(judgements: { gradient: Hobrin::Appraisal::Outcome::Judgement.new(steps: 1, why: "longer, less") })
+    expect(of(many(*cells, outcome: raised, design: "cohort", concern: :low)).level).to eq(4)
+  end
+
+  # Source: 0.30 and 0.20, two-sided 5 %, power 80 %, give 293 in each group with the variance pooled under no
+  # difference (textbooks).
+  it "knows how many people one trial would need" do
+    expect(described_class::InformationSize.each_group(0.3, 0.2)).to be_between(293, 294)
+  end
+end
