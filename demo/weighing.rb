@@ -22,7 +22,9 @@ module Hobrin
       def call
         keep
         @data[:outcomes].each_value { |given| name(given) }
-        @data[:papers].each { |key, paper| weigh(format(ID, key), @usual.merge(paper)) }
+        papers = @data[:papers].to_h { |key, paper| [@context.library.record(format(ID, key)), @usual.merge(paper)] }
+        papers.each { |record, paper| weigh(record, paper) }
+        papers.each { |record, paper| report_all(record, paper.fetch(:results, {})) }
         @data.fetch(:traps, []).each { |trap| settle(trap) }
         @data.fetch(:findings, []).each_with_index { |finding, place| write(finding, place + 1) }
       end
@@ -45,17 +47,17 @@ module Hobrin
         edit(Edits::Weigh::PutTogether.new(outcome_id: written.id, way: written.way.with(**chosen)))
       end
 
-      def weigh(record_id, paper)
-        record = @context.library.record(record_id)
+      def weigh(record, paper)
         design = Appraisal::Design.fetch(paper[:design] || Appraisal::Design.proposed(record).key)
         edit(Edits::Weigh::WeighPaper.new(
-               paper: Appraisal::Paper.new(record_id:, design: design.key, answers: answers(paper, design, record),
+               paper: Appraisal::Paper.new(record_id: record.id, design: design.key, answers: answers(paper, design, record),
                                            applies: paper.fetch(:applies, {}).transform_values(&:to_sym),
                                            **paper.slice(:reviewed, :finding, :graded, :graded_why))
              ))
-        paper.fetch(:results, {}).each do |name, results|
-          results.each { |result| report(record, outcome(name), result) }
-        end
+      end
+
+      def report_all(record, results)
+        results.each { |name, some| some.each { |result| report(record, outcome(name), result) } }
       end
 
       # The sentence that shows an answer is the one that Hobrin points at, where there is one.

@@ -39,14 +39,16 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     fill_in "The paper in one sentence", with: "Half a sentence"
     find(".titles a", text: "critically ill older adults").click
     expect(page).to have_css(".paper-title", text: "critically ill older adults")
-    fill_in "With the intervention: had the outcome", with: "900"
+    click_link "What it gives"
+    first(".standing a", text: "Change").click
+    find("#events").set("900")
     find(".tab", text: "Act").click
     expect(page).to have_css(".problem", text: "900 is more than the 74")
-    expect(find_field("With the intervention: had the outcome").value).to eq("900")
-    fill_in "With the intervention: had the outcome", with: "24"
+    expect(find("#events").value).to eq("900")
+    find("#events").set("24")
     find(".tab", text: "Act").click
     expect(page).to have_css(".evidence", text: "24/74")
-    expect(find(".evidence")).to have_text("Half a sentence")
+    expect(page).to have_css(".evidence", text: "Half a sentence")
   end
 
   it "holds words without end, and letters of every kind, within the page" do

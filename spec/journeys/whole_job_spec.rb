@@ -143,14 +143,15 @@ RSpec.describe "The whole job", :sample, :browser do
     # Weigh: 56 of 70 against 48 of 80; what the numbers should be is checked in the core
     select "Randomized trial", from: "How the study was made"
     expect(page).to have_text("Level 2")
-    fill_in "What was counted", with: "Delirium"
-    { "With the intervention: had the outcome" => 56, "With the intervention: people in all" => 70,
-      "With the comparison: had the outcome" => 48, "With the comparison: people in all" => 80 }.each do |label, value|
-      fill_in label,
-              with: value
-    end
     find_field("The paper in one sentence").send_keys("More of them.")
     click_button "Save this paper"
+    click_link "What it gives"
+    fill_in "What you want to know", with: "Delirium"
+    click_button "Save this outcome"
+    { "events" => 56, "total" => 70, "comparison_events" => 48, "comparison_total" => 80 }.each do |name, value|
+      find("##{name}").set(value)
+    end
+    click_button "Save these numbers"
     expect(page).to have_css(".effect", text: "5.2 to 33.4")
     find(".dock .go").click
 

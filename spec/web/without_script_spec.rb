@@ -44,9 +44,12 @@ RSpec.describe "The application without scripts", :sample, :client do
     submit "/inquiries/6/decisions", paper:, verdict: "keep", note: "Good"
     submit "/inquiries/6/weigh",
            paper:, design: "systematic_review", reviewed: "randomized_trial",
-           seen: context.inquiries.find(6).version, "answers[search]": "yes",
-           events: "1 12", total: "571", comparison_events: "163", comparison_total: "577"
-    expect(text).to include("Level 1", "0.69", "−13.5 to −3.7")
+           seen: context.inquiries.find(6).version, "answers[search]": "yes"
+    expect(text).to include("Level 1")
+    submit "/inquiries/6/outcomes", do: "write", name: "Delirium", paper:, numbers: "yes"
+    submit "/inquiries/6/results", do: "write", paper:, outcome: 1, numbers: 1, form: "counts",
+                                   events: "1 12", total: "571", comparison_events: "163", comparison_total: "577"
+    expect(text).to include("0.69", "−13.5 to −3.7")
     version = context.inquiries.find(6).version
     submit "/inquiries/6/act", seen: version, conclusion: "Offer them.", what: "Offer earplugs"
     expect(text).to include("1 in the evidence set", "112/571",

@@ -20,18 +20,28 @@
     form.requestSubmit();
   };
 
-  // A choice is saved at once; text when the cursor leaves it, but not when it leaves for a button of the same form.
+  // A choice is saved at once; text when the cursor leaves it, but not when it leaves for a button of the same form. What makes
+  // sense only as a whole, such as the numbers of a paper, is saved when the page is left.
+  const asWhole = (form) => form.dataset.saves === "leaving";
   document.addEventListener("change", (event) => {
     const form = formOf(event.target);
     if (!form) return;
     changed.add(form);
+    if (asWhole(form)) return;
     if (event.target.matches("select, input[type=radio]")) save(form);
   });
+  // A press on a label takes the cursor away to nowhere, and yet goes on in the form; what it chooses saves all.
+  let pressed = null;
+  document.addEventListener("pointerdown", (event) => {
+    const target = event.target.closest && event.target.closest("label, button, input, select, textarea");
+    pressed = target && target.closest("form");
+    setTimeout(() => { pressed = null; });
+  }, true);
   document.addEventListener("focusout", (event) => {
     const form = formOf(event.target);
-    if (!form || !event.target.matches("textarea, input:not([type=radio])")) return;
+    if (!form || asWhole(form) || !event.target.matches("textarea, input:not([type=radio])")) return;
     const goes = event.relatedTarget;
-    if (goes && (goes.form === form || goes.closest("a"))) return;
+    if (goes ? goes.form === form || goes.closest("a") : pressed === form) return;
     save(form);
   });
 
