@@ -27,7 +27,8 @@ module Hobrin
                "demo" => Demo, "learning" => Learning }.freeze
     # Folders that only hold files together, one for each step or table; what is in them belongs to
     # the layer itself.
-    GROUPS = %w[store/* store/library/nearness services/* web/pages/weigh/pictures].freeze
+    GROUPS = %w[store/* store/library/nearness services/* web/pages/weigh/pictures
+                demo/inquiries].freeze
     # What is no Ruby of a layer, or a program of its own.
     IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].freeze
     # How many requests are answered at once; each may hold one connection to a database.

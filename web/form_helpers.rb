@@ -33,6 +33,11 @@ module Hobrin
                                          "data-close-card": true)
       end
 
+      # A link among several of which one is where the person is, as safe markup.
+      def choice(name, path, chosen)
+        tag("a", h(name), href: path, "aria-current": chosen && "true")
+      end
+
       # Fields that a form carries along unseen; one for each value of a list.
       def hidden(**fields)
         fields.flat_map do |name, value|

@@ -24,7 +24,8 @@ module Hobrin
     private_constant :LONGEST_CONCLUSION
 
     def initialize(question:, blocks: [], order: [], limits: [], included_ids: [], aim: Narrowing::Aim.new, lines: [],
-                   must_find: [], dismissed: [], decisions: [], rounds: [], weighing: Appraisal::Weighing.new, conclusion: "",
+                   must_find: [], dismissed: [], decisions: [], rounds: [],
+                   weighing: Appraisal::Weighing.new, conclusion: "",
                    plan: Brief::ChangePlan.new, next_term: 1)
       if conclusion.size > LONGEST_CONCLUSION
         raise InputError,
@@ -33,7 +34,8 @@ module Hobrin
 
       @question = question
       @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @rounds =
-        [blocks, order, limits, included_ids, lines, must_find, dismissed, decisions, rounds].map do |list|
+        [blocks, order, limits, included_ids, lines, must_find, dismissed, decisions,
+         rounds].map do |list|
         list.dup.freeze
       end
       @weighing = weighing

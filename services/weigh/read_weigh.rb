@@ -14,7 +14,9 @@ module Hobrin
       end
 
       # outcome :: Appraisal::Outcome. Gives an Appraisal::Together::Pool.
-      def pool(outcome) = @pools[outcome] ||= Appraisal::Together.new(outcome, entries(outcome), same:).call
+      def pool(outcome)
+        @pools[outcome] ||= Appraisal::Together.new(outcome, entries(outcome), same:).call
+      end
 
       # Of the outcomes for which any paper gives numbers.
       def pools = @inquiry.weighing.outcomes.map { |outcome| pool(outcome) }
@@ -27,7 +29,9 @@ module Hobrin
 
       # Appraisal::Findings::Confidence of a finding.
       def confidence(finding)
-        Appraisal::Findings::Confidence.of(finding, @inquiry.papers.select { |paper| records.key?(paper.record_id) }, kind:)
+        Appraisal::Findings::Confidence.of(finding, @inquiry.papers.select do |paper|
+          records.key?(paper.record_id)
+        end, kind:)
       end
 
       # The sentences of a paper: of its abstract, and of its full text where one is kept.
@@ -36,7 +40,11 @@ module Hobrin
       end
 
       # The kept papers: Hash of id to Records::Record.
-      def records = @records ||= @context.library.records_by_id(@inquiry.kept_ids).to_h { |record| [record.id, record] }
+      def records
+        @records ||= @context.library.records_by_id(@inquiry.kept_ids).to_h do |record|
+          [record.id, record]
+        end
+      end
 
       # How many protocols without results are among the papers that were found.
       def protocols
@@ -58,7 +66,9 @@ module Hobrin
         @same ||= begin
           closely = ReadClosely.new(@context)
           reporting = @inquiry.papers.select { |paper| paper.reported.any? }.map(&:record_id)
-          records.slice(*reporting).transform_values { |record| closely.reports_of(record).map(&:id) }
+          records.slice(*reporting).transform_values do |record|
+            closely.reports_of(record).map(&:id)
+          end
         end
       end
     end

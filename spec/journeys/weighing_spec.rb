@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Weigh in the browser: from an abstract to a pooled value, a sheet from the keyboard, a trap mended, a
-# certainty set with a reason, a test's result moved by how many have it.
+# Weigh in the browser: from an abstract to a pooled value, a sheet from the keyboard, a trap
+# mended, a certainty set with a reason, a test's result moved by how many have it.
 RSpec.describe "Weighing", :sample, :browser do
   def paper = "10.5555/hobrin.trial-2026-new"
   def pooled = find(".forest tfoot b").text
@@ -40,7 +40,8 @@ RSpec.describe "Weighing", :sample, :browser do
     find("#answer_alike_not_told").send_keys(:space)
     expect(page).to have_css(".question-group .concern", text: "some concern", count: 2)
     answers = inquiry.paper(paper).answers
-    expect(answers.transform_values(&:says)).to eq({ allocation: :yes, alike: :not_told, blinded: :mostly })
+    expect(answers.transform_values(&:says)).to eq({ allocation: :yes, alike: :not_told,
+                                                     blinded: :mostly })
     expect(answers[:allocation].shown).to include("randomised by computer")
   end
 

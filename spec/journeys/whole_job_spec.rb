@@ -4,7 +4,8 @@
 # a plain reading of the sample file, which knows nothing of Hobrin.
 RSpec.describe "The whole job", :sample, :browser do
   # The heading with all that is narrower in the sample.
-  below_delirium = ["Delirium", "Emergence Delirium", "Hypoactive Delirium", "Delirium after Surgery",
+  below_delirium = ["Delirium", "Emergence Delirium", "Hypoactive Delirium", "Delirium after " \
+                                                                             "Surgery",
                     "Delirium with Dementia"]
 
   def said?(record, beginning)
@@ -50,7 +51,8 @@ RSpec.describe "The whole job", :sample, :browser do
   it "goes from a new question to the printed brief" do
     visit "/"
     fill_in "What do you want to know?",
-            with: "In adults in intensive care, do earplugs, compared with usual care, prevent delirium?"
+            with: "In adults in intensive care, do earplugs, compared with usual care, prevent " \
+                  "delirium?"
     click_on "Start an inquiry"
 
     # Ask: by the keyboard and by the mouse
@@ -148,7 +150,8 @@ RSpec.describe "The whole job", :sample, :browser do
     click_link "What it gives"
     fill_in "What you want to know", with: "Delirium"
     click_button "Save this outcome"
-    { "events" => 56, "total" => 70, "comparison_events" => 48, "comparison_total" => 80 }.each do |name, value|
+    { "events" => 56, "total" => 70, "comparison_events" => 48,
+      "comparison_total" => 80 }.each do |name, value|
       find("##{name}").set(value)
     end
     click_button "Save these numbers"

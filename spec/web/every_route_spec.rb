@@ -10,7 +10,8 @@ RSpec.describe "Every route", :sample, :client, :slow do
     { "ask" => %w[phrase show], "word" => %w[open block typed to part part_count],
       "offers" => %w[block typed], "narrow" => %w[show opened order more kind all limit two what_if],
       "sift" => %w[paper show order group part rung find style], "full-text" => %w[paper],
-      "list.ris" => %w[part rung find order], "weigh" => %w[paper show numbers outcome part by take as result finding for prevalence],
+      "list.ris" => %w[part rung find order],
+      "weigh" => %w[paper show numbers outcome part by take as result finding for prevalence],
       "act" => %w[opened],
       "trail" => %w[line with step who again], "since" => %w[seen] }
   end
@@ -28,9 +29,12 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "decisions" => %w[paper verdict reason note although_retracted following order part],
       "several" => %w[papers whole verdict reason part find], "threads" => %w[show],
       "full-text" => %w[paper file do], "resolver" => %w[resolver paper],
-      "weigh" => %w[paper design reviewed answers shown take concerns concern_why applies graded graded_why finding next],
-      "outcomes" => %w[do outcome name kind better matters worthwhile baseline measure model level knapp domain steps why part],
-      "results" => %w[do paper result outcome form measure events total comparison_events mean size group time shown turned trap],
+      "weigh" => %w[paper design reviewed answers shown take concerns concern_why applies graded
+                    graded_why finding next],
+      "outcomes" => %w[do outcome name kind better matters worthwhile baseline measure model level knapp
+                       domain steps why part],
+      "results" => %w[do paper result outcome form measure events total comparison_events mean size group
+                      time shown turned trap],
       "findings" => %w[do finding text papers speaks words component steps why],
       "act" => %w[seen conclusion what where who from_when measured look_again],
       "lines" => %w[title name notation do line], "undo" => %w[way], "redo" => %w[way],

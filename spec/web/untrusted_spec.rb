@@ -100,22 +100,27 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["/inquiries/1/weigh",
        { paper: "10.5555/hobrin.trial-2021", design: "cohort", "shown[told]": "Kept words" }] => /Answer the question.*Kept words/m,
       ["/inquiries/1/results",
-       { paper: "10.5555/hobrin.trial-2021", numbers: "1", outcome: "1", do: "write", form: "counts", events: "-1", total: "ten",
+       { paper: "10.5555/hobrin.trial-2021", numbers: "1", outcome: "1", do: "write", form: "counts",
+         events: "-1", total: "ten",
          shown: "Kept words" }] => /whole number.*value="ten".*Kept words/m,
       ["/inquiries/1/results",
-       { paper: "10.5555/hobrin.trial-2021", numbers: "1", outcome: "1", do: "write", form: "counts", events: "5", total: "4",
+       { paper: "10.5555/hobrin.trial-2021", numbers: "1", outcome: "1", do: "write", form: "counts",
+         events: "5", total: "4",
          comparison_events: "1", comparison_total: "0" }] => /more than the 4.*at least 1 person/m,
       ["/inquiries/1/results",
-       { paper: "10.5555/hobrin.trial-2021", numbers: "2", outcome: "2", do: "write", form: "means_sd", mean: "5,5", deviation: "0",
+       { paper: "10.5555/hobrin.trial-2021", numbers: "2", outcome: "2", do: "write", form: "means_sd",
+         mean: "5,5", deviation: "0",
          size: "9", comparison_mean: "6", comparison_deviation: "1", comparison_size: "9" }] => /value="5,5".*It is above 0/m,
       ["/inquiries/1/results",
-       { paper: "10.5555/hobrin.trial-2021", numbers: "1", outcome: "1", do: "write", form: "estimate", measure: "risk_ratio",
+       { paper: "10.5555/hobrin.trial-2021", numbers: "1", outcome: "1", do: "write", form: "estimate",
+         measure: "risk_ratio",
          value: "0.8", low: "1.1", high: "0.6" }] => /value="1.1".*The lower end stands first/m,
       ["/inquiries/1/outcomes",
        { outcome: "1", part: "is", do: "write", name: "Delirium", worthwhile: "much", baseline: "7" }] => /value="much".*Write a number/m,
       ["/inquiries/1/outcomes", { show: "new", do: "write", name: "delirium", baseline: "101" }] => /of that name already/,
       ["/inquiries/1/outcomes", { outcome: "1", part: "certainty", do: "judge", domain: "bias", steps: "-1", why: " " }] => /Say why/,
-      ["/inquiries/1/outcomes", { outcome: "2", do: "put_together", measure: "mean_difference", model: "mantel_haenszel",
+      ["/inquiries/1/outcomes", { outcome: "2", do: "put_together", measure: "mean_difference",
+                                  model: "mantel_haenszel",
                                   level: "95" }] => /weighs risk ratios/,
       ["/inquiries/1/findings", { show: "findings", do: "write", text: " ", "words[0]": "Kept words" }] => /Write the finding/,
       ["/inquiries/1/act", { seen: saved.version, conclusion: "c" * 601, what: "Kept words" }] => /Kept words/
@@ -140,11 +145,14 @@ RSpec.describe "What is sent to the web application", :sample, :client do
     send_form("/inquiries/1/filter", title: markup[0, 60], terms: "\"#{markup.delete("\"")}\"")
     send_form("/inquiries/1/lines", name: markup, notation: markup)
     expect(last_response.body).not_to match(/<script>alert|<img src=x/)
-    send_form("/inquiries/1/weigh", paper: "10.5555/hobrin.trial-2021", design: "cohort", finding: markup, seen: saved.version,
+    send_form("/inquiries/1/weigh", paper: "10.5555/hobrin.trial-2021", design: "cohort", finding: markup,
+                                    seen: saved.version,
                                     "answers[told]": "no", "shown[told]": markup)
     send_form("/inquiries/1/outcomes", do: "write", name: markup, seen: saved.version)
-    send_form("/inquiries/1/results", do: "write", outcome: "4", paper: "10.5555/hobrin.trial-2021", form: "counts", events: "1",
-                                      total: "9", comparison_events: "2", comparison_total: "9", group: markup, shown: markup)
+    send_form("/inquiries/1/results", do: "write", outcome: "4", paper: "10.5555/hobrin.trial-2021",
+                                      form: "counts", events: "1",
+                                      total: "9", comparison_events: "2", comparison_total: "9",
+                                      group: markup, shown: markup)
     send_form("/inquiries/1/findings", do: "write", text: markup, seen: saved.version)
     send_form("/inquiries/1/act", conclusion: markup, what: markup, seen: saved.version)
     expect([inquiry.question.situation, inquiry.question.text,
@@ -211,12 +219,17 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["weigh", { paper: "nope", design: "cohort" }],
       ["weigh", { answers: "x", design: "x" }],
       ["weigh", { paper: "10.5555/hobrin.trial-2021", design: "cohort", concerns: ["x"], applies: "x", take: "x" }],
-      ["outcomes", { do: "write", outcome: "99", name: "x" }], ["outcomes", { do: "drop", outcome: "x" }], ["outcomes", { do: "sing" }],
-      ["outcomes", { do: "judge", outcome: "1", domain: "x", steps: "9" }], ["outcomes", { do: "put_together", outcome: "1" }],
-      ["results", { do: "write", paper: "nope", outcome: "1", form: "counts" }], ["results", { do: "mend", paper: "nope", result: "1" }],
+      ["outcomes", { do: "write", outcome: "99", name: "x" }], ["outcomes", { do: "drop", outcome: "x" }],
+      ["outcomes", { do: "sing" }],
+      ["outcomes", { do: "judge", outcome: "1", domain: "x", steps: "9" }],
+      ["outcomes", { do: "put_together", outcome: "1" }],
+      ["results", { do: "write", paper: "nope", outcome: "1", form: "counts" }],
+      ["results", { do: "mend", paper: "nope", result: "1" }],
       ["results", { do: "mend", paper: "10.5555/hobrin.trial-2021", result: "1", trap: "x" }],
       ["results", { do: "write", paper: "10.5555/hobrin.trial-2021", outcome: "1", form: "one_group" }],
-      ["findings", { do: "judge", finding: "9" }], ["findings", { do: "write", text: "x", papers: ["nope"], speaks: { "0" => "for" } }],
+      ["findings", { do: "judge", finding: "9" }], ["findings",
+                                                    { do: "write", text: "x", papers: ["nope"],
+                                                      speaks: { "0" => "for" } }],
       ["decisions", { paper: "nope", verdict: "keep" }],
       ["act", {}]
     ]
@@ -231,14 +244,18 @@ RSpec.describe "What is sent to the web application", :sample, :client do
      "trail?line=3&with[]=4", "trail?again[]=yes", "narrow?two=zzz&kind=zzz&order=x&opened=limit-age",
      "narrow?show=filters&kind[]=cost",
      "narrow?opened=block-Z&more=yes", "log.exe", "narrow?opened=limit-moon", "narrow?show=moon&what_if=-1",
-     "narrow?opened=x", "weigh?paper=nope", "weigh?outcome=99", "weigh?outcome=x&part=y", "weigh?outcome=1&part=groups&by=x",
-     "weigh?paper=10.5555/hobrin.trial-2021&numbers=99&take=x&as=y&result=z", "weigh?show=findings&finding=99", "weigh?show=x",
+     "narrow?opened=x", "weigh?paper=nope", "weigh?outcome=99", "weigh?outcome=x&part=y",
+     "weigh?outcome=1&part=groups&by=x",
+     "weigh?paper=10.5555/hobrin.trial-2021&numbers=99&take=x&as=y&result=z",
+     "weigh?show=findings&finding=99", "weigh?show=x",
      "offers?block=P&typed=%FF", "sift?paper[]=x"]
       .each do |path|
       expect([path,
               visit_page("/inquiries/1/#{path}").status]).to match([path, be_between(200, 499)])
     end
-    expect(%i[ask word narrow sift weigh act].map { |step| visit_page("/inquiries/1/#{step}").status })
+    expect(%i[ask word narrow sift weigh act].map do |step|
+      visit_page("/inquiries/1/#{step}").status
+    end)
       .to all(eq(200))
   end
 

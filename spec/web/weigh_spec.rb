@@ -5,16 +5,25 @@ RSpec.describe "Weigh over the web", :sample, :client do
   def pooled(page) = page.at_css(".forest tfoot b")&.text
   def forest(query = "outcome=1") = page_of(1, query)
   def reading(id) = Hobrin::Services::ReadWeigh.new(context, opened(id))
-  def press(form, **more) = send_form(form["action"], **form.css("input[type=hidden]").to_h { |one| [one["name"].to_sym, one["value"]] }.except(:authenticity_token, :seen), **more)
+
+  def press(form, **more)
+    send_form(form["action"], **form.css("input[type=hidden]").to_h do |one|
+      [one["name"].to_sym, one["value"]]
+    end.except(:authenticity_token, :seen), **more)
+  end
 
   it "shows each paper, its weight and the pooled value as the core says them" do
     pool = reading(1).pools.first
-    told = [pool.pooled.estimate, pool.pooled.low, pool.pooled.high].map { |log| format("%.2f", Math.exp(log)) }
+    told = [pool.pooled.estimate, pool.pooled.low, pool.pooled.high].map do |log|
+      format("%.2f", Math.exp(log))
+    end
     expect(pooled(forest)).to eq("#{told[0]} (#{told[1]} to #{told[2]})")
-    expect(forest.css(".forest tbody tr").map { |row| row.css("td")[-2].text }).to eq(pool.pooled.weights.map { |weight| (100 * weight).round.to_s })
+    weights = pool.pooled.weights.map { |weight| (100 * weight).round.to_s }
+    expect(forest.css(".forest tbody tr").map { |row| row.css("td")[-2].text }).to eq(weights)
     expect(forest.css(".forest-square").size).to eq(4)
     { "without" => 4, "time" => 4, "groups" => 2 }.each do |part, lines|
-      expect([part, forest("outcome=1&part=#{part}").css(".forest tbody tr").size]).to eq([part, lines])
+      expect([part,
+              forest("outcome=1&part=#{part}").css(".forest tbody tr").size]).to eq([part, lines])
     end
     expect(forest("outcome=1&part=small").css(".paper-point").size).to eq(4)
   end
@@ -25,7 +34,8 @@ RSpec.describe "Weigh over the web", :sample, :client do
     expect(forest.css(".forest tbody tr").size).to eq(3)
     press(forest.css(".near-list form").first, do: "back")
     expect(pooled(forest)).to eq(before)
-    send_form("/inquiries/1/outcomes", do: "put_together", outcome: 1, measure: "odds_ratio", model: "dl", level: 90, knapp: "yes")
+    send_form("/inquiries/1/outcomes", do: "put_together", outcome: 1, measure: "odds_ratio",
+                                       model: "dl", level: 90, knapp: "yes")
     expect(forest.css(".forest thead th")[4].text).to include("Odds ratio (90 %)")
     expect(forest.at_css(".pool-facts").text).to include("DerSimonian–Laird", "Hartung and Knapp")
   end
@@ -34,7 +44,9 @@ RSpec.describe "Weigh over the web", :sample, :client do
     before = pooled(forest)
     press(forest.at_css(".near-list form"), do: "back")
     page = forest
-    expect([pooled(page), page.at_css(".snares").text]).to match([nil, /review whose studies are here.*Kalloulande/m])
+    expect([pooled(page),
+            page.at_css(".snares").text]).to match([nil,
+                                                    /review whose studies are here.*Kalloulande/m])
     expect(page.at_css(".unpooled").text).to include("trap is open", "of 5 lie on the side of less")
     press(page.at_css(".snares form"), do: "mend")
     expect(pooled(forest)).to eq(before)
@@ -47,7 +59,9 @@ RSpec.describe "Weigh over the web", :sample, :client do
       send_form("/inquiries/1/outcomes", do: "write", outcome: 1, name: "Delirium", baseline:)
       with = (baseline * ratio).round
       page = forest
-      drawn = %w[person-both person-spared person-more person-none].map { |name| page.css(".people .#{name}").size }
+      drawn = %w[person-both person-spared person-more person-none].map do |name|
+        page.css(".people .#{name}").size
+      end
       expect([baseline, drawn]).to eq([baseline, [with, baseline - with, 0, 100 - baseline]])
       expect(page.at_css(".hundred b").text).to eq(baseline.to_s)
     end
@@ -61,9 +75,12 @@ RSpec.describe "Weigh over the web", :sample, :client do
     taken = Nokogiri::HTML(visit_page(offer["href"]).body)
     names = %w[events total comparison_events comparison_total]
     numbers = names.to_h { |name| [name.to_sym, taken.at_css("##{name}")["value"]] }
-    expect([numbers.values, taken.at_css("#shown").text]).to match([%w[14 104 25 106], /Delirium occurred in 14 of 104/])
+    expect([numbers.values,
+            taken.at_css("#shown").text]).to match([%w[14 104 25 106],
+                                                    /Delirium occurred in 14 of 104/])
     expect(inquiry.paper("10.5555/hobrin.trial-2026-new")).to be_nil
-    send_form("/inquiries/1/weigh", paper: "10.5555/hobrin.trial-2026-new", design: "randomized_trial")
+    send_form("/inquiries/1/weigh", paper: "10.5555/hobrin.trial-2026-new",
+                                    design: "randomized_trial")
     press(taken.at_css("#result-form"), **numbers)
     expect(forest.css(".forest tbody tr").size).to eq(5)
   end
@@ -74,10 +91,12 @@ RSpec.describe "Weigh over the web", :sample, :client do
     told = [tests.sensitivity, tests.specificity].map { |one| format("%.1f", 100 * one.estimate) }
     expect(page.css(".test-table tfoot b").map { |one| one.text[/\A[\d.]+/] }).to eq(told)
     expect(page.css(".roc-picture .paper-point").size).to eq(8)
-    { "0" => [0, 0], "10" => [100, 900], "100" => [1000, 0], "12,5" => [125, 875] }.each do |typed, (ill, well)|
+    { "0" => [0, 0], "10" => [100, 900], "100" => [1000, 0],
+      "12,5" => [125, 875] }.each do |typed, (ill, well)|
       page = page_of(2, "outcome=1&part=values&prevalence=#{typed}")
       cells = page.css(".thousand-table tbody td").map { |cell| cell.text.to_i }
-      expect([typed, cells.last(2), cells.first(4).sum]).to match([typed, typed == "0" ? [0, 1000] : [ill, well], 1000])
+      expect([typed, cells.last(2),
+              cells.first(4).sum]).to match([typed, typed == "0" ? [0, 1000] : [ill, well], 1000])
     end
     ["101", "-1", "many"].each do |typed|
       page = page_of(2, "outcome=1&part=values&prevalence=#{typed}")
@@ -92,22 +111,36 @@ RSpec.describe "Weigh over the web", :sample, :client do
     send_form("/inquiries/1/weigh", paper:, design: "randomized_trial")
     sentence = forest("paper=#{paper}").at_css("[name='take[allocation]']")["value"]
     expect(sentence).to include("randomised by computer")
-    send_form("/inquiries/1/weigh", paper:, design: "randomized_trial", "answers[allocation]": "no", "take[allocation]": sentence,
-                                    "answers[blinded]": "mostly", "concerns[told]": "high", "concern_why[told]": "half is told",
+    send_form("/inquiries/1/weigh", paper:, design: "randomized_trial", "answers[allocation]": "no",
+                                    "take[allocation]": sentence,
+                                    "answers[blinded]": "mostly", "concerns[told]": "high",
+                                    "concern_why[told]": "half is told",
                                     "applies[people]": "far")
     stored = inquiry.paper(paper)
     expect([stored.answers[:allocation].shown, stored.near]).to eq([sentence, :far])
-    expect(stored.concern_by_group("treatment")).to eq({ alike: :high, measured: :some, told: :high })
-    expect(forest("paper=#{paper}").css(".question-group .concern").map(&:text)).to eq(["high concern", "some concern", "high concern"])
+    expect(stored.concern_by_group("treatment")).to eq({ alike: :high, measured: :some,
+                                                         told: :high })
+    expect(forest("paper=#{paper}").css(".question-group .concern").map(&:text)).to eq([
+                                                                                         "high concern",
+                                                                                         "some concern", "high concern"
+                                                                                       ])
   end
 
   it "has a sheet for each of thirteen designs, of five to nine questions" do
     sheets = Hobrin::Appraisal::Sheets::ALL.except(:any)
-    expect([sheets.size, sheets.values.map { |sheet| sheet.questions.size }]).to match([13, all(be_between(5, 9))])
+    expect([sheets.size, sheets.values.map do |sheet|
+      sheet.questions.size
+    end]).to match([13, all(be_between(5, 9))])
     texts = sheets.values.map { |sheet| sheet.questions.map(&:text) }
-    expect(texts).to all(satisfy { |some| some.uniq == some && some.all? { |text| text.end_with?("?") } })
+    expect(texts).to all(satisfy { |some|
+      some.uniq == some && some.all? { |text|
+        text.end_with?("?")
+      }
+    })
     kinds = { "cohort" => "prognosis", "inception_cohort" => "prediction" }
-    shown = Hobrin::Appraisal::Design::ALL.map { |design| Hobrin::Appraisal::Sheets.for(design, nil).key } +
+    shown = Hobrin::Appraisal::Design::ALL.map do |design|
+      Hobrin::Appraisal::Sheets.for(design, nil).key
+    end +
             kinds.map { |key, kind| Hobrin::Appraisal::Sheets.for(Hobrin::Appraisal::Design.fetch(key), kind).key }
     expect(shown.uniq - [:any]).to match_array(sheets.keys)
   end

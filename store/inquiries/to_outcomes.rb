@@ -2,8 +2,9 @@
 
 module Hobrin
   module Store
-    # The step of Upgrades from format 3 to 4. Each paper had one outcome in words, with four numbers or
-    # without; those that begin with the same word become one outcome, as they were put together before.
+    # The step of Upgrades from format 3 to 4. Each paper had one outcome in words, with four
+    # numbers or without; those that begin with the same word become one outcome, as they were put
+    # together before.
     # "Cannot tell" becomes "not told".
     module ToOutcomes
       CELLS = %i[events total comparison_events comparison_total].freeze
@@ -38,15 +39,19 @@ module Hobrin
 
         def paper(paper, outcome_id)
           ours, answers = paper[:answers].partition { |key, _| key == :applies }.map(&:to_h)
-          answers = answers.transform_values { |says| { says: says == "unclear" ? "not_told" : says, shown: "" } }
+          answers = answers.transform_values do |says|
+            { says: says == "unclear" ? "not_told" : says, shown: "" }
+          end
           applies = { people: NEAR[ours[:applies]] }.compact
-          { **paper.except(:outcome, :table), answers:, concerns: {}, applies:, reported: reported(paper, outcome_id) }
+          { **paper.except(:outcome, :table), answers:, concerns: {}, applies:,
+                                              reported: reported(paper, outcome_id) }
         end
 
         def reported(paper, outcome_id)
           return [] unless paper[:table]
 
-          [{ number: 1, outcome: outcome_id, form: "counts", typed: paper[:table].slice(*CELLS).transform_values(&:to_s),
+          [{ number: 1, outcome: outcome_id, form: "counts",
+             typed: paper[:table].slice(*CELLS).transform_values(&:to_s),
              measure: nil, group: "", comparison: "", time: "", shown: "", turned: false, change: false, aside: nil,
              counted: [] }]
         end

@@ -31,7 +31,8 @@ module Hobrin
         stored = data.fetch(:format)
         if stored > format
           raise StateError,
-                "This inquiry was written by a newer Hobrin (format #{stored}; this one reads #{format})."
+                "This inquiry was written by a newer Hobrin (format #{stored}; this one reads " \
+                "#{format})."
         end
 
         (stored...format).reduce(data) do |now, step|

@@ -24,39 +24,52 @@ module Hobrin
           { record: paper.record_id, design: paper.design, reviewed: paper.reviewed,
             answers: paper.answers.transform_values(&:to_h), concerns: paper.concerns.transform_values(&:to_h),
             applies: paper.applies, graded: paper.graded, graded_why: paper.graded_why, finding: paper.finding,
-            reported: paper.reported.map { |one| { **one.to_h.except(:outcome_id), outcome: one.outcome_id } } }
+            reported: paper.reported.map do |one|
+              { **one.to_h.except(:outcome_id), outcome: one.outcome_id }
+            end }
         end
 
         def outcome_data(outcome)
-          { **outcome.to_h, way: outcome.way.to_h, judgements: outcome.judgements.transform_values(&:to_h) }
+          { **outcome.to_h, way: outcome.way.to_h,
+                            judgements: outcome.judgements.transform_values(&:to_h) }
         end
 
         def finding_data(finding)
           { id: finding.id, text: finding.text,
-            support: finding.support.map { |id, voice| { record: id, speaks: voice.speaks, words: voice.words } },
+            support: finding.support.map do |id, voice|
+              { record: id, speaks: voice.speaks, words: voice.words }
+            end,
             judgements: finding.judgements.transform_values(&:to_h) }
         end
 
         def paper(data)
           Appraisal::Paper.new(
             **data.except(:record), record_id: data[:record],
-            answers: data[:answers].transform_values { |one| Appraisal::Answer.new(**one) },
-            concerns: data[:concerns].transform_values { |one| Appraisal::Sheets::Concern::Set.new(**one) },
-            applies: data[:applies].transform_values(&:to_sym),
-            reported: data[:reported].map { |one| Appraisal::Reported.new(**one.except(:outcome), outcome_id: one[:outcome]) }
+                                    answers: data[:answers].transform_values do |one|
+                                      Appraisal::Answer.new(**one)
+                                    end,
+                                    concerns: data[:concerns].transform_values do |one|
+                                      Appraisal::Sheets::Concern::Set.new(**one)
+                                    end,
+                                    applies: data[:applies].transform_values(&:to_sym),
+                                    reported: data[:reported].map { |one| Appraisal::Reported.new(**one.except(:outcome), outcome_id: one[:outcome]) }
           )
         end
 
         def outcome(data)
-          Appraisal::Outcome.new(**data, way: Appraisal::Outcome::Way.new(**data[:way]), judgements: judgements(data))
+          Appraisal::Outcome.new(**data, way: Appraisal::Outcome::Way.new(**data[:way]),
+                                         judgements: judgements(data))
         end
 
         def finding(data)
           support = data[:support].to_h { |one| [one[:record], Appraisal::Finding::Voice.new(**one.except(:record))] }
-          Appraisal::Finding.new(id: data[:id], text: data[:text], support:, judgements: judgements(data))
+          Appraisal::Finding.new(id: data[:id], text: data[:text], support:,
+                                 judgements: judgements(data))
         end
 
-        def judgements(data) = data[:judgements].transform_values { |one| Appraisal::Outcome::Judgement.new(**one) }
+        def judgements(data)
+          data[:judgements].transform_values { |one| Appraisal::Outcome::Judgement.new(**one) }
+        end
       end
     end
   end

@@ -20,7 +20,8 @@ module Hobrin
           attributes :record, :design, :level, :results, :finding
         end
 
-        # What it gives for an outcome: counted :: its groups in words; effect :: EffectWords of four
+        # What it gives for an outcome: counted :: its groups in words; effect :: EffectWords of
+        #   four
         #   counts, nil for other numbers; other :: the effect of those, in words
         class Given < Value
           attributes :outcome, :counted, :effect, :other
@@ -64,10 +65,13 @@ module Hobrin
         end
 
         # The table of findings, of the outcomes that are named.
-        def findings = @findings ||= Weigh::Table.new(self, Services::ReadWeigh.new(@context, opened))
+        def findings
+          @findings ||= Weigh::Table.new(self, Services::ReadWeigh.new(@context, opened))
+        end
 
         def searched_on
-          "counted on #{day(brief.searched_on.iso8601)}#{" in the made-up sample library" if sample?}"
+          "counted on " \
+            "#{day(brief.searched_on.iso8601)}#{" in the made-up sample library" if sample?}"
         end
 
         def dock_words
@@ -85,15 +89,10 @@ module Hobrin
           row.results.map do |one|
             told = Weigh::Told.new(one.outcome.measure)
             effect = EffectWords.new(one.effect) if one.effect
-            Given.new(outcome: one.outcome.name, counted: effect ? effect.counted : told.groups(one.reported).compact.join(" · "),
-                      effect:, other: effect ? nil : other(one, told))
+            counted = effect ? effect.counted : told.groups(one.reported).compact.join(" · ")
+            other = told.result(one.reported, one.outcome.way) unless effect
+            Given.new(outcome: one.outcome.name, counted:, effect:, other:)
           end
-        end
-
-        def other(result, told)
-          one = result.reported.effect(result.outcome.measure) or return
-          reach = result.outcome.way.z * one.error
-          "#{result.outcome.measure.name} #{told.interval(one.effect, one.effect - reach, one.effect + reach)}#{told.unit}"
         end
 
         def limited

@@ -5,9 +5,9 @@ module Hobrin
     module Pages
       # The Weigh step: the kept papers and the outcomes beside one of them that is open.
       class Weigh < Step
-        # A kept paper in the list: results :: how many it gives
+        # A kept paper in the list: gives :: how many results, in words, or nothing
         class Title < Value
-          attributes :record, :level, :results, :path, :open
+          attributes :record, :level, :gives, :path, :open
         end
 
         # An outcome in the list: says :: how sure it is, or what is still to do
@@ -38,7 +38,9 @@ module Hobrin
         def pane
           return :numbers if fields.sent?(:numbers)
           return :outcome if outcome
-          return { "table" => :table, "findings" => :findings, "new" => :fresh }.fetch(fields.text(:show), :sheet) if @paper.nil?
+          return { "table" => :table, "findings" => :findings, "new" => :fresh }.fetch(
+            fields.text(:show), :sheet
+          ) if @paper.nil?
 
           :sheet
         end
@@ -48,7 +50,10 @@ module Hobrin
           @part ||= case pane
                     when :sheet then Sheet.new(self, open)
                     when :numbers then Numbers.new(self, open)
-                    when :outcome then outcome.kind == "test" ? Test.new(self, outcome) : Outcome.new(self, outcome)
+                    when :outcome then outcome.kind == "test" ? Test.new(self,
+                                                                         outcome) : Outcome.new(
+                                                                           self, outcome
+                                                                         )
                     when :fresh then Described.new(self)
                     when :table then Table.new(self)
                     when :findings then Experience.new(self)
@@ -63,25 +68,32 @@ module Hobrin
 
         # The row being weighed: the one asked for, else the first not weighed yet.
         def open
-          @open ||= rows.find { |row| row.record.id == @paper } || rows.find { |row| row.paper.nil? } || rows.first
+          @open ||= rows.find { |row| row.record.id == @paper } || rows.find do |row|
+            row.paper.nil?
+          end || rows.first
         end
 
         def titles
           shows = %i[sheet numbers].include?(pane)
           rows.map do |row|
-            Title.new(record: row.record, level: row.level || "not weighed yet", results: row.results.size,
+            Title.new(record: row.record, level: row.level || "not weighed yet", gives: gives(row),
                       path: path(key, paper: row.record.id), open: shows && row == open)
           end
         end
 
         def outcomes
           weighing.outcomes.map do |one|
-            Link.new(name: one.name, says: says(reading.pool(one)), path: path_to_outcome(one), open: pane == :outcome && outcome == one)
+            Link.new(name: one.name, says: says(reading.pool(one)), path: path_to_outcome(one),
+                     open: pane == :outcome && outcome == one)
           end
         end
 
         def path_to_outcome(outcome, **query) = path(key, outcome: outcome.id, **query)
-        def path_to_numbers(record, outcome = nil, **query) = path(key, paper: record.id, numbers: outcome&.id || "yes", **query)
+
+        def path_to_numbers(record, outcome = nil, **query)
+          path(key, paper: record.id, numbers: outcome&.id || "yes", **query)
+        end
+
         def path_to_sheet(record) = path(key, paper: record.id)
         def path_to_table = path(key, show: "table")
         def path_to_findings = path(key, show: "findings")
@@ -95,6 +107,8 @@ module Hobrin
         end
 
         private
+
+        def gives(row) = row.results.empty? ? "" : " · #{count_of(row.results.size, "result")}"
 
         def says(pool)
           return "no numbers yet" if pool.studies.empty?

@@ -3,8 +3,8 @@
 module Hobrin
   module Web
     module Routes
-      # Weigh: the sheet of one kept paper, what it gives for outcomes, the outcomes put together, and
-      # what experience studies found.
+      # Weigh: the sheet of one kept paper, what it gives for outcomes, the outcomes put together,
+      # and what experience studies found.
       module Weigh
         def self.registered(app)
           app.get("/inquiries/:id/weigh") { show :weigh }

@@ -2,10 +2,11 @@
 
 module Hobrin
   module Appraisal
-    # How sure one may be of what the papers say together on an outcome: GRADE's way (Guyatt et al., BMJ
-    # 2008;336:924 and J Clin Epidemiol 2011;64:380 and following; from memory). It begins by how the
-    # studies were made, goes down for five reasons and up for three. Each step is proposed from numbers
-    # that the reason names; a person may set it otherwise and says why.
+    # How sure one may be of what the papers say together on an outcome: GRADE's way (Guyatt et
+    # al., BMJ
+    # 2008;336:924 and J Clin Epidemiol 2011;64:380 and following; from memory). It begins by how
+    # the studies were made, goes down for five reasons and up for three. Each step is proposed
+    # from numbers that the reason names; a person may set it otherwise and says why.
     #
     # start :: 4 for high, 2 for low; lines :: Array of Line; level :: 1 to 4
     class Certainty < Value
@@ -37,14 +38,16 @@ module Hobrin
 
           start, start_why = Start.of(pool)
           proposed = Proposals.new(pool, kind:, protocols:).call
-          lines = proposed.map { |domain, (steps, why)| Line.new(domain:, proposed: steps, why:, judgement: pool.outcome.judgements[domain]) }
+          lines = proposed.map do |domain, (steps, why)|
+            Line.new(domain:, proposed: steps, why:, judgement: pool.outcome.judgements[domain])
+          end
           new(start:, start_why:, lines:, level: level(start, lines))
         end
 
         private
 
-        # Up only from low, and only where nothing led down: a strong effect of doubtful studies proves
-        # little.
+        # Up only from low, and only where nothing led down: a strong effect of doubtful studies
+        # proves little.
         def level(start, lines)
           ups, downs = lines.partition(&:up?).map { |some| some.sum(&:steps) }
           ups = 0 if start == 4 || downs.negative?

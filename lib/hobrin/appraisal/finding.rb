@@ -2,16 +2,18 @@
 
 module Hobrin
   module Appraisal
-    # Something that several experience studies found, in one sentence, and which papers speak for it or
-    # against it.
+    # Something that several experience studies found, in one sentence, and which papers speak for
+    # it or against it.
     #
     # id :: Integer from 1; text :: the finding
-    # support :: Hash of record id to Voice; judgements :: Hash of a component of Findings::Confidence to
+    # support :: Hash of record id to Voice; judgements :: Hash of a component of
+    #   Findings::Confidence to
     #   Outcome::Judgement
     class Finding < Value
       attributes :id, :text, :support, :judgements
 
-      # What a paper says to a finding: speaks :: :for or :against; words :: the sentence that says it
+      # What a paper says to a finding: speaks :: :for or :against; words :: the sentence that says
+      #   it
       class Voice < Value
         attributes :speaks, :words
 
@@ -22,8 +24,10 @@ module Hobrin
         def initialize(speaks:, words: "")
           @speaks = speaks.to_s.to_sym
           @words = words.to_s.strip.freeze
-          raise InputError, { support: "Say whether the paper says so or otherwise." } unless WAYS.key?(@speaks)
-          raise InputError, { support: "Keep a sentence to #{LONGEST} characters." } if @words.size > LONGEST
+          raise InputError,
+                { support: "Say whether the paper says so or otherwise." } unless WAYS.key?(@speaks)
+          raise InputError,
+                { support: "Keep a sentence to #{LONGEST} characters." } if @words.size > LONGEST
 
           freeze
         end

@@ -5,8 +5,8 @@ module Hobrin
     # What an effect means for people of whom a known share has the outcome without it.
     module Hundred
       class << self
-        # measure :: Outcome::Measure; value :: on the scale of pooling; baseline :: 0 to 1. Gives the
-        # share with it, 0 to 1; nil for a measure that no share follows from.
+        # measure :: Outcome::Measure; value :: on the scale of pooling; baseline :: 0 to 1. Gives
+        # the share with it, 0 to 1; nil for a measure that no share follows from.
         #
         # Of an odds ratio by its definition; of a hazard ratio by 1 − (1 − p)^HR, as if the hazards
         # kept in proportion (common practice).
@@ -22,7 +22,7 @@ module Hobrin
         private
 
         def of_odds(baseline, ratio)
-          return baseline if baseline == 1.0
+          return baseline if baseline >= 1
 
           odds = baseline / (1 - baseline) * ratio
           odds / (1 + odds)

@@ -4,14 +4,16 @@ module Hobrin
   module Appraisal
     # What a person found in weighing one kept paper.
     #
-    # design  :: key of a Design; reviewed :: key of the Design of the studies that a review reviewed,
+    # design  :: key of a Design; reviewed :: key of the Design of the studies that a review
+    #   reviewed,
     #   "" while it is not said
     # answers :: Hash of question key to Answer; concerns :: Hash of a group of questions to
     #   Sheets::Concern::Set, where a person set the concern otherwise
     # applies :: Hash of a part of Applies to :same, :near or :far
     # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the
     #   reason
-    # finding :: the paper in one sentence; reported :: Array of Reported, what it gives for outcomes
+    # finding :: the paper in one sentence; reported :: Array of Reported, what it gives for
+    #   outcomes
     class Paper < Value
       attributes :record_id, :design, :reviewed, :answers, :concerns, :applies, :graded, :graded_why, :finding,
                  :reported
@@ -45,7 +47,10 @@ module Hobrin
       def sheet(kind) = Sheets.for(Design.fetch(design), kind)
 
       # How much concern there is, by group: see Sheets::Concern.
-      def concern_by_group(kind) = Sheets::Concern.by_group(sheet(kind).questions, answers, concerns)
+      def concern_by_group(kind)
+        Sheets::Concern.by_group(sheet(kind).questions, answers, concerns)
+      end
+
       def concern(kind) = Sheets::Concern.overall(concern_by_group(kind))
 
       # How near it is to ours; nil when that is not said.
@@ -70,7 +75,8 @@ module Hobrin
         errors = LONGEST.filter_map do |field, most|
           [field, "Keep this to #{most} characters."] if public_send(field).size > most
         end.to_h
-        errors[:graded_why] = "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
+        errors[:graded_why] =
+          "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?
       end
     end

@@ -2,16 +2,16 @@
 
 module Hobrin
   module Appraisal
-    # What one paper gives for one outcome: who was compared, when it was measured, and the numbers, kept
-    # as they were typed.
+    # What one paper gives for one outcome: who was compared, when it was measured, and the
+    # numbers, kept as they were typed.
     #
     # number :: Integer from 1, given once within a paper; outcome_id :: of an Outcome
     # form :: key of a Form; typed :: Hash of field name (Symbol) to text
     # measure :: key of the Outcome::Measure that a ready-made effect is in, nil for other forms
     # group, comparison :: who had the intervention and who had not, in words; time :: when it was
     #   measured; shown :: the sentence that gives the numbers, or where they stand
-    # turned :: whether its scale runs the other way than the outcome's; change :: whether means are of
-    #   the change since the start
+    # turned :: whether its scale runs the other way than the outcome's; change :: whether means
+    #   are of the change since the start
     # aside :: why it is not counted with the others, a key of Together::WHY, or nil
     # counted :: Array of keys of traps that a person looked at and counts it in spite of
     class Reported < Value
@@ -28,8 +28,12 @@ module Hobrin
         @outcome_id = outcome_id
         @form = Form.fetch(form).key
         @measure = (Outcome::Measure.fetch(measure).key if @form == "estimate")
-        @typed = typed.slice(*Form.fetch(form).names).transform_values { |text| text.to_s.strip.freeze }.freeze
-        @group, @comparison, @time, @shown = [group, comparison, time, shown].map { |text| text.to_s.strip.freeze }
+        @typed = typed.slice(*Form.fetch(form).names).transform_values do |text|
+          text.to_s.strip.freeze
+        end.freeze
+        @group, @comparison, @time, @shown = [group, comparison, time, shown].map do |text|
+          text.to_s.strip.freeze
+        end
         @turned, @change = [turned, change].map { |one| one ? true : false }
         @aside = aside&.to_sym
         @counted = counted.map(&:to_sym).uniq.freeze
@@ -40,11 +44,12 @@ module Hobrin
       # The numbers as the statistics work with them, see Values.
       def values = @form == "estimate" ? @read.merge(measure:) : Values.of(@form, @read)
 
-      # Its effect by an Outcome::Measure, a Statistics::Result; nil where it tells nothing by that one.
+      # Its effect by an Outcome::Measure, a Statistics::Result; nil where it tells nothing by that
+      #   one.
       def effect(measure) = Effects.of(values, measure, turned:)
 
-      # Its four counts, those without the outcome in place of those with it on a turned scale; nil for
-      # other numbers.
+      # Its four counts, those without the outcome in place of those with it on a turned scale; nil
+      # for other numbers.
       def table
         numbers = values
         return unless numbers.is_a?(Statistics::TwoByTwo)
@@ -76,7 +81,11 @@ module Hobrin
       def doubts = Doubts.of(values, ratio: ratio?)
 
       # What is the same when two results share their comparison group.
-      def comparison_key = [outcome_id, time, Form.fetch(form).two_groups && @read.select { |name, _| name.start_with?(Form::OTHER) }]
+      def comparison_key
+        [outcome_id, time, Form.fetch(form).two_groups && @read.select do |name, _|
+          name.start_with?(Form::OTHER)
+        end]
+      end
 
       private
 

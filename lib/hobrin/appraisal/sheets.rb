@@ -2,8 +2,8 @@
 
 module Hobrin
   module Appraisal
-    # The few questions asked of a paper, by its design: what the published instruments have in common,
-    # in wording of our own, grouped by where error comes in.
+    # The few questions asked of a paper, by its design: what the published instruments have in
+    # common, in wording of our own, grouped by where error comes in.
     module Sheets
       # key :: Symbol; name, spirit :: in words; questions :: Array of Question
       class Sheet < Value
@@ -12,7 +12,8 @@ module Hobrin
         def question(key) = questions.find { |question| question.key == key }
       end
 
-      GROUPS = { in: "Who came in", alike: "Groups alike", apart: "Kept apart", measured: "Measured", lost: "Lost on the way",
+      GROUPS = { in: "Who came in", alike: "Groups alike", apart: "Kept apart", measured: "Measured",
+                 lost: "Lost on the way",
                  told: "What is told" }.freeze
       ALL = { **Studies::ALL, **Others::ALL }.to_h do |key, (name, spirit, rows)|
         questions = rows.map do |one, group, text, cue, light|
@@ -20,7 +21,8 @@ module Hobrin
         end
         [key, Sheet.new(key:, name:, spirit:, questions:)]
       end.freeze
-      # A cohort is asked other things when the question is how a condition goes on, or who will have it.
+      # A cohort is asked other things when the question is how a condition goes on, or who will
+      # have it.
       BY_KIND = { "prognosis" => :prognosis, "prediction" => :rule }.freeze
       # The names of all questions.
       KEYS = ALL.values.flat_map { |sheet| sheet.questions.map(&:key) }.uniq.freeze

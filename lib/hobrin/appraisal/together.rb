@@ -7,25 +7,33 @@ module Hobrin
     class Together
       # Why a result is not counted, beside the keys of Trap::WORDS.
       WHY = { by_hand: "taken out by hand", nothing: "tells nothing by this measure",
-              retracted: "retracted: nothing in it counts as evidence", review: "a review whose studies are here",
-              same_people: "the same people are here already", again: "the same people at another time",
-              changed: "changes since the start, not end values", design: "not randomized, and trials are here",
+              retracted: "retracted: nothing in it counts as evidence", review: "a review whose " \
+                                                                                "studies are here",
+              same_people: "the same people are here already", again: "the same people at " \
+                                                                      "another time",
+              changed: "changes since the start, not end values", design: "not randomized, and " \
+                                                                          "trials are here",
               arm_twice: "its groups are put together in another line", turned: "its scale runs the other way" }.freeze
 
       # outcome :: Outcome; entries :: Array of [Records::Record, Paper, Reported]
       # same :: Hash of a record's id to the ids of papers that report the same people
       def initialize(outcome, entries, same: {})
         @outcome = outcome
-        @entries = entries.sort_by { |record, _, reported| [record.published.to_s, record.id, reported.number] }
+        @entries = entries.sort_by do |record, _, reported|
+          [record.published.to_s, record.id, reported.number]
+        end
         @same = same
       end
 
       # Gives a Pool.
       def call
         studies = @entries.map { |record, paper, reported| study(record, paper, reported) }
-        counted, aside = studies.partition { |study| study.reported.aside.nil? && (test? || study.result) }
+        counted, aside = studies.partition do |study|
+          study.reported.aside.nil? && (test? || study.result)
+        end
         traps = Traps.new(@outcome, counted, same: @same).call
-        Pool.new(outcome: @outcome, studies: counted, aside:, traps:, **pooled(counted, traps.none?(&:open?)))
+        Pool.new(outcome: @outcome, studies: counted, aside:, traps:,
+                 **pooled(counted, traps.none?(&:open?)))
       end
 
       private
@@ -33,11 +41,13 @@ module Hobrin
       def test? = @outcome.kind == "test"
 
       def study(record, paper, reported)
-        Study.new(record:, paper:, reported:, result: test? ? nil : reported.effect(@outcome.measure))
+        Study.new(record:, paper:, reported:,
+                  result: test? ? nil : reported.effect(@outcome.measure))
       end
 
       def pooled(studies, settled)
-        return { pooled: nil, tests: nil } unless settled && @outcome.way.model != :none && studies.any?
+        return { pooled: nil,
+                 tests: nil } unless settled && @outcome.way.model != :none && studies.any?
         return { pooled: Pooling.call(studies, @outcome.way), tests: nil } unless test?
 
         { pooled: nil, tests: Statistics::Bivariate.new(studies.map { |study| study.reported.values }).call }

@@ -2,7 +2,8 @@
 
 module Hobrin
   module Appraisal
-    # All that was weighed for an inquiry: its papers, its outcomes, and what experience studies found.
+    # All that was weighed for an inquiry: its papers, its outcomes, and what experience studies
+    # found.
     #
     # papers :: Array of Paper; outcomes :: Array of Outcome, in the order in which they were named;
     #   findings :: Array of Finding
@@ -21,7 +22,10 @@ module Hobrin
       def next_outcome = (outcomes.map(&:id).max || 0) + 1
       def next_finding = (findings.map(&:id).max || 0) + 1
 
-      def with_paper(paper) = with(papers: [*papers.reject { |other| other.record_id == paper.record_id }, paper])
+      def with_paper(paper)
+        with(papers: [*papers.reject { |other| other.record_id == paper.record_id }, paper])
+      end
+
       def with_outcome(outcome) = with(outcomes: put(outcomes, outcome))
       def with_finding(finding) = with(findings: put(findings, finding))
       def without_finding(id) = with(findings: findings.reject { |finding| finding.id == id })
@@ -29,7 +33,11 @@ module Hobrin
       # Without an outcome and the results that papers give for it.
       def without_outcome(id)
         with(outcomes: outcomes.reject { |outcome| outcome.id == id },
-             papers: papers.map { |paper| paper.with(reported: paper.reported.reject { |one| one.outcome_id == id }) })
+             papers: papers.map do |paper|
+               paper.with(reported: paper.reported.reject do |one|
+                                      one.outcome_id == id
+                                    end)
+             end)
       end
 
       # [Paper, Reported] of every result for an outcome.

@@ -7,8 +7,8 @@ module Hobrin
     # record :: Records::Record; paper :: its Appraisal::Paper or nil when not weighed yet
     # level  :: Appraisal::Level or nil; results :: Array of Result, what it gives for outcomes
     class EvidenceRow < Value
-      # outcome :: Appraisal::Outcome; reported :: Appraisal::Reported; effect :: Appraisal::Effect of its
-      #   four counts, nil for other numbers
+      # outcome :: Appraisal::Outcome; reported :: Appraisal::Reported; effect :: Appraisal::Effect
+      #   of its four counts, nil for other numbers
       class Result < Value
         attributes :outcome, :reported, :effect
       end

@@ -2,23 +2,26 @@
 
 module Hobrin
   module CloseReading
-    # The numbers of a text in the forms in which a result can be written down, each with the sentence
-    # that gives it.
+    # The numbers of a text in the forms in which a result can be written down, each with the
+    # sentence that gives it.
     module Offers
-      # form :: key of a form of results; typed :: Hash of field name to text; says :: as they stand there
+      # form :: key of a form of results; typed :: Hash of field name to text; says :: as they
+      #   stand there
       # measure :: of a ready-made effect, a Symbol, or nil; sentence :: Passage::Sentence
       class Offer < Value
         attributes :form, :typed, :says, :measure, :sentence
       end
 
       MEAN = /(?<mean>#{Printed::PATTERN})\s?\((?:SD|standard deviation)[ =:]?\s?(?<sd>#{Printed::PATTERN})\)[^.;]*?(?: in | of |, n ?= ?)(?<n>\d{1,3}(?:,\d{3})+|\d+)/i
-      OVER_TIME = /(?<events>\d+)(?: [a-z]+){0,3} in (?<time>\d{1,3}(?:,\d{3})+|\d+) (?:[a-z]+[- ])?(?:days|hours|years|months)/i
+      # Events, and in how many days of tubes, beds or people.
+      COUNT = /\d{1,3}(?:,\d{3})+|\d+/
+      OVER_TIME = /(?<events>\d+)(?: [a-z]+){0,3} in (?<time>#{COUNT}) (?:[a-z]+[- ])?(?:days|hours|years|months)/i
       SENSITIVITY = /\bsensitivity\b/i
-      private_constant :MEAN, :OVER_TIME, :SENSITIVITY
+      private_constant :MEAN, :COUNT, :OVER_TIME, :SENSITIVITY
 
       class << self
-        # passage :: Passage; forms :: keys of forms that are asked for; measures :: keys of those that a
-        #   ready-made effect may be in, nil for any. Gives an Array of Offer.
+        # passage :: Passage; forms :: keys of forms that are asked for; measures :: keys of those
+        #   that a ready-made effect may be in, nil for any. Gives an Array of Offer.
         def all_in(passage, forms, measures: nil)
           found = passage.sentences.select(&:numbers?).flat_map { |sentence| of(sentence) }
           found.select do |offer|
@@ -29,13 +32,16 @@ module Hobrin
         private
 
         def of(sentence)
-          [*counts(sentence), *means(sentence), *over_time(sentence), *cells(sentence), *groups(sentence), *estimates(sentence)]
+          [*counts(sentence), *means(sentence), *over_time(sentence), *cells(sentence),
+           *groups(sentence), *estimates(sentence)]
         end
 
         def counts(sentence)
           Pair.all_in(sentence).select(&:possible?).map do |pair|
             names = %i[events total comparison_events comparison_total]
-            offer("counts", names.zip(pair.numbers), [pair.one, pair.two].map { |share| share.match[0] }, sentence)
+            offer("counts", names.zip(pair.numbers), [pair.one, pair.two].map do |share|
+              share.match[0]
+            end, sentence)
           end
         end
 
@@ -43,7 +49,9 @@ module Hobrin
           sentence.matches(MEAN).each_slice(2).filter_map do |one, two|
             next unless two
 
-            numbers = [one, two].flat_map { |match| [match[:mean], match[:sd], match[:n].delete(",")] }
+            numbers = [one, two].flat_map do |match|
+              [match[:mean], match[:sd], match[:n].delete(",")]
+            end
             names = %i[mean deviation size comparison_mean comparison_deviation comparison_size]
             offer("means_sd", names.zip(numbers), [one[0], two[0]], sentence)
           end
@@ -54,7 +62,8 @@ module Hobrin
             next unless two
 
             numbers = [one, two].flat_map { |match| [match[:events], match[:time].delete(",")] }
-            offer("events_over_time", %i[events time comparison_events comparison_time].zip(numbers), [one[0], two[0]], sentence)
+            offer("events_over_time",
+                  %i[events time comparison_events comparison_time].zip(numbers), [one[0], two[0]], sentence)
           end
         end
 
@@ -73,16 +82,20 @@ module Hobrin
           shares = Share.all_in(sentence)
           single = shares.map { |share| [[share.part, share.whole], [share.match[0]]] }
           pairs = Pair.all_in(sentence).map do |pair|
-            [[pair.one.part + pair.two.part, pair.one.whole + pair.two.whole], [pair.one.match[0], pair.two.match[0]]]
+            [[pair.one.part + pair.two.part, pair.one.whole + pair.two.whole],
+             [pair.one.match[0], pair.two.match[0]]]
           end
-          (single + pairs).map { |numbers, says| offer("one_group", %i[events total].zip(numbers), says, sentence) }
+          (single + pairs).map do |numbers, says|
+            offer("one_group", %i[events total].zip(numbers), says, sentence)
+          end
         end
 
         def estimates(sentence)
           Estimate.all_in(sentence).filter_map do |one|
             next unless one.interval? || one.p
 
-            typed = { value: one.value.text, low: one.low&.text, high: one.high&.text, p: (one.p.last.text if one.p && !one.interval?) }
+            typed = { value: one.value.text, low: one.low&.text, high: one.high&.text,
+                      p: (one.p.last.text if one.p && !one.interval?) }
             offer("estimate", typed.compact.to_a, [one.match[0]], sentence, one.measure)
           end
         end

@@ -8,8 +8,8 @@ module Hobrin
       LESS = /\b\d+ (?:being|is|was|means?|for) (?:the )?worst|\b(?:higher|more)(?: scores?| values?| points?)? (?:is|are|being|means?) (?:worse|bad)/i
       private_constant :MORE, :LESS
 
-      # text :: String. Gives :more where more is better, :less where less is, nil where it does not say,
-      # or says both.
+      # text :: String. Gives :more where more is better, :less where less is, nil where it does
+      # not say, or says both.
       def self.of(text)
         more, less = [MORE, LESS].map { |pattern| text.match?(pattern) }
         return if more == less

@@ -1,37 +1,76 @@
 # frozen_string_literal: true
 
-# Worked situations: common practice from the published guidance, from memory (Guyatt et al. 2008 and
+# Worked situations: common practice from the published guidance, from memory (Guyatt et al. 2008
+# and
 # 2011). They are ours, with papers made for them.
 RSpec.describe Hobrin::Appraisal::Certainty do
   include WeighingHelp
 
   def events(**rest) = an_outcome(way: Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :fixed), **rest)
-  def share(*groups) = together(an_outcome(kind: "share"), *groups.each_with_index.map { |two, place| an_entry("s#{place}", a_result(*two, form: "one_group"), design: "cohort") })
+
+  def share(*groups)
+    entries = groups.each_with_index.map do |two, place|
+      an_entry("s#{place}", a_result(*two, form: "one_group"), design: "cohort")
+    end
+    together(an_outcome(kind: "share"), *entries)
+  end
 
   def test(*cells)
-    entries = cells.each_with_index.map { |four, place| an_entry("d#{place}", a_result(*four, form: "four_cells"), design: "diagnostic") }
+    entries = cells.each_with_index.map do |four, place|
+      an_entry("d#{place}", a_result(*four, form: "four_cells"), design: "diagnostic")
+    end
     together(an_outcome(kind: "test"), *entries)
   end
 
-  def many(*cells, outcome: events, **rest) = together(outcome, *cells.each_with_index.map { |four, place| trial("t#{place}", four, **rest) })
-  def weighed(concerns, cells) = together(events, *concerns.each_with_index.map { |one, place| trial("t#{place}", cells[place % cells.size], concern: one) })
-  def nearly(nears) = together(events, *nears.each_with_index.map { |near, place| trial("t#{place}", [100, 500, 150, 500], near:) })
+  def many(*cells, outcome: events, **rest)
+    together(outcome, *cells.each_with_index.map { |four, place| trial("t#{place}", four, **rest) })
+  end
+
+  def weighed(concerns, cells)
+    entries = concerns.each_with_index.map do |one, place|
+      trial("t#{place}", cells[place % cells.size], concern: one)
+    end
+    together(events, *entries)
+  end
+
+  def nearly(nears)
+    entries = nears.each_with_index.map { |near, place| trial("t#{place}", [100, 500, 150, 500], near:) }
+    together(events, *entries)
+  end
+
+  def mostly_cohorts(cells)
+    cohorts = Array.new(3) { |place| trial("c#{place}", cells, design: "cohort") }
+    counted = cohorts.map { |record, paper, one| [record, paper, one.with(counted: [:design])] }
+    together(events, trial("one", [10, 50, 15, 50]), *counted)
+  end
+
+  # Six trials of which one says the opposite, as effects that vary.
+  def one_against
+    way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :reml)
+    many(*[50, 60, 40, 160, 70, 50].map { |one| [one, 500, 150, 500] }, outcome: events.with(way:))
+  end
+
+  # Ten trials that grow: the small ones tell more, or all tell the same.
+  def growing(small_tell_more)
+    cells = Array.new(10) do |place|
+      size = small_tell_more ? 40 + (place * 90) : 100 * (place + 1)
+      risk = small_tell_more ? 0.04 + (place * 0.022) : 0.2
+      [(size * risk).round, size, (size * 0.3).round, size]
+    end
+    many(*cells)
+  end
 
   def of(pool, **rest) = described_class.of(pool, kind: "treatment", **rest)
   def line(certainty, domain) = certainty.lines.find { |one| one.domain == domain }
 
   big = [100, 500, 150, 500]
-  even = [100, 500, 100, 500]
 
   # What begins high and what low.
   starts = {
     "randomized trials" => [->(e) { e.many(big, big) }, 4], "cohorts" => [->(e) { e.many(big, big, design: "cohort") }, 2],
     "a review of trials" => [->(e) { e.many(big, design: "systematic_review") }, 4],
     "people followed" => [->(e) { e.share([30, 100]) }, 4], "a test" => [->(e) { e.test([90, 10, 5, 95]) }, 4],
-    "mostly cohorts" => [lambda { |e|
-      e.together(e.events, e.trial("one", [10, 50, 15, 50], concern: nil),
-                 *Array.new(3) { |place| e.trial("c#{place}", big, design: "cohort").then { |r, p, x| [r, p, x.with(counted: [:design])] } })
-    }, 2]
+    "mostly cohorts" => [->(e) { e.mostly_cohorts(big) }, 2]
   }
   starts.each do |name, (make, start)|
     it "begins at #{start} for #{name}" do
@@ -52,10 +91,8 @@ RSpec.describe Hobrin::Appraisal::Certainty do
     [:inconsistency, "papers that agree", ->(e) { e.many(big, big, big) }, 0, /I² is 0 of 100.*3 of 3/],
     [:inconsistency, "papers on one side that differ in size", ->(e) { e.many([20, 500, 150, 500], big, big) }, 0, /3 of 3 lie/],
     [:inconsistency, "papers on both sides beyond chance", ->(e) { e.many(big, [150, 500, 100, 500]) }, -1, /1 of 2 lie/],
-    [:inconsistency, "a pooled effect that a new study may turn round", lambda { |e|
-      way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :reml)
-      e.many([50, 500, 150, 500], [60, 500, 150, 500], [40, 500, 150, 500], [160, 500, 150, 500], [70, 500, 150, 500], [50, 500, 150, 500], outcome: e.events.with(way:))
-    }, -2, /a new study may have/],
+    [:inconsistency, "a pooled effect that a new study may turn round", lambda(&:one_against), -2,
+     /a new study may have/],
     [:inconsistency, "shares far apart", ->(e) { e.share([10, 100], [60, 100]) }, -1, /10\.00 to 60\.00 of 100/],
     [:inconsistency, "shares that agree", ->(e) { e.share([20, 100], [25, 100]) }, 0, /20\.00 to 25/],
     [:inconsistency, "tests that find very differently", ->(e) { e.test([95, 5, 10, 90], [50, 50, 10, 90], [80, 20, 10, 90]) }, -1, /sensitivity 50 to 95/],
@@ -74,10 +111,8 @@ RSpec.describe Hobrin::Appraisal::Certainty do
     [:imprecision, "a share that may be nearly anything", ->(e) { e.share([3, 8]) }, -2, /of 100/],
     [:unpublished, "few papers", ->(e) { e.many(big, big) }, 0, /2 papers are too few/],
     [:unpublished, "five small ones, all on one side", ->(e) { e.many(*[[4, 30, 8, 30]] * 5) }, -1, /5 of them under 100/],
-    [:unpublished, "ten of which small ones tell more", lambda { |e|
-      e.many(*Array.new(10) { |place| size = 40 + (place * 90); [(size * (0.04 + (place * 0.022))).round, size, (size * 0.3).round, size] })
-    }, -1, /Egger's test: p below 0\.001/],
-    [:unpublished, "ten that tell the same", ->(e) { e.many(*Array.new(10) { |place| size = 100 * (place + 1); [size / 5, size, (size * 0.3).round, size] }) }, 0, /of 10 papers/],
+    [:unpublished, "ten of which small ones tell more", ->(e) { e.growing(true) }, -1, /Egger's test: p below 0\.001/],
+    [:unpublished, "ten that tell the same", ->(e) { e.growing(false) }, 0, /of 10 papers/],
     [:large, "a ratio of 0.3", ->(e) { e.many([45, 500, 150, 500], design: "cohort") }, 0, /No ratio is pooled/],
     [:large, "two with a ratio of 0.3", ->(e) { e.many([45, 500, 150, 500], [45, 500, 150, 500], design: "cohort") }, 1, /is 0\.30/],
     [:large, "two with a ratio of 0.1", ->(e) { e.many([15, 500, 150, 500], [15, 500, 150, 500], design: "cohort") }, 2, /is 0\.10/],
@@ -98,23 +133,27 @@ RSpec.describe Hobrin::Appraisal::Certainty do
   end
 
   it "goes down two where papers are far from ours in two things" do
-    entry = trial("far", big).then { |record, paper, one| [record, paper.with(applies: { people: :far, place: :far }), one] }
-    expect(line(of(together(events, entry)), :indirectness).to_h.values_at(:proposed, :why)).to match([-2, /people, place/])
+    entry = trial("far", big).then do |record, paper, one|
+      [record, paper.with(applies: { people: :far, place: :far }), one]
+    end
+    expect(line(of(together(events, entry)), :indirectness).to_h.values_at(:proposed,
+                                                                           :why)).to match([-2, /people, place/])
   end
 
-  it "adds steps up: only from low, and only where nothing led down; what a person set stands in place of what is proposed" do
+  it "adds steps up only from low where nothing led down, and goes by what a person set" do
     cells = [[45, 500, 150, 500], [45, 500, 150, 500]]
     cohorts = many(*cells, design: "cohort", concern: :low)
     expect([of(cohorts).level, of(many(*cells, concern: :low)).level]).to eq([3, 4])
-    judged = events(judgements: { bias: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1, why: "nobody was unaware") })
+    judged = events(judgements: { bias: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1,
+                                                                                  why: "nobody was unaware") })
     certainty = of(many(*cells, outcome: judged, design: "cohort", concern: :low))
     expect([certainty.level, certainty.word, line(certainty, :bias).proposed]).to eq([1, "very low", 0])
     raised = events(judgements: { gradient: Hobrin::Appraisal::Outcome::Judgement.new(steps: 1, why: "longer, less") })
     expect(of(many(*cells, outcome: raised, design: "cohort", concern: :low)).level).to eq(4)
   end
 
-  # Source: 0.30 and 0.20, two-sided 5 %, power 80 %, give 293 in each group with the variance pooled under no
-  # difference (textbooks).
+  # Source: 0.30 and 0.20, two-sided 5 %, power 80 %, give 293 in each group with the variance
+  # pooled under no difference (textbooks).
   it "knows how many people one trial would need" do
     expect(described_class::InformationSize.each_group(0.3, 0.2)).to be_between(293, 294)
   end

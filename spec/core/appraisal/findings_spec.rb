@@ -6,7 +6,8 @@ RSpec.describe Hobrin::Appraisal::Findings do
   def wording(interval, level)
     low, high = interval
     worth = Hobrin::Appraisal::Certainty::Worthwhile.new(low: -0.2, high: 0.2, guessed: false)
-    Hobrin::Appraisal::Findings::Wording.of(estimate: (low + high) / 2.0, low:, high:, worth:, level:, name: "Delirium")
+    Hobrin::Appraisal::Findings::Wording.of(estimate: (low + high) / 2.0, low:, high:, worth:,
+                                            level:, name: "Delirium")
   end
 
   # All combinations of what an interval can tell and of how sure one is.
@@ -15,10 +16,13 @@ RSpec.describe Hobrin::Appraisal::Findings do
     [-0.15, -0.05] => ["Slightly lowers delirium", "Probably slightly lowers delirium", "May slightly lower delirium"],
     [0.3, 0.9] => ["Raises delirium", "Probably raises delirium", "May raise delirium"],
     [0.05, 0.15] => ["Slightly raises delirium", "Probably slightly raises delirium", "May slightly raise delirium"],
-    [-0.1, 0.1] => ["Makes little or no difference to delirium", "Probably makes little or no difference to delirium",
+    [-0.1, 0.1] => ["Makes little or no difference to delirium", "Probably makes little or no " \
+                                                                 "difference to delirium",
                     "May make little or no difference to delirium"],
-    [-0.5, 0.1] => ["We cannot tell what it does to delirium"] * 3, [-0.1, 0.5] => ["We cannot tell what it does to delirium"] * 3,
-    [-0.9, 0.9] => ["We cannot tell what it does to delirium"] * 3, [-0.4, 0.0] => ["We cannot tell what it does to delirium"] * 3
+    [-0.5, 0.1] => ["We cannot tell what it does to " \
+                    "delirium"] * 3, [-0.1, 0.5] => ["We cannot tell what it does to delirium"] * 3,
+    [-0.9, 0.9] => ["We cannot tell what it does to " \
+                    "delirium"] * 3, [-0.4, 0.0] => ["We cannot tell what it does to delirium"] * 3
   }
   it "says no more than certainty and interval allow" do
     table.each do |interval, (high, moderate, low)|
@@ -41,9 +45,14 @@ RSpec.describe Hobrin::Appraisal::Findings do
     end
     rows = described_class.table(pools, kind: "treatment")
     expect(rows.map { |row| row.outcome.matters }).to eq(%i[critical important less])
-    expect(rows.map { |row| row.hundred.first(2).map { |share| (100 * share).round } }).to eq([[20, 10], [20, 10], [30, 15]])
+    expect(rows.map do |row|
+      row.hundred.first(2).map do |share|
+        (100 * share).round
+      end
+    end).to eq([[20, 10], [20, 10], [30, 15]])
     single = together(an_outcome(way:), trial("one", [10, 100, 20, 100]))
-    expect(described_class.table([single], kind: nil).first.effect.estimate).to be_within(1e-9).of(Math.log(0.5))
+    expect(described_class.table([single],
+                                 kind: nil).first.effect.estimate).to be_within(1e-9).of(Math.log(0.5))
   end
 
   it "tells what an effect is for people of a hundred, whatever the measure" do
@@ -58,19 +67,28 @@ RSpec.describe Hobrin::Appraisal::Findings do
   end
 
   # Common practice, after CERQual's four components (from memory).
-  it "relies on findings by how studies were made, whom they are about, whether they agree, and whether there is enough" do
+  it "relies on findings by how studies were made, whom they are about, whether they agree, and whether " \
+     "there is enough" do
     papers = Array.new(4) { |place| Hobrin::Appraisal::Paper.new(record_id: "q#{place}", design: "qualitative") }
     answer = ->(says) { { method: Hobrin::Appraisal::Answer.new(says:) } }
     of = lambda do |speaking, against: 0, says: :yes, near: :same, words: "They said so."|
-      some = papers.first(speaking).map { |paper| paper.with(answers: answer[says], applies: { people: near }) }
+      some = papers.first(speaking).map do |paper|
+        paper.with(answers: answer[says], applies: { people: near })
+      end
       support = some.to_h { |paper| [paper.record_id, Hobrin::Appraisal::Finding::Voice.new(speaks: :for, words:)] }
-      support.merge!(Array.new(against) { |place| ["a#{place}", Hobrin::Appraisal::Finding::Voice.new(speaks: :against)] }.to_h)
-      found = Hobrin::Appraisal::Findings::Confidence.of(Hobrin::Appraisal::Finding.new(id: 1, text: "Told.", support:), some, kind: "experience")
+      support.merge!(Array.new(against) do |place|
+        ["a#{place}", Hobrin::Appraisal::Finding::Voice.new(speaks: :against)]
+      end.to_h)
+      found = Hobrin::Appraisal::Findings::Confidence.of(
+        Hobrin::Appraisal::Finding.new(id: 1, text: "Told.", support:), some, kind: "experience"
+      )
       [found.level, *found.lines.map(&:steps)]
     end
     expect(of[4]).to eq([4, 0, 0, 0, 0])
-    expect([of[1], of[2], of[4, words: ""]]).to eq([[2, 0, 0, 0, -2], [3, 0, 0, 0, -1], [3, 0, 0, 0, -1]])
+    expect([of[1], of[2],
+            of[4, words: ""]]).to eq([[2, 0, 0, 0, -2], [3, 0, 0, 0, -1], [3, 0, 0, 0, -1]])
     expect([of[4, says: :no], of[4, near: :far]]).to eq([[2, -2, 0, 0, 0], [2, 0, -2, 0, 0]])
-    expect([of[4, against: 1], of[4, against: 2], of[3, against: 3]]).to eq([[4, 0, 0, 0, 0], [3, 0, 0, -1, 0], [2, 0, 0, -2, 0]])
+    expect([of[4, against: 1], of[4, against: 2],
+            of[3, against: 3]]).to eq([[4, 0, 0, 0, 0], [3, 0, 0, -1, 0], [2, 0, 0, -2, 0]])
   end
 end

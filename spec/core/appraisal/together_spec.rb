@@ -4,7 +4,9 @@ RSpec.describe Hobrin::Appraisal::Together do
   include WeighingHelp
 
   let(:outcome) { an_outcome(way: Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio)) }
-  let(:three) { [trial("one", [10, 50, 20, 50]), trial("two", [12, 60, 18, 60]), trial("three", [5, 40, 9, 40])] }
+  let(:three) do
+    [trial("one", [10, 50, 20, 50]), trial("two", [12, 60, 18, 60]), trial("three", [5, 40, 9, 40])]
+  end
 
   def settle(entries, trap)
     entries.map do |record, paper, reported|
@@ -18,20 +20,25 @@ RSpec.describe Hobrin::Appraisal::Together do
     plain = Hobrin::Statistics::InverseVariance.call(pool.results, tau2: :reml)
     expect(pool.pooled.estimate).to be_within(1e-12).of(plain.estimate)
     expect(pool.pooled.high - pool.pooled.low).to be > plain.high - plain.low
-    expect([pool.pooled.df, pool.without_each.size, pool.one_by_one.size, pool.baseline, pool.people]).to eq([2, 3, 3, 0.3, 300])
+    expect([pool.pooled.df, pool.without_each.size, pool.one_by_one.size, pool.baseline,
+            pool.people]).to eq([2, 3, 3, 0.3, 300])
     expect(pool.egger).to be_nil
   end
 
   it "weighs counts themselves where that is asked for, and says when a paper gives none" do
-    way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :mantel_haenszel, level: 90)
+    way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :mantel_haenszel,
+                                              level: 90)
     pool = together(outcome.with(way:), *three)
     tables = three.map { |_, _, reported| reported.table }
     own = Hobrin::Statistics::MantelHaenszel.call(tables, :log_risk_ratio, level: 0.9)
     expect([pool.pooled.estimate, pool.pooled.low]).to eq([own.estimate, own.low])
-    printed = an_entry("printed", a_result("0.8", "0.5", "1.3", form: "estimate", measure: :risk_ratio))
+    printed = an_entry("printed",
+                       a_result("0.8", "0.5", "1.3", form: "estimate", measure: :risk_ratio))
     mixed = together(outcome.with(way:), *three, printed)
-    expect([mixed.studies.size, Hobrin::Appraisal::Together::Pooling.by_counts?(mixed.studies, way)]).to eq([4, false])
-    expect(together(outcome.with(way: way.with(measure: :odds_ratio)), *three, printed).aside.map(&:id)).to eq(["printed"])
+    expect([mixed.studies.size,
+            Hobrin::Appraisal::Together::Pooling.by_counts?(mixed.studies, way)]).to eq([4, false])
+    expect(together(outcome.with(way: way.with(measure: :odds_ratio)), *three,
+                    printed).aside.map(&:id)).to eq(["printed"])
   end
 
   it "catches each trap, pools nothing while it is open, and all again once it is mended or counted" do
@@ -51,8 +58,12 @@ RSpec.describe Hobrin::Appraisal::Together do
       mended = together(outcome, *settle(entries, pool.traps.first), same: { "later" => ["one"] })
       expect([key, mended.traps, mended.studies.size]).to eq([key, [], 3])
       expect(mended.pooled.estimate).to eq(together(outcome, *three).pooled.estimate)
-      counted = entries.map { |record, paper, one| [record, paper, record == entry.first ? one.with(counted: [key]) : one] }
-      expect([key, together(outcome, *counted, same: { "later" => ["one"] }).studies.size]).to eq([key, 4])
+      counted = entries.map do |record, paper, one|
+        [record, paper, record == entry.first ? one.with(counted: [key]) : one]
+      end
+      expect([key,
+              together(outcome, *counted,
+                       same: { "later" => ["one"] }).studies.size]).to eq([key, 4])
     end
   end
 
@@ -61,21 +72,30 @@ RSpec.describe Hobrin::Appraisal::Together do
     ends = %w[one two].map { |id| an_entry(id, a_result(5, 2, 50, 6, 2, 50, form: "means_sd")) }
     change = an_entry("change", a_result(-1, 1, 40, -2, 1, 40, form: "means_sd", change: true))
     expect(together(scale, *ends, change).traps.map(&:key)).to eq([:changed])
-    worst = an_entry("worst", a_result(5, 2, 50, 4, 2, 50, form: "means_sd", shown: "10 being worst"))
+    worst = an_entry("worst",
+                     a_result(5, 2, 50, 4, 2, 50, form: "means_sd", shown: "10 being worst"))
     expect(together(scale, *ends, worst).traps.map(&:key)).to eq([:turned])
-    turned = an_entry("worst", a_result(5, 2, 50, 4, 2, 50, form: "means_sd", shown: "10 being worst", turned: true))
+    turned = an_entry("worst",
+                      a_result(5, 2, 50, 4, 2, 50, form: "means_sd", shown: "10 being worst",
+                                                   turned: true))
     pool = together(scale, *ends, turned)
-    expect([pool.traps, pool.results.map { |one| one.effect.round(6) }]).to eq([[], [-1.0, -1.0, -1.0]])
+    expect([pool.traps, pool.results.map do |one|
+      one.effect.round(6)
+    end]).to eq([[], [-1.0, -1.0, -1.0]])
   end
 
   it "puts groups together that share a comparison group, as the counts and means of all" do
     arms = [a_result(7, 40, 20, 80, group: "a"), a_result(9, 41, 20, 80, number: 2, group: "b")]
     joined = Hobrin::Appraisal::Reported::Arms.together(arms)
-    expect([joined.number, joined.group, joined.table.to_h.values]).to eq([1, "a or b", [16, 81, 20, 80]])
-    means = [a_result(5, 2, 30, 7, 2, 60, form: "means_sd"), a_result(6, 1, 20, 7, 2, 60, form: "means_sd", number: 2)]
+    expect([joined.number, joined.group,
+            joined.table.to_h.values]).to eq([1, "a or b", [16, 81, 20, 80]])
+    means = [a_result(5, 2, 30, 7, 2, 60, form: "means_sd"),
+             a_result(6, 1, 20, 7, 2, 60, form: "means_sd", number: 2)]
     group = Hobrin::Appraisal::Reported::Arms.together(means).values.first
     expect([group.size, group.mean.round(4), group.deviation.round(4)]).to eq([50, 5.4, 1.7321])
-    expect { Hobrin::Appraisal::Reported::Arms.together([arms.first, means.first]) }.to raise_error(Hobrin::InputError)
+    expect do
+      Hobrin::Appraisal::Reported::Arms.together([arms.first, means.first])
+    end.to raise_error(Hobrin::InputError)
   end
 
   it "tells papers apart by group, and five hundred of them as well as two" do
@@ -84,9 +104,12 @@ RSpec.describe Hobrin::Appraisal::Together do
     groups = together(outcome, *some).groups(:concern, "treatment")
     expect([groups.groups.keys, groups.df]).to eq([["high concern", "low concern"], 1])
     expect(groups.p).to be < 0.01
-    many = Array.new(500) { |place| trial(format("p%03d", place), [place % 40, 60, (place * 7) % 50, 60]) }
+    many = Array.new(500) do |place|
+      trial(format("p%03d", place), [place % 40, 60, (place * 7) % 50, 60])
+    end
     pool = together(outcome, *many)
-    expect([pool.studies.size + pool.aside.size, pool.pooled.weights.sum.round(9)]).to eq([500, 1.0])
+    expect([pool.studies.size + pool.aside.size,
+            pool.pooled.weights.sum.round(9)]).to eq([500, 1.0])
     expect(pool.egger.df).to eq(pool.studies.size - 2)
   end
 end

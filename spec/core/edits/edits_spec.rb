@@ -204,15 +204,22 @@ RSpec.describe Hobrin::Edits do
     ],
     "Weigh::WriteOutcome" => [
       ->(e) { e::WriteOutcome.new(outcome_id: nil, given: { name: "Falls", worthwhile: 2 }) },
-      "Outcome “Falls”", ->(now) { now.weighing.outcomes.map(&:id) == [1, 2] && now.weighing.outcome(2).worthwhile == 2.0 }
+      "Outcome “Falls”", lambda { |now|
+                           now.weighing.outcomes.map(&:id) == [1, 2] && now.weighing.outcome(2).worthwhile.round == 2
+                         }
     ],
     "Weigh::DropOutcome" => [
       ->(e) { e::DropOutcome.new(outcome_id: 1) },
-      "Took away the outcome “Delirium”", ->(now) { now.weighing.outcomes.empty? && now.papers.first.reported.empty? }
+      "Took away the outcome “Delirium”", lambda { |now|
+                                            now.weighing.outcomes.empty? && now.papers.first.reported.empty?
+                                          }
     ],
     "Weigh::PutTogether" => [
       lambda { |e|
-        e::PutTogether.new(outcome_id: 1, way: Hobrin::Appraisal::Outcome::Way.new(measure: :odds_ratio, model: :fixed, level: 90))
+        e::PutTogether.new(outcome_id: 1,
+                           way: Hobrin::Appraisal::Outcome::Way.new(
+                             measure: :odds_ratio, model: :fixed, level: 90
+                           ))
       },
       "“Delirium” put together: odds ratio, one effect, by inverse variance, 90 % intervals",
       ->(now) { now.weighing.outcome(1).way.measure == :odds_ratio }
@@ -220,24 +227,34 @@ RSpec.describe Hobrin::Edits do
     "Weigh::JudgeCertainty" => [
       lambda { |e|
         e::JudgeCertainty.new(outcome_id: 1, domain: :bias,
-                              judgement: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1, why: "nobody was unaware"))
+                              judgement: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1,
+                                                                                   why: "nobody was unaware"))
       },
-      "“Delirium”, risk of bias: −1, since nobody was unaware", ->(now) { now.weighing.outcome(1).judgements.keys == [:bias] }
+      "“Delirium”, risk of bias: −1, since nobody was unaware", lambda { |now|
+                                                                  now.weighing.outcome(1).judgements.keys == [:bias]
+                                                                }
     ],
     "Weigh::ReportResult" => [
       lambda { |e|
-        e::ReportResult.new(record_id: "one", number: nil, given: { outcome_id: 1, form: "estimate", measure: :risk_ratio,
-                                                                    typed: { value: "0,8", low: "0.6", high: "1.1" } })
+        e::ReportResult.new(record_id: "one", number: nil,
+                            given: { outcome_id: 1, form: "estimate", measure: :risk_ratio,
+                                     typed: { value: "0,8", low: "0.6", high: "1.1" } })
       },
-      "Numbers for “Delirium” of “Earplugs”", ->(now) { now.papers.first.reported.map(&:number) == [1, 2] }
+      "Numbers for “Delirium” of “Earplugs”", lambda { |now|
+                                                now.papers.first.reported.map(&:number) == [1, 2]
+                                              }
     ],
     "Weigh::DropResult" => [
       ->(e) { e::DropResult.new(record_id: "one", number: 1) },
-      "Took away the numbers for “Delirium” of “Earplugs”", ->(now) { now.papers.first.reported.empty? }
+      "Took away the numbers for “Delirium” of “Earplugs”", lambda { |now|
+                                                              now.papers.first.reported.empty?
+                                                            }
     ],
     "Weigh::CountResult" => [
       ->(e) { e::CountResult.new(record_id: "one", number: 1, counts: false) },
-      "Not counted for “Delirium”: “Earplugs”", ->(now) { now.papers.first.result(1).aside == :by_hand }
+      "Not counted for “Delirium”: “Earplugs”", lambda { |now|
+                                                  now.papers.first.result(1).aside == :by_hand
+                                                }
     ],
     "Weigh::SettleTrap" => [
       ->(e) { e::SettleTrap.new(record_id: "one", number: 1, trap: :turned, mend: true) },
@@ -257,7 +274,9 @@ RSpec.describe Hobrin::Edits do
     ],
     "Weigh::JudgeFinding" => [
       ->(e) { e::JudgeFinding.new(finding_id: 1, component: :adequacy, judgement: nil) },
-      "“Night is loud.”, whether there is enough: as proposed", ->(now) { now.weighing.finding(1).judgements.empty? }
+      "“Night is loud.”, whether there is enough: as proposed", lambda { |now|
+                                                                  now.weighing.finding(1).judgements.empty?
+                                                                }
     ],
     "Act::WriteBrief" => [
       ->(e) { e::WriteBrief.new(conclusion: "Yes.", plan: Hobrin::Brief::ChangePlan.new) },

@@ -7,7 +7,9 @@ RSpec.describe "Measures" do
   outside = JSON.parse(File.read(File.expand_path("../../fixtures/metafor/measures.json", __dir__)))
 
   def near(value, by = 1e-6)
-    value.is_a?(Array) ? value.map { |one| near(one, by) } : be_within(by * [1.0, value.abs].max).of(value)
+    value.is_a?(Array) ? value.map do |one|
+      near(one, by)
+    end : be_within(by * [1.0, value.abs].max).of(value)
   end
 
   def ends(interval) = [interval.estimate, interval.low, interval.high]
@@ -15,7 +17,8 @@ RSpec.describe "Measures" do
   outside["rates"].each do |measure, said|
     it "gives and pools the #{measure} that metafor gives" do
       results = said["rows"].map { |row| s::Rates.call(*row, measure.to_sym) }
-      expect([results.map(&:effect), results.map(&:variance)]).to match(near([said["effects"], said["variances"]]))
+      expect([results.map(&:effect),
+              results.map(&:variance)]).to match(near([said["effects"], said["variances"]]))
       pooled = s::InverseVariance.call(results, tau2: :reml)
       expect([pooled.estimate, pooled.error, pooled.tau2,
               pooled.q]).to match(near(said.values_at("estimate", "error", "tau2", "q")))
@@ -25,9 +28,11 @@ RSpec.describe "Measures" do
   outside["shares"].each do |name, said|
     it "pools the shares of #{name} as metafor does" do
       results = said["rows"].map { |events, total| s::Shares.call(events, total) }
-      expect([results.map(&:effect), results.map(&:variance)]).to match(near([said["effects"], said["variances"]]))
+      expect([results.map(&:effect),
+              results.map(&:variance)]).to match(near([said["effects"], said["variances"]]))
       pooled = s::InverseVariance.call(results, tau2: :reml)
-      expect([pooled.estimate, pooled.error, pooled.tau2]).to match(near(said.values_at("estimate", "error", "tau2")))
+      expect([pooled.estimate, pooled.error,
+              pooled.tau2]).to match(near(said.values_at("estimate", "error", "tau2")))
     end
   end
 
@@ -39,7 +44,8 @@ RSpec.describe "Measures" do
       errors = [0, 1].map { |place| Math.sqrt(pooled.covariance[place, place]) }
       expect(errors).to match(near(said["errors"]))
       expect([pooled.covariance[0, 1], pooled.between[0, 0], pooled.between[1, 1],
-              pooled.correlation]).to match(near([said["covariance"], *said["tau2"], said["rho"]], 1e-5))
+              pooled.correlation]).to match(near([said["covariance"], *said["tau2"], said["rho"]],
+                                                 1e-5))
     end
   end
 
@@ -52,7 +58,8 @@ RSpec.describe "Measures" do
     outside["tests"].each do |said|
       test = accuracy(*said["cells"])
       sensitivity, specificity = [test.sensitivity.estimate, test.specificity.estimate]
-      expect([sensitivity, specificity]).to match(near(said.values_at("sensitivity", "specificity")))
+      expect([sensitivity,
+              specificity]).to match(near(said.values_at("sensitivity", "specificity")))
       expect([ends(test.positive_ratio), ends(test.negative_ratio), test.odds_ratio.estimate])
         .to match(near(said.values_at("positive_ratio", "negative_ratio", "odds_ratio")))
       prevalence = test.ill.fdiv(test.people)
@@ -74,11 +81,13 @@ RSpec.describe "Measures" do
         "quartiles" => s::Spread.from_quartiles(size, lower, median, upper) }.each do |name, group|
         expect([name, group.mean, group.deviation]).to match([name, *near(said[name])])
       end
-      expect(s::Spread.from_interval(size, 30, lower, upper).deviation).to match(near(said["interval"]))
+      expect(s::Spread.from_interval(size, 30, lower,
+                                     upper).deviation).to match(near(said["interval"]))
     end
   end
 
-  # Source: Fagan, N Engl J Med 1975;293:257 in its arithmetic: 0.30 and LR+ 6 give 0.72; 0.10 and LR− 0.1 give 0.011.
+  # Source: Fagan, N Engl J Med 1975;293:257 in its arithmetic: 0.30 and LR+ 6 give 0.72; 0.10 and
+  # LR− 0.1 give 0.011.
   it "turns a chance before a test into one after it" do
     expect(s::PredictiveValues.positive(0.9, 0.85, 0.3)).to be_within(0.005).of(0.72)
     expect(1 - s::PredictiveValues.negative(0.91, 0.9, 0.1)).to be_within(0.0005).of(0.011)
@@ -113,22 +122,29 @@ RSpec.describe "Measures" do
         groups = parts.map { |values| s::Means::Group.new(size: values.size, mean: mean(values), deviation: deviation(values)) }
         one = s::Spread.together(groups)
         expect([one.size, one.mean,
-                one.deviation]).to match(near([parts.flatten.size, mean(parts.flatten), deviation(parts.flatten)]))
+                one.deviation]).to match(near([parts.flatten.size, mean(parts.flatten),
+                                               deviation(parts.flatten)]))
       end
     end
 
     def mean(values) = values.sum / values.size
-    def deviation(values) = Math.sqrt(values.sum { |value| (value - mean(values))**2 } / (values.size - 1))
+
+    def deviation(values)
+      Math.sqrt(values.sum { |value| (value - mean(values))**2 } / (values.size - 1))
+    end
 
     it "counts every one of a thousand people once, and says when tests could only be pooled apart" do
       300.times do
-        values = s::PredictiveValues.of(sensitivity: random.rand, specificity: random.rand, prevalence: random.rand)
+        values = s::PredictiveValues.of(sensitivity: random.rand, specificity: random.rand,
+                                        prevalence: random.rand)
         expect(values.found + values.missed + values.alarmed + values.cleared).to eq(1000)
-        expect([values.found + values.missed, values.alarmed + values.cleared]).to eq([values.ill, values.well])
+        expect([values.found + values.missed,
+                values.alarmed + values.cleared]).to eq([values.ill, values.well])
       end
       [1, 2, 4].each do |size|
         pooled = s::Bivariate.new(Array.new(size) { accuracy(90, 10, 10, 90) }).call
-        expect([pooled.sensitivity.estimate, pooled.specificity.estimate]).to match(near([0.9, 0.9]))
+        expect([pooled.sensitivity.estimate,
+                pooled.specificity.estimate]).to match(near([0.9, 0.9]))
         expect(pooled.converged).to be(false)
       end
       hostile = Array.new(5) { |place| accuracy(place, 0, 1, 10**place) }

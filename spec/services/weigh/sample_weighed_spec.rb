@@ -15,9 +15,11 @@ RSpec.describe "The weighed sample", :sample do
   def report(id, name, record_id, take: 0)
     of = outcome(id, name)
     passage = Hobrin::CloseReading::Passage.new(context.library.record(record_id).abstract)
-    offer = Hobrin::CloseReading::Offers.all_in(passage, of.sort.forms, measures: of.sort.printed).fetch(take)
+    offer = Hobrin::CloseReading::Offers.all_in(passage, of.sort.forms,
+                                                measures: of.sort.printed).fetch(take)
     edit(Hobrin::Edits::Weigh::ReportResult.new(
-           record_id:, number: nil, given: { outcome_id: of.id, form: offer.form, typed: offer.typed, shown: offer.sentence.text }
+           record_id:, number: nil, given: { outcome_id: of.id, form: offer.form,
+                                             typed: offer.typed, shown: offer.sentence.text }
          ), id:)
   end
 
@@ -34,13 +36,22 @@ RSpec.describe "The weighed sample", :sample do
   it "pools two outcomes and a harm, a test, shares, odds and rate ratios, and relies on what people tell" do
     rows = reading.table
     expect(rows.map { |row| [row.outcome.name, row.pool.measure.key, row.pool.studies.size] })
-      .to eq([["Delirium", :risk_ratio, 4], ["Sleep rated by patients", :mean_difference, 3], ["Sore skin behind the ear", :risk_ratio, 3]])
-    expect(rows.map(&:words)).to eq(["May lower delirium", "May raise sleep rated by patients", "May slightly raise sore skin behind the ear"])
+      .to eq([["Delirium", :risk_ratio, 4], ["Sleep rated by patients", :mean_difference, 3],
+              ["Sore skin behind the ear", :risk_ratio, 3]])
+    expect(rows.map(&:words)).to eq(["May lower delirium", "May raise sleep rated by patients",
+                                     "May slightly raise sore skin behind the ear"])
     test = pool(2, "Bladder").tests
-    expect([test.converged, test.sensitivity.estimate, test.specificity.estimate]).to match([true, be_within(0.05).of(0.88), be_within(0.05).of(0.83)])
-    expect(pool(3, "No longer").measure.told(pool(3, "No longer").pooled.estimate)).to be_between(15, 40)
-    expect([pool(4, "Skin").measure.key, pool(4, "Tubes").measure.key]).to eq(%i[odds_ratio rate_ratio])
-    expect([pool(4, "Skin"), pool(4, "Tubes")].map { |one| one.pooled.converged }).to eq([true, true])
+    expect([test.converged, test.sensitivity.estimate,
+            test.specificity.estimate]).to match([true, be_within(0.05).of(0.88),
+                                                  be_within(0.05).of(0.83)])
+    expect(pool(3,
+                "No longer").measure.told(pool(3,
+                                               "No longer").pooled.estimate)).to be_between(15, 40)
+    expect([pool(4, "Skin").measure.key,
+            pool(4, "Tubes").measure.key]).to eq(%i[odds_ratio rate_ratio])
+    expect([pool(4, "Skin"), pool(4, "Tubes")].map do |one|
+      one.pooled.converged
+    end).to eq([true, true])
     levels = inquiry(5).weighing.findings.map { |finding| reading(5).confidence(finding).word }
     expect(levels).to eq(["high", "moderate", "very low"])
   end
@@ -58,10 +69,12 @@ RSpec.describe "The weighed sample", :sample do
   it "catches a double report and a retracted paper, and mends each in one press" do
     { "trial-2021-again" => :same_people, "retracted-2020" => :retracted }.each do |name, trap|
       before = pool(1, "Delirium").pooled
-      decision = Hobrin::Sifting::Decision.new(record_id: key(name), verdict: :keep, reason: nil, note: "to see")
+      decision = Hobrin::Sifting::Decision.new(record_id: key(name), verdict: :keep, reason: nil,
+                                               note: "to see")
       edit(Hobrin::Edits::Sift::Decide.new(decision:, although_retracted: true))
       report(1, "Delirium", key(name))
-      expect([name, pool(1, "Delirium").open_traps.map(&:key), pool(1, "Delirium").pooled]).to eq([name, [trap], nil])
+      expect([name, pool(1, "Delirium").open_traps.map(&:key),
+              pool(1, "Delirium").pooled]).to eq([name, [trap], nil])
       edit(weigh::SettleTrap.new(record_id: key(name), number: 1, trap:, mend: true))
       expect(pool(1, "Delirium").pooled).to eq(before)
     end
@@ -70,9 +83,11 @@ RSpec.describe "The weighed sample", :sample do
   it "catches a scale the other way round, and one comparison group used twice" do
     turned = inquiry.paper(key("older-2022")).reported.find(&:turned)
     before = pool(1, "Sleep").pooled.estimate
-    edit(weigh::SettleTrap.new(record_id: key("older-2022"), number: turned.number, trap: :turned, mend: true))
+    edit(weigh::SettleTrap.new(record_id: key("older-2022"), number: turned.number, trap: :turned,
+                               mend: true))
     expect(pool(1, "Sleep").open_traps.map(&:key)).to eq([:turned])
-    edit(weigh::SettleTrap.new(record_id: key("older-2022"), number: turned.number, trap: :turned, mend: true))
+    edit(weigh::SettleTrap.new(record_id: key("older-2022"), number: turned.number, trap: :turned,
+                               mend: true))
     expect(pool(1, "Sleep").pooled.estimate).to eq(before)
 
     joined, apart = inquiry(4).paper(key("00816")).reported.last(2)
@@ -82,8 +97,12 @@ RSpec.describe "The weighed sample", :sample do
                                           typed: joined.typed.merge(events: "7", time: "690") }), id: 4)
     edit(weigh::CountResult.new(record_id: key("00816"), number: apart.number, counts: true), id: 4)
     expect(pool(4, "Tubes").open_traps.map(&:key)).to eq([:arm_twice])
-    edit(weigh::SettleTrap.new(record_id: key("00816"), number: apart.number, trap: :arm_twice, mend: true), id: 4)
+    edit(
+      weigh::SettleTrap.new(record_id: key("00816"), number: apart.number, trap: :arm_twice,
+                            mend: true), id: 4
+    )
     again = inquiry(4).paper(key("00816")).result(joined.number)
-    expect([again.typed[:events], again.typed[:time].to_f, pool(4, "Tubes").open_traps]).to eq(["16", 1392.0, []])
+    expect([again.typed[:events], again.typed[:time].to_f,
+            pool(4, "Tubes").open_traps]).to eq(["16", 1392.0, []])
   end
 end

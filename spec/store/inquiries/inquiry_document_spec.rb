@@ -28,7 +28,8 @@ RSpec.describe Hobrin::Store::InquiryDocument do
           ["(dc.title adj \"ear plug*\" or dc.description adj \"ear plug*\")",
            "(hobrin.text adj \"eye mask*\" prox/unit=word/distance<=4/ordered hobrin.text = \"sleep\")",
            "dc.subject =/hobrin.narrower/hobrin.main/hobrin.aspect=\"nursing\" \"Delirium\"",
-           "dc.creator = \"zorvane, A\"", "hobrin.journal = \"A Journal\"", "hobrin.text = \"ward*\""]
+           "dc.creator = \"zorvane, A\"", "hobrin.journal = \"A Journal\"", "hobrin.text = " \
+                                                                            "\"ward*\""]
         )
         expect(terms.map(&:excluded?)).to eq([false, false, false, true, false, false])
         expect(terms.last.crossed_out).to eq("too wide")

@@ -13,10 +13,13 @@ module Hobrin
 
           def edit
             case fields.one_of(:do, DEEDS)
-            when :write then Edits::Weigh::WriteOutcome.new(outcome_id: (id(:outcome, of: "outcome") if fields.sent?(:outcome)), given:)
+            when :write then Edits::Weigh::WriteOutcome.new(
+              outcome_id: (id(:outcome, of: "outcome") if fields.sent?(:outcome)), given:
+            )
             when :drop then Edits::Weigh::DropOutcome.new(outcome_id: outcome)
             when :put_together then Edits::Weigh::PutTogether.new(outcome_id: outcome, way:)
-            when :judge then Edits::Weigh::JudgeCertainty.new(outcome_id: outcome, domain:, judgement: Judging.new(fields).call)
+            when :judge then Edits::Weigh::JudgeCertainty.new(outcome_id: outcome, domain:,
+                                                              judgement: Judging.new(fields).call)
             else unknown
             end
           end
@@ -25,9 +28,11 @@ module Hobrin
             return After.new if fields.text(:do) == "drop"
 
             written = outcome.opened.inquiry.weighing.outcomes.last
-            return After.new(list: { "paper" => fields.text(:paper), "numbers" => written.id.to_s }) if fields.some_text(:paper)
+            return After.new(list: { "paper" => fields.text(:paper),
+                                     "numbers" => written.id.to_s }) if fields.some_text(:paper)
 
-            After.new(list: { "outcome" => fields.some_text(:outcome) || written.id.to_s, "part" => fields.some_text(:part) }.compact)
+            After.new(list: { "outcome" => fields.some_text(:outcome) || written.id.to_s,
+                              "part" => fields.some_text(:part) }.compact)
           end
 
           private

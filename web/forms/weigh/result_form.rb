@@ -12,21 +12,26 @@ module Hobrin
 
           def edit
             case fields.one_of(:do, DEEDS)
-            when :write then Edits::Weigh::ReportResult.new(record_id:, number: (result if fields.some_text(:result)), given:)
+            when :write then Edits::Weigh::ReportResult.new(record_id:,
+                                                            number: (result if fields.some_text(:result)), given:)
             when :drop then Edits::Weigh::DropResult.new(record_id:, number: result)
-            when :out, :back then Edits::Weigh::CountResult.new(record_id:, number: result, counts: fields.text(:do) == "back")
+            when :out, :back then Edits::Weigh::CountResult.new(record_id:, number: result,
+                                                                counts: fields.text(:do) == "back")
             when :mend, :count
               trap = fields.one_of(:trap, Appraisal::Together::Trap::WORDS.keys)
-              Edits::Weigh::SettleTrap.new(record_id:, number: result, trap:, mend: fields.text(:do) == "mend")
+              Edits::Weigh::SettleTrap.new(record_id:, number: result, trap:,
+                                           mend: fields.text(:do) == "mend")
             else unknown
             end
           end
 
           # What was pressed on an outcome leads back to it.
           def after(_outcome)
-            return After.new(list: { "outcome" => fields.text(:outcome) }) unless %w[write drop].include?(fields.text(:do))
+            return After.new(list: { "outcome" => fields.text(:outcome) }) unless %w[write
+                                                                                     drop].include?(fields.text(:do))
 
-            After.new(list: { "paper" => record_id, "numbers" => fields.some_text(:outcome) || "yes" })
+            After.new(list: { "paper" => record_id,
+                              "numbers" => fields.some_text(:outcome) || "yes" })
           end
 
           private
@@ -36,7 +41,8 @@ module Hobrin
 
           def given
             typed = NAMES.to_h { |name| [name, fields.text(name)] }.reject { |_, text| text.empty? }
-            { outcome_id: id(:outcome, of: "outcome"), form: fields.text(:form), typed:, measure: fields.some_text(:measure),
+            { outcome_id: id(:outcome, of: "outcome"), form: fields.text(:form), typed:,
+              measure: fields.some_text(:measure),
               group: fields.text(:group), comparison: fields.text(:comparison), time: fields.text(:time),
               shown: fields.text(:shown), turned: fields.checked?(:turned), change: fields.checked?(:change) }
           end

@@ -15,26 +15,41 @@ module Hobrin
           attr_reader :outcome
 
           # The id of the record whose numbers ask for a new one, nil for none.
-          def paper = @page.fields.some_text(:for) || (@page.fields.some_text(:paper) if @page.errors.any?)
+          def paper
+            @page.fields.some_text(:for) || (@page.fields.some_text(:paper) if @page.errors.any?)
+          end
 
           # Names that the question has for outcomes and that are none yet.
           def proposals
             named = @page.weighing.outcomes.map { |one| one.name.downcase }
-            @page.question.elements.select { |element| element.key == "O" }.flat_map { |element| element.phrases.map(&:text) }
+            @page.question.elements.select do |element|
+              element.key == "O"
+            end.flat_map { |element| element.phrases.map(&:text) }
                  .map { |text| text[0].upcase + text[1..] }.reject { |text| named.include?(text.downcase) }
           end
 
           def name = @page.typed_or(:name, @outcome&.name.to_s)
-          def kinds = choices(:kind, Appraisal::Outcome::Kind::ALL.to_h { |kind| [kind.key, kind.name] }, @outcome&.kind || usual_kind)
+
+          def kinds
+            choices(:kind, Appraisal::Outcome::Kind::ALL.to_h do |kind|
+              [kind.key, kind.name]
+            end, @outcome&.kind || usual_kind)
+          end
+
           def better = choices(:better, Appraisal::Outcome::BETTER, @outcome&.better || :less)
-          def matters = choices(:matters, Appraisal::Outcome::MATTERS, @outcome&.matters || :important)
+
+          def matters
+            choices(:matters, Appraisal::Outcome::MATTERS, @outcome&.matters || :important)
+          end
+
           def worthwhile = @page.typed_or(:worthwhile, plain(@outcome&.worthwhile))
           def baseline = @page.typed_or(:baseline, plain(@outcome&.baseline))
 
           # What the two numbers are told in.
           def worthwhile_unit
             kind = @outcome&.kind || usual_kind
-            %w[events time share test].include?(kind) ? "people of 100" : "in the units of the measure"
+            %w[events time share
+               test].include?(kind) ? "people of 100" : "in the units of the measure"
           end
 
           # Papers whose numbers would be taken away with it.
@@ -43,7 +58,10 @@ module Hobrin
           private
 
           # What the kind of question asks for first.
-          def usual_kind = { "diagnosis" => "test", "prognosis" => "share" }.fetch(@page.question.kind, "events")
+          def usual_kind
+            { "diagnosis" => "test", "prognosis" => "share" }.fetch(@page.question.kind, "events")
+          end
+
           def plain(number) = number ? format("%g", number) : ""
 
           def choices(field, names, stored)

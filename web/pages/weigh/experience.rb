@@ -4,15 +4,16 @@ module Hobrin
   module Web
     module Pages
       class Weigh
-        # What experience studies found: the findings, the papers that speak to each, and how far each can
-        # be relied on.
+        # What experience studies found: the findings, the papers that speak to each, and how far
+        # each can be relied on.
         class Experience
           include Formatting
 
           STEPS = { 0 => "no step", -1 => "one down", -2 => "two down" }.freeze
           private_constant :STEPS
 
-          # A paper in the form of a finding: place :: its place in the form; speaks :: choices; words :: the
+          # A paper in the form of a finding: place :: its place in the form; speaks :: choices;
+          #   words :: the
           # sentence that says it; offers :: sentences of its abstract
           class Voice < Value
             attributes :place, :record, :speaks, :words, :offers
@@ -26,7 +27,8 @@ module Hobrin
           # [Appraisal::Finding, Confidence, path, whether it is open]
           def findings
             @page.weighing.findings.map do |one|
-              [one, @page.reading.confidence(one), @page.path(:weigh, show: "findings", finding: one.id), one == finding]
+              [one, @page.reading.confidence(one),
+               @page.path(:weigh, show: "findings", finding: one.id), one == finding]
             end
           end
 
@@ -39,7 +41,9 @@ module Hobrin
           def path_to_fresh = @page.path(:weigh, show: "findings", finding: "new")
 
           # Whether the form is open: for one that is there, or a new one.
-          def open? = finding || @page.fields.text(:finding) == "new" || @page.weighing.findings.empty? || @page.errors.any?
+          def open?
+            finding || @page.fields.text(:finding) == "new" || @page.weighing.findings.empty? || @page.errors.any?
+          end
 
           def text = @page.typed_or(:text, finding&.text.to_s)
 
@@ -47,12 +51,17 @@ module Hobrin
           def voices
             @voices ||= papers.each_with_index.map do |row, place|
               stored = finding&.support&.[](row.record.id)
-              Voice.new(place:, record: row.record, speaks: speaks(place, stored), words: words(place, stored), offers: offers(row.record))
+              Voice.new(place:, record: row.record, speaks: speaks(place, stored),
+                        words: words(place, stored), offers: offers(row.record))
             end
           end
 
           # The kept papers as columns of the grid.
-          def papers = @papers ||= @page.rows.sort_by.with_index { |row, place| [qualitative?(row) ? 0 : 1, place] }
+          def papers
+            @papers ||= @page.rows.sort_by.with_index do |row, place|
+              [qualitative?(row) ? 0 : 1, place]
+            end
+          end
 
           # A paper's name over its column.
           def short(record) = [record.authors.first&.family, record.year].compact.join(" ")
@@ -67,14 +76,17 @@ module Hobrin
           # [component, name, proposed, why, said, choices, by] of the open finding.
           def lines
             confidence.lines.map do |line|
-              [line.component, Appraisal::Findings::Confidence::COMPONENTS.fetch(line.component), STEPS.fetch(line.proposed), line.why,
+              [line.component, Appraisal::Findings::Confidence::COMPONENTS.fetch(line.component),
+               STEPS.fetch(line.proposed), line.why,
                STEPS.fetch(line.steps), choices(line), line.judgement&.why.to_s]
             end
           end
 
           private
 
-          def qualitative?(row) = (row.paper&.design || Appraisal::Design.proposed(row.record)&.key) == "qualitative"
+          def qualitative?(row)
+            (row.paper&.design || Appraisal::Design.proposed(row.record)&.key) == "qualitative"
+          end
 
           def speaks(place, stored)
             given = @page.refused?(:speaks) ? @page.fields.nested(:speaks).text(place) : stored&.speaks.to_s
@@ -82,7 +94,9 @@ module Hobrin
               Appraisal::Finding::Voice::WAYS.map { |value, name| [value, name, value.to_s == given] }
           end
 
-          def words(place, stored) = @page.refused?(:words) ? @page.fields.nested(:words).text(place) : stored&.words.to_s
+          def words(place, stored)
+            @page.refused?(:words) ? @page.fields.nested(:words).text(place) : stored&.words.to_s
+          end
 
           # What the findings section of an abstract says.
           def offers(record)
@@ -93,7 +107,9 @@ module Hobrin
 
           def choices(line)
             chosen = line.judgement&.steps
-            [["", "as proposed", chosen.nil?]] + STEPS.map { |step, name| [step, name, step == chosen] }
+            [["", "as proposed", chosen.nil?]] + STEPS.map do |step, name|
+              [step, name, step == chosen]
+            end
           end
         end
       end

@@ -27,7 +27,11 @@ module Hobrin
             "#{words[0].upcase}#{words[1..]}#{by_hand}#{knapp}#{fallback}."
           end
 
-          def no_counts? = @pool.way.model == :mantel_haenszel && !Appraisal::Together::Pooling.by_counts?(@pool.studies, @pool.way)
+          def no_counts?
+            @pool.way.model == :mantel_haenszel && !Appraisal::Together::Pooling.by_counts?(
+              @pool.studies, @pool.way
+            )
+          end
 
           def scale
             case @pool.measure.scale
@@ -39,8 +43,9 @@ module Hobrin
           def apart
             low, high = @pool.spread.i2_interval
             between = "; τ² #{decimal(@pooled.tau2, 3)}" if @pool.way.random?
-            "They differ beyond chance by I² #{hundredths(@pooled.i2)} of 100 (#{hundredths(low)} to #{hundredths(high)}); " \
-              "Q #{decimal(@pooled.q)} on #{@pooled.q_df}, p #{p_words(@pooled.q_p)}#{between}."
+            "They differ beyond chance by I² #{hundredths(@pooled.i2)} of 100 (#{hundredths(low)} to " \
+              "#{hundredths(high)}); " \
+              "Q #{decimal(@pooled.q)} on #{@pooled.q_df}, p #{@told.p(@pooled.q_p)}#{between}."
           end
 
           def predicted
@@ -57,12 +62,12 @@ module Hobrin
 
           def corrected
             empty = @pool.studies.count { |study| study.reported.table&.cells&.any?(&:zero?) }
-            return if empty.zero? || %i[mantel_haenszel].include?(@pool.way.model) || @pool.measure.key == :peto_odds_ratio
+            if empty.zero? || %i[mantel_haenszel].include?(@pool.way.model) || @pool.measure.key == :peto_odds_ratio
+              return
+            end
 
             "½ is added to each cell of #{count_of(empty, "paper")} with an empty one."
           end
-
-          def p_words(value) = value < 0.001 ? "below 0.001" : decimal(value, value < 0.1 ? 3 : 2)
         end
       end
     end

@@ -6,11 +6,6 @@ module Hobrin
       class Weigh
         # What one paper gives: the results that stand, and the form for one.
         class Numbers
-          # A result that stands: groups, effect :: in words; doubts :: sentences; path :: to change it
-          class Standing < Value
-            attributes :outcome, :reported, :groups, :effect, :made, :doubts, :path, :fields
-          end
-
           # A field of the form: name, label :: in full; value :: as typed
           class Field < Value
             attributes :name, :label, :value, :whole
@@ -31,38 +26,31 @@ module Hobrin
 
           def record = @row.record
 
-          def standing
-            @row.results.map do |result|
-              told = Told.new(result.outcome.measure)
-              reported = result.reported
-              Standing.new(outcome: result.outcome, reported:, groups: told.groups(reported).compact, effect: effect(result, told),
-                           made: Appraisal::Reported::Values.made(reported.form), doubts: reported.doubts,
-                           path: page.path_to_numbers(record, result.outcome, result: reported.number),
-                           fields: { paper: record.id, result: reported.number, outcome: result.outcome.id })
-            end
-          end
+          def standing = @row.results.map { |result| Standing.new(page, record, result) }
 
-          # Whether the form comes before what stands: while one is written or changed, and where the paper
-          # gives nothing for the outcome yet.
+          # An outcome to be named, while there is none.
+          def described = Described.new(page)
+
+          # Whether the form comes before what stands: while one is written or changed, and where
+          # the paper gives nothing for the outcome yet.
           def form_first?
-            changed || taken || page.errors.any? || @row.results.none? { |one| one.outcome == outcome }
-          end
-
-          # Effect of four counts with its difference and number needed, as EffectWords; nil for others.
-          def effect_words(standing)
-            table = standing.reported.table
-            EffectWords.new(Appraisal::Effect.of(table)) if table && standing.outcome.measure.ratio?
+            given = @row.results.any? { |one| one.outcome == outcome }
+            changed || taken || page.errors.any? || !given
           end
 
           # [name, path, whether it is chosen]
           def outcomes
-            page.weighing.outcomes.map { |one| [one.name, page.path_to_numbers(record, one), one == outcome] }
+            page.weighing.outcomes.map do |one|
+              [one.name, page.path_to_numbers(record, one), one == outcome]
+            end
           end
 
-          # The outcome that numbers are written for: the one that was asked for, else the first for which
-          # the paper gives none yet.
+          # The outcome that numbers are written for: the one that was asked for, else the first
+          # for which the paper gives none yet.
           def outcome
-            number = [page.fields.number(:numbers), page.fields.number(:outcome)].find { |one| one.is_a?(Integer) }
+            number = [page.fields.number(:numbers), page.fields.number(:outcome)].find do |one|
+              one.is_a?(Integer)
+            end
             page.weighing.outcome(number) || missing || page.weighing.outcomes.first
           end
 
@@ -81,28 +69,40 @@ module Hobrin
           def forms
             outcome.sort.forms.map do |key|
               one = Appraisal::Reported::Form.fetch(key)
-              [one.name, page.path_to_numbers(record, outcome, as: key, result: changed&.number), one == form]
+              [one.name, page.path_to_numbers(record, outcome, as: key, result: changed&.number),
+               one == form]
             end
           end
 
           # [heading, Array of Field] of each group.
           def groups
-            return [["", form.fields.map { |field| field(field, field.name) }]] unless form.two_groups
+            return [["", form.fields.map do |field|
+              field(field, field.name)
+            end]] unless form.two_groups
 
             [["With it", form.fields.map { |field| field(field, field.name) }],
              ["Without it", form.fields.map { |field| field(field, form.other(field.name)) }]]
           end
 
-          # In which measure a printed effect is: [key, name, whether it is chosen]; none for other forms.
+          # In which measure a printed effect is: [key, name, whether it is chosen]; none for other
+          # forms.
           def measures
             return [] unless form.key == "estimate"
 
-            chosen = page.typed_or(:measure, (measure_taken || changed&.measure || outcome.way.measure).to_s)
+            chosen = page.typed_or(:measure,
+                                   (measure_taken || changed&.measure || outcome.way.measure).to_s)
             outcome.sort.measures.map { |key| [key, Appraisal::Outcome::Measure.fetch(key).name, key.to_s == chosen] }
           end
 
-          def text(name) = page.typed_or(name, name == :shown && taken ? taken.sentence.text : changed&.public_send(name).to_s)
-          def checked?(name) = page.errors.any? ? page.fields.checked?(name) : (changed&.public_send(name) || false)
+          def text(name)
+            page.typed_or(name,
+                          name == :shown && taken ? taken.sentence.text : changed&.public_send(name).to_s)
+          end
+
+          def checked?(name)
+            page.errors.any? ? page.fields.checked?(name) : (changed&.public_send(name) || false)
+          end
+
           def scale? = outcome.kind == "scale"
 
           # What the abstract and the full text offer for the outcome.
@@ -110,7 +110,8 @@ module Hobrin
             return [] if changed && taken.nil?
 
             all_offers.each_with_index.map do |offer, place|
-              Offered.new(offer:, path: page.path_to_numbers(record, outcome, take: place), taken: offer == taken)
+              Offered.new(offer:, path: page.path_to_numbers(record, outcome, take: place),
+                          taken: offer == taken)
             end
           end
 
@@ -123,14 +124,16 @@ module Hobrin
 
           def all_offers
             @all_offers ||= page.reading.passages(record).flat_map do |passage|
-              CloseReading::Offers.all_in(passage, outcome.sort.forms, measures: outcome.sort.printed)
+              CloseReading::Offers.all_in(passage, outcome.sort.forms,
+                                          measures: outcome.sort.printed)
             end.first(12)
           end
 
           # The offer that was asked for, nil for none.
           def taken
             place = page.fields.number(:take)
-            all_offers[place] if outcome && place.is_a?(Integer) && place.between?(0, all_offers.size)
+            all_offers[place] if outcome && place.is_a?(Integer) && place.between?(0,
+                                                                                   all_offers.size)
           end
 
           # A ratio of any name is a ratio where printed effects are pooled as they are.
@@ -142,23 +145,8 @@ module Hobrin
 
           def field(field, name)
             stored = taken ? taken.typed[name] : changed&.typed&.[](name)
-            Field.new(name:, label: field.label, value: page.typed_or(name, stored.to_s), whole: field.whole)
-          end
-
-          def effect(result, told)
-            reported = result.reported
-            return test_words(reported.values) if result.outcome.kind == "test"
-
-            one = reported.effect(result.outcome.measure)
-            return "tells nothing by the #{result.outcome.measure.name}" unless one
-
-            reach = result.outcome.way.z * one.error
-            "#{result.outcome.measure.name} #{told.interval(one.effect, one.effect - reach, one.effect + reach)}#{told.unit}"
-          end
-
-          def test_words(test)
-            both = { "sensitivity" => test.sensitivity, "specificity" => test.specificity }
-            both.map { |name, one| "#{name} #{page.points(one.estimate)} (#{page.points(one.low)} to #{page.points(one.high)})" }.join(", ")
+            Field.new(name:, label: field.label, value: page.typed_or(name, stored.to_s),
+                      whole: field.whole)
           end
         end
       end

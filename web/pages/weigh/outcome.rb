@@ -6,7 +6,8 @@ module Hobrin
       class Weigh
         # An outcome: its papers together, how sure that is, and what the outcome is.
         class Outcome
-          PARTS = { "together" => "Together", "certainty" => "How sure", "without" => "Without each", "time" => "One by one in time",
+          PARTS = { "together" => "Together", "certainty" => "How sure", "without" => "Without each",
+                    "time" => "One by one in time",
                     "groups" => "Groups", "small" => "Small papers", "is" => "What it is" }.freeze
           private_constant :PARTS
 
@@ -15,7 +16,8 @@ module Hobrin
             attributes :trap, :of, :fields
           end
 
-          # A result that is not counted: back :: fields that count it again, nil where nothing helps
+          # A result that is not counted: back :: fields that count it again, nil where nothing
+          #   helps
           class Aside < Value
             attributes :study, :why, :back
           end
@@ -38,18 +40,35 @@ module Hobrin
           def is = @is ||= Described.new(page, outcome)
 
           # What is open: the key of a part.
-          def part = parts_offered.key?(page.fields.text(:part)) ? page.fields.text(:part) : "together"
+          def part
+            parts_offered.key?(page.fields.text(:part)) ? page.fields.text(:part) : "together"
+          end
+
+          # How much it matters and which way is better, in words.
+          def about
+            matters = Appraisal::Outcome::MATTERS.fetch(outcome.matters)
+            outcome.kind == "test" ? matters : "#{matters} · " \
+              "#{Appraisal::Outcome::BETTER.fetch(outcome.better)}"
+          end
+
+          # The name of the measure with the level of its intervals.
+          def measured = "#{outcome.measure.name.sub(/\A./, &:upcase)} (#{outcome.way.level} %)"
 
           # [name, path, whether it is open]
           def parts
-            parts_offered.map { |key, name| [name, page.path_to_outcome(outcome, part: (key unless key == "together")), key == part] }
+            parts_offered.map do |key, name|
+              [name, page.path_to_outcome(outcome, part: (key unless key == "together")),
+               key == part]
+            end
           end
 
           def view = part == "together" ? "weigh/together" : "weigh/#{part}"
 
           def snares
             pool.open_traps.map do |trap|
-              Snare.new(trap:, of: trap.of.map { |one| one.respond_to?(:label) ? one.apart : "#{one.byline} #{one.year}" }.join(", "),
+              Snare.new(trap:, of: trap.of.map do |one|
+                one.respond_to?(:label) ? one.apart : "#{one.byline} #{one.year}"
+              end.join(", "),
                         fields: fields_of(trap.study).merge(trap: trap.key))
             end
           end
@@ -57,7 +76,8 @@ module Hobrin
           def asides
             pool.aside.map do |study|
               why = study.reported.aside
-              Aside.new(study:, why: Appraisal::Together::WHY.fetch(why || :nothing), back: why && fields_of(study).merge(do: "back"))
+              Aside.new(study:, why: Appraisal::Together::WHY.fetch(why || :nothing),
+                        back: why && fields_of(study).merge(do: "back"))
             end
           end
 
@@ -65,14 +85,18 @@ module Hobrin
           def fields_of(study) = { outcome: outcome.id, paper: study.id, result: study.number }
 
           # The ways to put together: [value, name, whether it is chosen].
-          def measures = outcome.sort.measures.map { |key| [key, Appraisal::Outcome::Measure.fetch(key).name, key == outcome.way.measure] }
+          def measures
+            outcome.sort.measures.map { |key| [key, Appraisal::Outcome::Measure.fetch(key).name, key == outcome.way.measure] }
+          end
 
           def models
             fits = Appraisal::Outcome::Way::MODELS.reject { |key, _| key == :mantel_haenszel && outcome.way.weighed.nil? }
             fits.map { |key, name| [key, name, key == outcome.way.model] }
           end
 
-          def levels = Appraisal::Outcome::Way::LEVELS.map { |level| [level, "#{level} %", level == outcome.way.level] }
+          def levels
+            Appraisal::Outcome::Way::LEVELS.map { |level| [level, "#{level} %", level == outcome.way.level] }
+          end
 
           # What the pooled value rests on, in sentences.
           def facts = pool.pooled ? Facts.new(self).call : []
@@ -81,20 +105,24 @@ module Hobrin
           def unpooled
             return if pool.pooled
             return "No paper gives numbers for it yet." if pool.studies.empty?
-            return "Nothing is pooled while a trap is open: something would count twice, or does not belong." if pool.open_traps.any?
+            if pool.open_traps.any?
+              return "Nothing is pooled while a trap is open: something would count twice, or " \
+                     "does not belong."
+            end
             return "A single paper: nothing is pooled." if pool.studies.size == 1
 
             "Not put together: look at the papers one by one."
           end
 
-          # The papers one by one: how many lie on which side, the middle effect and the range; nil where
-          # they are pooled or there is only one.
+          # The papers one by one: how many lie on which side, the middle effect and the range; nil
+          # where they are pooled or there is only one.
           def side_by_side
             return if pool.pooled || pool.studies.size < 2 || pool.measure.nothing.nil?
 
             less = pool.results.count { |one| one.effect.negative? }
             low, middle, high = pool.range
-            "#{less} of #{pool.studies.size} lie on the side of less. Their middle effect is #{told.value(middle)}, from #{told.range(low, high)}."
+            "#{less} of #{pool.studies.size} lie on the side of less. Their middle effect is " \
+              "#{told.value(middle)}, from #{told.range(low, high)}."
           end
 
           private

@@ -4,19 +4,21 @@ module Hobrin
   module Web
     module Pages
       class Weigh
-        # The sheet of one paper: how it was made, the questions that fit, whether it is about people
-        # like ours.
+        # The sheet of one paper: how it was made, the questions that fit, whether it is about
+        # people like ours.
         class Sheet
           MOVES = { "-1" => "one stronger", "0" => "as the table says", "1" => "one weaker" }.freeze
           private_constant :MOVES
 
-          # A group of questions: concern :: in words, nil where nothing is answered; set :: Array of
+          # A group of questions: concern :: in words, nil where nothing is answered; set :: Array
+          #   of
           #   [value, name, whether it is chosen]; why :: of what was set
           class Group < Value
             attributes :key, :name, :items, :concern, :set, :why
           end
 
-          # A question: answers :: Array of [answer, in words, whether it was given]; shown :: the sentence
+          # A question: answers :: Array of [answer, in words, whether it was given]; shown :: the
+          #   sentence
           #   that shows it; offers :: Array of sentences that may
           class Item < Value
             attributes :key, :text, :answers, :shown, :offers
@@ -40,7 +42,8 @@ module Hobrin
             choose + Appraisal::Design::ALL.map { |one| [one.key, one.name, one == design] }
           end
 
-          # What a review may have reviewed: [key, name, whether it is chosen]; none for other designs.
+          # What a review may have reviewed: [key, name, whether it is chosen]; none for other
+          # designs.
           def reviewable
             return [] unless design&.key == "systematic_review"
 
@@ -63,13 +66,17 @@ module Hobrin
           def groups
             return [] unless sheet
 
-            found = Appraisal::Sheets::Concern.by_group(sheet.questions, answers, @row.paper&.concerns || {})
-            sheet.questions.group_by(&:group).map { |key, questions| group(key, questions, found[key]) }
+            found = Appraisal::Sheets::Concern.by_group(sheet.questions, answers,
+                                                        @row.paper&.concerns || {})
+            sheet.questions.group_by(&:group).map do |key, questions|
+              group(key, questions, found[key])
+            end
           end
 
           # The whole paper's concern in words; nil where nothing is answered.
           def concern
-            found = Appraisal::Sheets::Concern.by_group(sheet.questions, answers, @row.paper&.concerns || {})
+            found = Appraisal::Sheets::Concern.by_group(sheet.questions, answers,
+                                                        @row.paper&.concerns || {})
             Appraisal::Sheets::Concern::WORDS[Appraisal::Sheets::Concern.overall(found)]
           end
 
@@ -78,9 +85,14 @@ module Hobrin
             stored = @row.paper&.applies || {}
             Appraisal::Applies::PARTS.map do |part, name|
               given = @page.refused?(:applies) ? @page.fields.nested(:applies).text(part) : stored[part].to_s
-              [part, name, Appraisal::Applies::NEAR.map { |near, words| [near, words, near.to_s == given] }]
+              [part, name, Appraisal::Applies::NEAR.map do |near, words|
+                [near, words, near.to_s == given]
+              end]
             end
           end
+
+          # Where the sheet comes from, and by which rule its concerns are worked out.
+          def rule = "#{sheet.spirit} The wording is our own. #{Appraisal::Sheets::Concern::RULE}"
 
           # The sentences of the abstract, to choose from.
           def sentences = passage.sentences.map(&:text)
@@ -90,7 +102,9 @@ module Hobrin
 
           # [name of the outcome, path to its numbers] of what the paper gives.
           def results
-            @row.results.map { |one| [one.outcome.name, @page.path_to_numbers(record, one.outcome)] }.uniq
+            @row.results.map do |one|
+              [one.outcome.name, @page.path_to_numbers(record, one.outcome)]
+            end.uniq
           end
 
           private
@@ -105,7 +119,9 @@ module Hobrin
           def graded = @page.typed_or(:graded, (@row.paper&.graded || 0).to_s)
 
           def answers
-            @answers ||= sheet ? sheet.questions.to_h { |one| [one.key, answer(one.key)] }.compact : {}
+            @answers ||= sheet ? sheet.questions.to_h do |one|
+              [one.key, answer(one.key)]
+            end.compact : {}
           end
 
           def answer(key)
@@ -118,22 +134,25 @@ module Hobrin
           def shown(key)
             return @page.fields.nested(:shown).text(key) if @page.refused?(:shown)
 
-            @row.paper&.answers&.[](key)&.shown.to_s
+            stored = @row.paper&.answers || {}
+            stored[key]&.shown.to_s
           end
 
           def group(key, questions, concern)
             chosen = @row.paper&.concerns&.[](key)
             set = [["", "by the rule", chosen.nil?]] +
                   Appraisal::Sheets::Concern::WORDS.map { |value, words| [value, words, chosen&.concern == value] }
-            Group.new(key:, name: Appraisal::Sheets::GROUPS.fetch(key), items: questions.map { |one| item(one) },
-                      concern: Appraisal::Sheets::Concern::WORDS[concern], set:, why: chosen&.why.to_s)
+            items = questions.map { |one| item(one) }
+            Group.new(key:, name: Appraisal::Sheets::GROUPS.fetch(key), items:, set:, why: chosen&.why.to_s,
+                      concern: Appraisal::Sheets::Concern::WORDS[concern])
           end
 
           def item(question)
             given = answers[question.key]&.says
             answers = Appraisal::Answer::WORDS.map { |value, words| [value, words, value == given] }
             offers = shown(question.key).empty? ? question.sentences(passage).map(&:text) : []
-            Item.new(key: question.key, text: question.text, answers:, shown: shown(question.key), offers:)
+            Item.new(key: question.key, text: question.text, answers:, shown: shown(question.key),
+                     offers:)
           end
         end
       end

@@ -9,9 +9,11 @@ module Hobrin
           include Formatting
 
           # A line: papers, people, effect, without, with, words :: in words, "" where there is none
-          # level, certainty :: 1 to 4 and its word, nil where no paper is counted; path :: to the outcome
+          # level, certainty :: 1 to 4 and its word, nil where no paper is counted; path :: to the
+          #   outcome
           class Line < Value
-            attributes :outcome, :papers, :people, :effect, :measure, :without, :with, :level, :certainty, :words, :path
+            attributes :outcome, :matters, :papers, :people, :effect, :measure, :without, :with, :level,
+                       :certainty, :words, :path
           end
 
           # page :: anything with path(key, …); reading :: Services::ReadWeigh
@@ -23,16 +25,24 @@ module Hobrin
           def lines = @lines ||= @reading.table.map { |row| line(row) }
 
           # [Appraisal::Finding, Confidence]
-          def findings = @page.inquiry.weighing.findings.map { |finding| [finding, @reading.confidence(finding)] }
+          def findings
+            @page.inquiry.weighing.findings.map do |finding|
+              [finding, @reading.confidence(finding)]
+            end
+          end
+
           def any? = lines.any? || findings.any?
 
           private
 
           def line(row)
             pool = row.pool
-            Line.new(outcome: row.outcome, papers: pool.studies.size, people: pool.people.positive? ? number(pool.people) : "",
+            Line.new(outcome: row.outcome, matters: Appraisal::Outcome::MATTERS.fetch(row.outcome.matters),
+                     papers: pool.studies.size,
+                     people: pool.people.positive? ? number(pool.people) : "",
                      effect: effect(row), measure: pool.measure.name, **hundred(row), level: row.certainty&.level,
-                     certainty: row.certainty&.word, words: words(row), path: @page.path(:weigh, outcome: row.outcome.id))
+                     certainty: row.certainty&.word, words: words(row),
+                     path: @page.path(:weigh, outcome: row.outcome.id))
           end
 
           def effect(row)
@@ -45,10 +55,15 @@ module Hobrin
           end
 
           def test(pool)
-            %i[sensitivity specificity].map { |name| "#{name} #{share(pool.tests.public_send(name))}" }.join(", ")
+            %i[sensitivity specificity].map do |name|
+              "#{name} #{share(pool.tests.public_send(name))}"
+            end.join(", ")
           end
 
-          def share(interval) = "#{points(interval.estimate)} (#{points(interval.low)} to #{points(interval.high)}) of 100"
+          def share(interval)
+            "#{points(interval.estimate)} (#{points(interval.low)} to #{points(interval.high)}) " \
+              "of 100"
+          end
 
           def hundred(row)
             numbers = row.hundred
@@ -62,7 +77,8 @@ module Hobrin
             return row.words if row.words
             return "" unless row.certainty
 
-            sure = { 4 => "", 3 => "probably ", 2 => "perhaps ", 1 => "not known: " }.fetch(row.certainty.level)
+            sure = { 4 => "", 3 => "probably ", 2 => "perhaps ",
+                     1 => "not known: " }.fetch(row.certainty.level)
             case row.outcome.kind
             when "test" then row.pool.tests ? test_words(row, sure) : ""
             when "share" then row.effect ? share_words(row, sure) : ""
@@ -72,13 +88,16 @@ module Hobrin
 
           # By the low and high end, never by the middle alone.
           def share_words(row, sure)
-            low, high = [row.effect.low, row.effect.high].map { |value| row.pool.measure.told(value).round }
+            low, high = [row.effect.low, row.effect.high].map do |value|
+              row.pool.measure.told(value).round
+            end
             capital("#{sure}#{low} to #{high} of 100")
           end
 
           def test_words(row, sure)
             missed = row.pool.tests.sensitivity
-            capital("#{sure}misses #{(100 * (1 - missed.high)).round} to #{(100 * (1 - missed.low)).round} of 100 who have it")
+            capital("#{sure}misses #{(100 * (1 - missed.high)).round} to #{(100 * (1 - missed.low)).round} " \
+                    "of 100 who have it")
           end
 
           def capital(text) = text[0].upcase + text[1..]

@@ -4,10 +4,11 @@ module Hobrin
   module Web
     module Pages
       class Weigh
-        # An outcome that is a test: its papers in pairs, pooled together, and what a result means where a
-        # known share of people has the condition.
+        # An outcome that is a test: its papers in pairs, pooled together, and what a result means
+        # where a known share of people has the condition.
         class Test < Outcome
-          TEST_PARTS = { "together" => "Together", "values" => "What a result means", "certainty" => "How sure", "is" => "What it is" }.freeze
+          TEST_PARTS = { "together" => "Together", "values" => "What a result means",
+                         "certainty" => "How sure", "is" => "What it is" }.freeze
           private_constant :TEST_PARTS
 
           def view = part == "together" ? "weigh/test" : "weigh/#{part}"
@@ -17,28 +18,23 @@ module Hobrin
           # [Study, Accuracy, path to its numbers, fields that take it out] of each paper.
           def rows
             pool.studies.map do |study|
-              [study, study.reported.values, page.path_to_numbers(study.record, outcome, result: study.number), fields_of(study).merge(do: "out")]
+              [study, study.reported.values,
+               page.path_to_numbers(study.record, outcome, result: study.number), fields_of(study).merge(do: "out")]
             end
           end
 
           # "97.5 (86.8 to 99.9)", of a Statistics::Interval of proportions
           def share(interval)
-            "#{page.points(interval.estimate)} (#{page.points(interval.low)} to #{page.points(interval.high)})"
+            "#{page.points(interval.estimate)} (#{page.points(interval.low)} to " \
+              "#{page.points(interval.high)})"
           end
-
-          def ratio(interval) = "#{page.decimal(interval.estimate)} (#{page.decimal(interval.low)} to #{page.decimal(interval.high)})"
-
-          # The scale of the two little pictures of each paper, 0 to 200.
-          def place(share) = (200 * share).round(1)
 
           def pooled = pool.tests
 
           def facts
             return [] unless pooled
 
-            one, two = [pooled.between[0, 0], pooled.between[1, 1]]
-            [pooled.converged ? together : apart,
-             "τ² #{page.decimal(one, 3)} of sensitivity and #{page.decimal(two, 3)} of false positives, on the scale of log odds.",
+            [pooled.converged ? together : apart, between,
              "A positive test is #{page.decimal(positive)} times as often found in those who have it; " \
              "a negative one #{page.decimal(negative)} times."]
           end
@@ -48,6 +44,11 @@ module Hobrin
           def parts_offered = TEST_PARTS
           def positive = pooled.sensitivity.estimate / (1 - pooled.specificity.estimate)
           def negative = (1 - pooled.sensitivity.estimate) / pooled.specificity.estimate
+
+          def between
+            one, two = [0, 1].map { |place| page.decimal(pooled.between[place, place], 3) }
+            "τ² #{one} of sensitivity and #{two} of false positives, on the scale of log odds."
+          end
 
           def together
             "Sensitivity and false positives are pooled together (Reitsma 2005, restricted maximum likelihood): " \

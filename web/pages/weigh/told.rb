@@ -32,6 +32,18 @@ module Hobrin
           def interval(estimate, low, high) = "#{value(estimate)} (#{range(low, high)})"
           def of(pooled) = interval(pooled.estimate, pooled.low, pooled.high)
 
+          # A p-value.
+          def p(value) = value < 0.001 ? "below 0.001" : decimal(value, value < 0.1 ? 3 : 2)
+
+          # The effect of one result with its interval; nil where it tells nothing. way ::
+          #   Outcome::Way
+          def result(reported, way)
+            one = reported.effect(@measure) or return
+            reach = way.z * one.error
+            "#{@measure.name} " \
+              "#{interval(one.effect, one.effect - reach, one.effect + reach)}#{unit}"
+          end
+
           # The unit that stands behind a number, or nothing.
           def unit = @measure.of_hundred? ? " of 100" : ""
 
@@ -39,9 +51,12 @@ module Hobrin
           def groups(reported)
             case (numbers = reported.values)
             when Statistics::TwoByTwo
-              ["#{numbers.events} of #{numbers.total}", "#{numbers.comparison_events} of #{numbers.comparison_total}"]
+              ["#{numbers.events} of #{numbers.total}",
+               "#{numbers.comparison_events} of #{numbers.comparison_total}"]
             when Array then of_array(reported.form, numbers)
-            when Hash then [numbers[:people] && count_of(numbers[:people], "person").sub("persons", "people"), nil]
+            when Hash then [
+              numbers[:people] && count_of(numbers[:people], "person").sub("persons", "people"), nil
+            ]
             else ["", ""]
             end
           end
@@ -50,9 +65,13 @@ module Hobrin
 
           def of_array(form, numbers)
             case form
-            when "events_over_time" then numbers.each_slice(2).map { |events, time| "#{number(events)} in #{number(time.round)}" }
+            when "events_over_time" then numbers.each_slice(2).map do |events, time|
+              "#{number(events)} in #{number(time.round)}"
+            end
             when "one_group" then ["#{numbers.first} of #{numbers.last}", nil]
-            else numbers.map { |one| "#{decimal(one.mean)} (#{decimal(one.deviation)}), #{one.size}" }
+            else numbers.map do |one|
+                   "#{decimal(one.mean)} (#{decimal(one.deviation)}), #{one.size}"
+                 end
             end
           end
 

@@ -3,11 +3,11 @@
 module Hobrin
   module Appraisal
     class Certainty
-      # Down by one where the interval holds both something worth having and nothing to speak of, by two
-      # where it holds something worth having either way; down by one, too, where there are fewer people
-      # than one trial would need (the optimal information size). What is worth having is the outcome's
-      # own smallest difference; where that is not said, a ratio beyond 0.8 or 1.25 or a fifth of a
-      # standard deviation (common practice, no source).
+      # Down by one where the interval holds both something worth having and nothing to speak of,
+      # by two where it holds something worth having either way; down by one, too, where there are
+      # fewer people than one trial would need (the optimal information size). What is worth having
+      # is the outcome's own smallest difference; where that is not said, a ratio beyond 0.8 or
+      # 1.25 or a fifth of a standard deviation (common practice, no source).
       module Imprecision
         # Of 100, for a share and for a test without a difference of their own.
         WIDE = 10.0
@@ -17,7 +17,8 @@ module Hobrin
           # Gives [steps, why].
           def of(pool)
             return of_test(pool) if pool.tests
-            return [0, "Nothing is pooled: look at the papers one by one."] if pool.studies.size > 1 && pool.pooled.nil?
+            return [0,
+                    "Nothing is pooled: look at the papers one by one."] if pool.studies.size > 1 && pool.pooled.nil?
             return of_share(pool) unless pool.measure.nothing
 
             of_effect(pool, pool.pooled || alone(pool))
@@ -36,7 +37,9 @@ module Hobrin
             needed = InformationSize.of(pool)
             short = needed && needed.count > needed.there
             steps = -1 if steps.zero? && short
-            [steps, [interval_words(pool, pooled), worth_words(pool, worth), needed&.words].compact.join("; ").concat(".")]
+            [steps,
+             [interval_words(pool, pooled), worth_words(pool, worth),
+              needed&.words].compact.join("; ").concat(".")]
           end
 
           def by_interval(pooled, worth)
@@ -44,7 +47,9 @@ module Hobrin
             return -2 if both
 
             crosses_nothing = pooled.low.negative? && pooled.high.positive?
-            crosses_worth = [worth.low, worth.high].any? { |limit| pooled.low < limit && pooled.high > limit }
+            crosses_worth = [worth.low, worth.high].any? do |limit|
+              pooled.low < limit && pooled.high > limit
+            end
             return 0 if crosses_nothing && !crosses_worth
             return 0 if !crosses_nothing && worth.guessed
 
@@ -56,16 +61,20 @@ module Hobrin
           end
 
           def worth_words(pool, worth)
-            "worth having is what lies beyond #{Said.interval(pool.measure, worth.low, worth.high)}#{" (by common practice)" if worth.guessed}"
+            limits = Said.interval(pool.measure, worth.low, worth.high)
+            "worth having is what lies beyond #{limits}#{" (by common practice)" if worth.guessed}"
           end
 
           def of_share(pool)
             pooled = pool.pooled || alone(pool)
-            wide(pool, { "The interval" => [pool.measure.told(pooled.low), pool.measure.told(pooled.high)] })
+            wide(pool,
+                 { "The interval" => [pool.measure.told(pooled.low),
+                                      pool.measure.told(pooled.high)] })
           end
 
           def of_test(pool)
-            both = { "Sensitivity" => pool.tests.sensitivity, "specificity" => pool.tests.specificity }
+            both = { "Sensitivity" => pool.tests.sensitivity,
+                     "specificity" => pool.tests.specificity }
             wide(pool, both.transform_values { |one| [100 * one.low, 100 * one.high] })
           end
 
@@ -74,8 +83,12 @@ module Hobrin
             most = 2 * (pool.outcome.worthwhile || WIDE)
             over = intervals.count { |_, (low, high)| high - low > most }
             double = intervals.any? { |_, (low, high)| high - low > 2 * most }
-            said = intervals.map { |name, (low, high)| "#{name} runs from #{Said.number(low)} to #{Said.number(high)} of 100" }
-            [double ? -2 : (over.positive? ? -1 : 0), "#{said.join("; ")}; up to #{Said.number(most)} wide is exact enough#{" (by common practice)" unless pool.outcome.worthwhile}."]
+            said = intervals.map do |name, (low, high)|
+              "#{name} runs from #{Said.number(low)} to #{Said.number(high)} of 100"
+            end
+            [double ? -2 : (over.positive? ? -1 : 0),
+             "#{said.join("; ")}; up to #{Said.number(most)} wide is exact " \
+             "enough#{" (by common practice)" unless pool.outcome.worthwhile}."]
           end
         end
       end

@@ -3,10 +3,11 @@
 module Hobrin
   module Appraisal
     class Certainty
-      # Down by one where more than half of what differs is more than chance, or a new study might have
-      # the opposite of what is pooled; by two where more than three quarters is and a new study might.
-      # Not where all studies lie on one side, since then they differ in size only. Of a test or a share,
-      # by how far the studies lie apart. Where it begins: common practice, no source.
+      # Down by one where more than half of what differs is more than chance, or a new study might
+      # have the opposite of what is pooled; by two where more than three quarters is and a new
+      # study might.
+      # Not where all studies lie on one side, since then they differ in size only. Of a test or a
+      # share, by how far the studies lie apart. Where it begins: common practice, no source.
       module Inconsistency
         # Of 100, how far single shares may lie apart.
         APART = 30
@@ -27,7 +28,7 @@ module Hobrin
           def of_effect(pool)
             i2, (low, high) = [pool.pooled.i2, pool.spread.i2_interval]
             new_study = pool.pooled.prediction
-            opposite = new_study && Direct.way(pool.pooled) != :either && new_study.first.negative? != new_study.last.negative?
+            opposite = new_study && Direct.way(pool.pooled) != :either && new_study.map(&:negative?).uniq.size == 2
             split = pool.results.map { |one| one.effect.negative? }.uniq.size > 1
             [steps(i2, opposite, split), reason(pool, i2, low, high, new_study)]
           end
@@ -49,13 +50,16 @@ module Hobrin
           def of_share(pool)
             shares = pool.results.map { |one| pool.measure.told(one.effect) }
             apart = shares.max - shares.min
-            [apart > APART ? -1 : 0, "The papers tell #{Said.number(shares.min)} to #{Said.number(shares.max)} of 100; I² is " \
+            [apart > APART ? -1 : 0, "The papers tell #{Said.number(shares.min)} to " \
+                                     "#{Said.number(shares.max)} of 100; I² is " \
                                      "#{Said.hundredths(pool.pooled.i2)}."]
           end
 
           def of_test(pool)
             both = %i[sensitivity specificity].to_h do |name|
-              [name, pool.studies.map { |study| 100 * study.reported.values.public_send(name).estimate }.minmax]
+              [name, pool.studies.map do |study|
+                100 * study.reported.values.public_send(name).estimate
+              end.minmax]
             end
             wide = both.count { |_, (low, high)| high - low > APART }
             said = both.map { |name, (low, high)| "#{name} #{low.round} to #{high.round}" }
@@ -65,7 +69,8 @@ module Hobrin
           def one_by_one(pool)
             sides = pool.results.map { |one| one.effect.negative? }
             split = sides.count(true)
-            [split.zero? || split == sides.size ? 0 : -1, "#{split} of #{sides.size} lie on the side of less; nothing is pooled."]
+            [split.zero? || split == sides.size ? 0 : -1,
+             "#{split} of #{sides.size} lie on the side of less; nothing is pooled."]
           end
         end
       end

@@ -3,9 +3,9 @@
 module Hobrin
   module Appraisal
     class Certainty
-      # Down by one where papers about people or things far from ours weigh more than a third, by two
-      # where they weigh more than two thirds and two of their parts are far. Where it begins: common
-      # practice, no source.
+      # Down by one where papers about people or things far from ours weigh more than a third, by
+      # two where they weigh more than two thirds and two of their parts are far. Where it begins:
+      # common practice, no source.
       module Indirectness
         THIRD = 1.0 / 3
         private_constant :THIRD
@@ -20,14 +20,19 @@ module Hobrin
             parts = far_parts(pool)
             steps = far > THIRD ? -1 : 0
             steps = -2 if far > 2 * THIRD && parts.size > 1
-            [steps, "Papers that are far from ours weigh #{Said.hundredths(far)}#{" (#{parts.join(", ")})" if parts.any?}" \
+            [steps, "Papers that are far from ours weigh " \
+                    "#{Said.hundredths(far)}#{" (#{parts.join(", ")})" if parts.any?}" \
                     "#{", not held against ours #{Said.hundredths(silent)}" if silent > 0.001}."]
           end
 
           private
 
           def far_parts(pool)
-            pool.studies.flat_map { |study| study.paper.applies.select { |_, near| near == :far }.keys }.uniq
+            pool.studies.flat_map do |study|
+              study.paper.applies.select do |_, near|
+                near == :far
+              end.keys
+            end.uniq
                 .map { |part| Applies::PARTS.fetch(part).downcase }
           end
         end

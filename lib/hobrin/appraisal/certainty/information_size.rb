@@ -3,10 +3,11 @@
 module Hobrin
   module Appraisal
     class Certainty
-      # How many people one trial would need to find what is worth having, with 80 of 100 chances and 5 of
-      # 100 of being misled (two proportions with the variance pooled under no difference; the textbooks',
-      # from memory), beside how many are there. Of means some 400 people, of what else is told as a ratio
-      # some 300 events (common practice, no source).
+      # How many people one trial would need to find what is worth having, with 80 of 100 chances
+      # and 5 of
+      # 100 of being misled (two proportions with the variance pooled under no difference; the
+      # textbooks', from memory), beside how many are there. Of means some 400 people, of what else
+      # is told as a ratio some 300 events (common practice, no source).
       #
       # count, there :: how many are needed and there; of :: "people" or "events"
       class InformationSize < Value
@@ -25,12 +26,15 @@ module Hobrin
           def of(pool)
             case pool.outcome.kind
             when "events" then of_counts(pool)
-            when "scale" then new(count: PEOPLE, there: pool.people, of: "people") if pool.people.positive?
-            when "rate" then new(count: EVENTS, there: pool.events, of: "events") if pool.events.positive?
+            when "scale" then new(count: PEOPLE, there: pool.people,
+                                  of: "people") if pool.people.positive?
+            when "rate" then new(count: EVENTS, there: pool.events,
+                                 of: "events") if pool.events.positive?
             end
           end
 
-          # Two-sided 5 of 100, power 80 of 100: people in each of two groups. one, two :: risks, 0 to 1
+          # Two-sided 5 of 100, power 80 of 100: people in each of two groups. one, two :: risks, 0
+          #   to 1
           def each_group(one, two)
             mean = (one + two) / 2
             reach = (Statistics::Normal.quantile(0.975) * Math.sqrt(2 * mean * (1 - mean))) +

@@ -34,7 +34,9 @@ module Hobrin
           return [0, "#{said}, its interval reaches 1."] if crossed
 
           steps = size >= 5 && nearest >= 2 ? 2 : (size >= 2 ? 1 : 0)
-          [steps, "#{said}: #{steps.zero? ? "between 0.5 and 2" : "beyond #{steps == 2 ? "0.2 or 5" : "0.5 or 2"}"}."]
+          [steps,
+           "#{said}: " \
+           "#{steps.zero? ? "between 0.5 and 2" : "beyond #{steps == 2 ? "0.2 or 5" : "0.5 or 2"}"}."]
         end
       end
     end

@@ -3,8 +3,9 @@
 module Hobrin
   module Appraisal
     class Certainty
-      # Where certainty begins: high for randomized trials, and for studies that follow or test people
-      # where a course or a test is asked about; else low. By what more than half of the weight is.
+      # Where certainty begins: high for randomized trials, and for studies that follow or test
+      # people where a course or a test is asked about; else low. By what more than half of the
+      # weight is.
       module Start
         RANDOMIZED = %w[randomized_trial systematic_review].freeze
         SINGLE = %w[share test].freeze
@@ -13,7 +14,9 @@ module Hobrin
         class << self
           # Gives [4 or 2, why].
           def of(pool)
-            return [4, "Studies that follow or test people answer such a question best."] if SINGLE.include?(pool.outcome.kind)
+            return [4,
+                    "Studies that follow or test people answer such a " \
+                    "question best."] if SINGLE.include?(pool.outcome.kind)
 
             share = pool.weight_of { |study| strong?(study) }
             said = "#{(100 * share).round} of 100 of the weight is from randomized trials"
@@ -24,7 +27,8 @@ module Hobrin
 
           def strong?(study)
             design = study.paper.design
-            design == "systematic_review" ? ["randomized_trial", ""].include?(study.paper.reviewed) : RANDOMIZED.include?(design)
+            design == "systematic_review" ? ["randomized_trial",
+                                             ""].include?(study.paper.reviewed) : RANDOMIZED.include?(design)
           end
         end
       end

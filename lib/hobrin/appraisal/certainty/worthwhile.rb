@@ -38,7 +38,9 @@ module Hobrin
           end
 
           def ratios(measure, baseline, own)
-            low, high = [(baseline - own), (baseline + own)].map { |risk| risk.clamp(0.0005, 0.9995) }
+            low, high = [(baseline - own), (baseline + own)].map do |risk|
+              risk.clamp(0.0005, 0.9995)
+            end
             [low, high].map do |risk|
               case measure.key
               when :odds_ratio, :peto_odds_ratio then Math.log(odds(risk) / odds(baseline))

@@ -24,7 +24,8 @@ module Hobrin
         def method
           levels = @for.map { |paper| paper.concern(@kind) }
           high, silent = [levels.count(:high), levels.count(nil)]
-          said = "#{high} of #{@for.size} papers are of high concern#{", #{silent} not answered" if silent.positive?}."
+          said = "#{high} of #{@for.size} papers are of high " \
+                 "concern#{", #{silent} not answered" if silent.positive?}."
           [share(high), said]
         end
 
@@ -45,8 +46,8 @@ module Hobrin
         def adequacy
           told = @for.count { |paper| !@finding.support[paper.record_id].words.empty? }
           steps = @for.size < 2 ? -2 : (@for.size < ENOUGH || told < ENOUGH ? -1 : 0)
-          [steps, "#{@for.size} #{@for.size == 1 ? "paper says" : "papers say"} so, #{told} in words that stand here; " \
-                  "#{ENOUGH} with words are enough."]
+          say = @for.size == 1 ? "paper says" : "papers say"
+          [steps, "#{@for.size} #{say} so, #{told} in words that stand here; #{ENOUGH} with words are enough."]
         end
 
         # Down by one where more than half are, by two where all of two or more are.

@@ -11,8 +11,8 @@ module Hobrin
 
         def outcome = pool.outcome
 
-        # The pooled effect, or that of the only paper: anything with estimate, low and high; nil where
-        # papers stand one by one.
+        # The pooled effect, or that of the only paper: anything with estimate, low and high; nil
+        # where papers stand one by one.
         def effect
           return pool.pooled if pool.pooled
           return if pool.tests || pool.studies.size != 1 || pool.open_traps.any?
@@ -25,7 +25,9 @@ module Hobrin
           baseline, one = [pool.baseline, effect]
           return unless baseline && one && outcome.sort.baseline?
 
-          with = [one.estimate, one.low, one.high].map { |value| Hundred.with(pool.measure, value, baseline) }
+          with = [one.estimate, one.low, one.high].map do |value|
+            Hundred.with(pool.measure, value, baseline)
+          end
           [baseline, *with] if with.all?
         end
 

@@ -3,15 +3,18 @@
 module Hobrin
   module Appraisal
     module Findings
-      # What is found, in words that say no more than certainty and interval allow (after GRADE guidance
-      # 26, Santesso et al., J Clin Epidemiol 2020;119:126; from memory). Direction and size come from the
-      # interval and from what is worth having; how surely it is said comes from the certainty.
+      # What is found, in words that say no more than certainty and interval allow (after GRADE
+      # guidance
+      # 26, Santesso et al., J Clin Epidemiol 2020;119:126; from memory). Direction and size come
+      # from the interval and from what is worth having; how surely it is said comes from the
+      # certainty.
       module Wording
         TELLS = "We cannot tell"
         private_constant :TELLS
 
         class << self
-          # low, high, estimate :: on the scale of pooling; worth :: Certainty::Worthwhile; level :: 1 to
+          # low, high, estimate :: on the scale of pooling; worth :: Certainty::Worthwhile; level
+          #   :: 1 to
           #   4; name :: of the outcome
           # Gives a sentence without its full stop.
           def of(estimate:, low:, high:, worth:, level:, name:)
@@ -27,10 +30,11 @@ module Hobrin
             end
           end
 
-          # What an interval tells: :less, :slightly_less, :alike, :slightly_more, :more or :unclear.
+          # What an interval tells: :less, :slightly_less, :alike, :slightly_more, :more or
+          # :unclear.
           def said(estimate, low, high, worth)
-            return :alike if low >= worth.low && high <= worth.high && (low.negative? && high.positive?)
-            return :unclear if low <= 0 && high >= 0
+            return :alike if low >= worth.low && high <= worth.high && low.negative? && high.positive?
+            return :unclear if 0.between?(low, high)
 
             if high.negative? then estimate < worth.low ? :less : :slightly_less
             else estimate > worth.high ? :more : :slightly_more
@@ -42,7 +46,8 @@ module Hobrin
           # [before the verb, the verb, behind it]
           def verb(found)
             { less: ["", "lower", ""], slightly_less: ["slightly ", "lower", ""], more: ["", "raise", ""],
-              slightly_more: ["slightly ", "raise", ""], alike: ["", "make", " little or no difference to"] }.fetch(found)
+              slightly_more: ["slightly ", "raise", ""], alike: ["", "make", " little or no " \
+                                                                             "difference to"] }.fetch(found)
           end
 
           # Small letters within a sentence, but for names in capitals.

@@ -15,20 +15,28 @@ module Hobrin
           [:risk_ratio, "risk ratio", "RR", :log], [:odds_ratio, "odds ratio", "OR", :log],
           [:risk_difference, "risk difference", "RD", :plain, "of 100"],
           [:peto_odds_ratio, "odds ratio by Peto", "Peto OR", :log],
-          [:mean_difference, "mean difference", "MD", :plain], [:standardized, "difference in standard deviations", "SMD", :plain, "SD"],
-          [:rate_ratio, "rate ratio", "rate ratio", :log], [:rate_difference, "rate difference", "rate difference", :plain],
+          [:mean_difference, "mean difference", "MD", :plain], [:standardized, "difference in standard " \
+                                                                               "deviations", "SMD", :plain, "SD"],
+          [:rate_ratio, "rate ratio", "rate ratio", :log],
+          [:rate_difference, "rate difference", "rate difference", :plain],
           [:hazard_ratio, "hazard ratio", "HR", :log], [:share, "share", "share", :logit, "of 100"],
           [:accuracy, "sensitivity and specificity", "accuracy", :logit, "of 100"],
           [:ratio, "ratio", "ratio", :log], [:difference, "difference", "difference", :plain]
-        ].to_h { |key, name, short, scale, per| [key, new(key:, name:, short:, scale:, per:)] }.freeze
+        ].to_h do |key, name, short, scale, per|
+          [key,
+           new(key:, name:, short:, scale:, per:)]
+        end.freeze
 
         # Raises InputError (:measure) for an unknown key.
-        def self.fetch(key) = ALL[key.to_s.to_sym] || raise(InputError, { measure: "Choose a measure." })
+        def self.fetch(key)
+          ALL[key.to_s.to_sym] || raise(InputError, { measure: "Choose a measure." })
+        end
 
         def ratio? = scale == :log
         def of_hundred? = per == "of 100"
 
-        # A value of the scale of pooling as it is told: a ratio, a share or difference of 100, or itself.
+        # A value of the scale of pooling as it is told: a ratio, a share or difference of 100, or
+        # itself.
         def told(value)
           case scale
           when :log then Math.exp(value)

@@ -11,13 +11,15 @@ module Hobrin
       class Way < Value
         attributes :measure, :model, :knapp, :level
 
-        MODELS = { reml: "effects that vary, restricted maximum likelihood", dl: "effects that vary, DerSimonian–Laird",
+        MODELS = { reml: "effects that vary, restricted maximum likelihood", dl: "effects that " \
+                                                                                 "vary, DerSimonian–Laird",
                    pm: "effects that vary, Paule–Mandel", fixed: "one effect, by inverse variance",
                    mantel_haenszel: "one effect, Mantel–Haenszel", none: "not at all: one by one" }.freeze
         RANDOM = %i[reml dl pm].freeze
         LEVELS = [90, 95, 99].freeze
         # The measures that counts are weighed for by Mantel and Haenszel.
-        WEIGHED = { risk_ratio: :log_risk_ratio, odds_ratio: :log_odds_ratio, risk_difference: :risk_difference }.freeze
+        WEIGHED = { risk_ratio: :log_risk_ratio, odds_ratio: :log_odds_ratio,
+                    risk_difference: :risk_difference }.freeze
         private_constant :WEIGHED
 
         # Raises InputError naming the field.
@@ -28,7 +30,8 @@ module Hobrin
           @level = level
           raise InputError, { model: "Choose how to put them together." } unless MODELS.key?(@model)
           raise InputError, { level: "Choose 90, 95 or 99." } unless LEVELS.include?(level)
-          raise InputError, { model: "Mantel–Haenszel weighs risk ratios, odds ratios and risk differences." } if wrong_pair?
+          raise InputError,
+                { model: "Mantel–Haenszel weighs risk ratios, odds ratios and risk differences." } if wrong_pair?
 
           freeze
         end

@@ -3,11 +3,13 @@
 module Hobrin
   module Appraisal
     class Reported
-      # Groups of one paper that share a comparison group, as one result: counts are added up, means put
-      # together with their spread (the formula of the textbooks; see Statistics::Spread.together).
+      # Groups of one paper that share a comparison group, as one result: counts are added up,
+      # means put together with their spread (the formula of the textbooks; see
+      #   Statistics::Spread.together).
       module Arms
         class << self
-          # arms :: Array of Reported, two or more of one form. Gives a Reported in place of the first.
+          # arms :: Array of Reported, two or more of one form. Gives a Reported in place of the
+          #   first.
           # Raises InputError (:trap) where that cannot be done.
           def together(arms)
             refuse if arms.size < 2 || arms.map(&:form).uniq.size > 1
@@ -23,12 +25,19 @@ module Hobrin
 
           private
 
-          def refuse = raise(InputError, { trap: "These groups cannot be put together: take one out." })
+          def refuse
+            raise(InputError, { trap: "These groups cannot be put together: take one out." })
+          end
 
-          # What belongs to the groups is added up; what belongs to the comparison is the same in all.
+          # What belongs to the groups is added up; what belongs to the comparison is the same in
+          # all.
           def sums(arms)
             names = Form.fetch(arms.first.form).fields.map(&:name)
-            added = names.to_h { |name| [name, arms.sum { |arm| number(arm.typed[name], name) }.to_s] }
+            added = names.to_h do |name|
+              [name, arms.sum do |arm|
+                number(arm.typed[name], name)
+              end.to_s]
+            end
             { **arms.first.typed, **added }
           end
 

@@ -3,7 +3,8 @@
 module Hobrin
   module Appraisal
     class Reported
-      # What is possible and yet seldom true of numbers that were typed, in sentences: a slip is likelier.
+      # What is possible and yet seldom true of numbers that were typed, in sentences: a slip is
+      # likelier.
       # Common practice, no source, for where each begins.
       module Doubts
         # Standard deviations apart.
@@ -29,8 +30,13 @@ module Hobrin
           def of_groups(one, two)
             deviations = [one.deviation, two.deviation].minmax
             apart = (one.mean - two.mean).abs / ((one.deviation + two.deviation) / 2)
-            [("The means are #{apart.round(1)} standard deviations apart: were standard errors typed as deviations?" if apart > FAR),
-             ("One deviation is over #{UNLIKE.to_i} times the other." if deviations.last > UNLIKE * deviations.first)].compact
+            [(if apart > FAR
+                "The means are #{apart.round(1)} standard deviations apart: were standard errors " \
+                  "typed as deviations?"
+              end),
+             (if deviations.last > UNLIKE * deviations.first
+                "One deviation is over #{UNLIKE.to_i} times the other."
+              end)].compact
           end
 
           def uneven(values, ratio)
@@ -40,7 +46,8 @@ module Hobrin
             value, low, high = [value, low, high].map { |number| Math.log(number) } if ratio
             return if ((low + high) / 2 - value).abs <= UNEVEN * (high - low)
 
-            "The interval is not even about the effect#{" on the log scale" if ratio}: is a digit wrong?"
+            "The interval is not even about the effect#{" on the log scale" if ratio}: is a " \
+              "digit wrong?"
           end
         end
       end

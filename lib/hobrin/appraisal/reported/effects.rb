@@ -11,13 +11,15 @@ module Hobrin
         private_constant :TWO_GROUPS, :RATES
 
         class << self
-          # values :: as Values gives them; measure :: Outcome::Measure; turned :: whether the scale runs
-          #   the other way
-          # Gives a Statistics::Result; nil where the numbers tell nothing by that measure, or are an
-          # effect by another one.
+          # values :: as Values gives them; measure :: Outcome::Measure; turned :: whether the
+          #   scale runs the other way
+          # Gives a Statistics::Result; nil where the numbers tell nothing by that measure, or are
+          # an effect by another one.
           def of(values, measure, turned: false)
             case values
-            when Statistics::TwoByTwo then Statistics::TwoGroups.call(turned ? opposite(values) : values, TWO_GROUPS.fetch(measure.key))
+            when Statistics::TwoByTwo then Statistics::TwoGroups.call(
+              turned ? opposite(values) : values, TWO_GROUPS.fetch(measure.key)
+            )
             when Hash then turn(ready(values, measure), turned)
             when Array then turn(of_array(values, measure), turned)
             end
@@ -37,18 +39,22 @@ module Hobrin
             case measure.key
             when :mean_difference then Statistics::Means.difference(*values)
             when :standardized then Statistics::Means.standardized(*values)
-            when :rate_ratio, :rate_difference then Statistics::Rates.call(*values, RATES.fetch(measure.key))
+            when :rate_ratio, :rate_difference then Statistics::Rates.call(*values,
+                                                                           RATES.fetch(measure.key))
             when :share then Statistics::Shares.call(*values)
             end
           end
 
-          # A ready-made effect is in the measure that the outcome has first; it cannot become another.
+          # A ready-made effect is in the measure that the outcome has first; it cannot become
+          # another.
           def ready(values, measure)
             return unless values[:measure].nil? || values[:measure] == measure.key
 
             value, low, high, p = values.values_at(:value, :low, :high, :p)
             ratio = measure.ratio?
-            low ? Statistics::ReadyMade.from_interval(value, low, high, ratio:) : Statistics::ReadyMade.from_p(value, p, ratio:)
+            low ? Statistics::ReadyMade.from_interval(value, low, high,
+                                                      ratio:) : Statistics::ReadyMade.from_p(value,
+                                                                                             p, ratio:)
           end
 
           def turn(result, turned)

@@ -14,8 +14,8 @@ module Hobrin
           @errors = {}
         end
 
-        # Gives a Hash of name to Integer or Float, those left empty left out. Raises InputError naming
-        # each field that cannot be.
+        # Gives a Hash of name to Integer or Float, those left empty left out. Raises InputError
+        # naming each field that cannot be.
         def call
           read = @form.names.to_h { |name| [name, number(name)] }.compact
           check(read) if @errors.empty?
@@ -34,7 +34,10 @@ module Hobrin
             return
           end
           value = field.whole ? Typed.whole(text) : Typed.number(text)
-          @errors[name] = field.whole ? "Write a whole number, 0 or more." : "Write a number, such as 3.5." unless sound?(value, field)
+          @errors[name] =
+            field.whole ? "Write a whole number, 0 or more." : "Write a number, such as 3.5." unless sound?(
+              value, field
+            )
           value
         end
 
@@ -59,11 +62,15 @@ module Hobrin
           wrong = lambda do |name, words, bad|
             @errors[:"#{prefix}#{name}"] ||= words if bad
           end
-          wrong[:events, "#{of[:events]} is more than the #{of[:total]} in this group.", of[:total] && of[:events] > of[:total]]
+          wrong[:events, "#{of[:events]} is more than the #{of[:total]} in this group.",
+                of[:total] && of[:events] > of[:total]]
           wrong[:total, "A group has at least 1 person.", of[:total]&.zero?]
           wrong[:time, "Time is above 0.", of[:time] && !of[:time].positive?]
-          wrong[:size, "A mean with its spread needs at least 2 people.", of[:size] && of[:size] < 2]
-          %i[deviation error].each { |name| wrong[name, "It is above 0.", of[name] && !of[name].positive?] }
+          wrong[:size, "A mean with its spread needs at least 2 people.",
+                of[:size] && of[:size] < 2]
+          %i[deviation error].each do |name|
+            wrong[name, "It is above 0.", of[name] && !of[name].positive?]
+          end
           ordered(of, wrong)
         end
 
@@ -74,29 +81,32 @@ module Hobrin
             wrong[two, "It cannot be below the #{of[one]} before it.", of[two] < of[one]]
           end
           ends = names.values_at(0, -1).uniq
-          wrong[ends.last, "Both ends are the same: nothing varies.", ends.size == 2 && of[ends.first] == of[ends.last]]
+          wrong[ends.last, "Both ends are the same: nothing varies.",
+                ends.size == 2 && of[ends.first] == of[ends.last]]
         end
 
         def estimate(read)
-          value, low, high, p = read.values_at(:value, :low, :high, :p)
-          if @ratio
-            { value:, low:, high: }.each { |name, number| @errors[name] = "A ratio is above 0." if number && !number.positive? }
-          end
-          return spread(p, value) unless low || high
-
-          @errors[:high] = "Write both ends of the interval." unless low && high
-          return unless low && high
-
-          return @errors[:high] = "The lower end stands first." if high <= low
+          value, low, high = read.values_at(:value, :low, :high)
+          above_nothing(read.slice(:value, :low, :high)) if @ratio
+          return spread(read[:p], value) unless low || high
+          return @errors[:high] = "Write both ends of the interval." unless low && high
+          return @errors[:high] ||= "The lower end stands first." if high <= low
 
           @errors[:value] ||= "It lies outside its own interval." unless value.between?(low, high)
+        end
+
+        def above_nothing(numbers)
+          numbers.each do |name, number|
+            @errors[name] = "A ratio is above 0." unless number.positive?
+          end
         end
 
         def spread(p, value)
           return @errors[:low] = "Write its interval, or its p." unless p
 
           @errors[:p] = "A p lies above 0 and below 1." unless p.positive? && p < 1
-          @errors[:value] = "Without an effect its p tells nothing: write the interval." if value == (@ratio ? 1 : 0)
+          @errors[:value] =
+            "Without an effect its p tells nothing: write the interval." if value == (@ratio ? 1 : 0)
         end
       end
     end

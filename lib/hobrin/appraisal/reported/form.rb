@@ -3,27 +3,30 @@
 module Hobrin
   module Appraisal
     class Reported
-      # In which form a paper gives a result: which numbers stand in it. A form of two groups asks each
-      # number twice, of those with the intervention and of those without it.
+      # In which form a paper gives a result: which numbers stand in it. A form of two groups asks
+      # each number twice, of those with the intervention and of those without it.
       #
       # key, name :: Strings; fields :: Array of Field; two_groups :: whether each is asked twice
       class Form < Value
         attributes :key, :name, :fields, :two_groups
 
-        # name :: Symbol; label :: in words; whole :: whether it is a count; needed :: whether it must
-        #   be there
+        # name :: Symbol; label :: in words; whole :: whether it is a count; needed :: whether it
+        #   must be there
         class Field < Value
           attributes :name, :label, :whole, :needed
         end
 
         OTHER = "comparison_"
 
-        def self.field(name, label, whole: false, needed: true) = Field.new(name:, label:, whole:, needed:)
+        def self.field(name, label, whole: false, needed: true)
+          Field.new(name:, label:, whole:, needed:)
+        end
         private_class_method :field
 
         SIZE = field(:size, "people", whole: true)
         MEDIAN = field(:median, "median")
-        QUARTILES = [field(:lower, "lower quartile"), MEDIAN, field(:upper, "upper quartile")].freeze
+        QUARTILES = [field(:lower, "lower quartile"), MEDIAN,
+                     field(:upper, "upper quartile")].freeze
         private_constant :SIZE, :MEDIAN, :QUARTILES
 
         ALL = [
@@ -35,7 +38,8 @@ module Hobrin
               fields: [field(:mean, "mean"), field(:error, "standard error"), SIZE]),
           new(key: "means_interval", name: "Means with 95 % intervals", two_groups: true,
               fields: [field(:mean, "mean"), field(:low, "from"), field(:high, "to"), SIZE]),
-          new(key: "medians_quartiles", name: "Medians with quartiles", two_groups: true, fields: [*QUARTILES, SIZE]),
+          new(key: "medians_quartiles", name: "Medians with quartiles", two_groups: true,
+              fields: [*QUARTILES, SIZE]),
           new(key: "medians_range", name: "Medians with least and most", two_groups: true,
               fields: [field(:least, "least"), MEDIAN, field(:most, "most"), SIZE]),
           new(key: "medians_both", name: "Medians with quartiles, least and most", two_groups: true,
@@ -50,15 +54,24 @@ module Hobrin
                        field(:false_positives, "well, test positive", whole: true),
                        field(:true_negatives, "well, test negative", whole: true)]),
           new(key: "estimate", name: "The effect as printed", two_groups: false,
-              fields: [field(:value, "effect"), field(:low, "95 % from", needed: false), field(:high, "to", needed: false),
-                       field(:p, "or its p", needed: false), field(:people, "people in all", whole: true, needed: false)])
+              fields: [field(:value, "effect"), field(:low, "95 % from", needed: false),
+                       field(:high, "to", needed: false),
+                       field(:p, "or its p", needed: false),
+                       field(:people, "people in all", whole: true, needed: false)])
         ].freeze
 
         # Raises InputError (:form) for an unknown key.
-        def self.fetch(key) = ALL.find { |form| form.key == key } || raise(InputError, { form: "Choose what the paper gives." })
+        def self.fetch(key)
+          ALL.find do |form|
+            form.key == key
+          end || raise(InputError, { form: "Choose what the paper gives." })
+        end
 
         # The names of all numbers that it asks for.
-        def names = two_groups ? [*first_names, *first_names.map { |name| other(name) }] : first_names
+        def names
+          two_groups ? [*first_names, *first_names.map { |name| other(name) }] : first_names
+        end
+
         def other(name) = :"#{OTHER}#{name}"
 
         # The Field of a name, that of either group.

@@ -7,13 +7,14 @@ module Hobrin
       module Values
         class << self
           # key :: of a Form; read :: Hash as Figures gives it. Gives a TwoByTwo, [Means::Group,
-          # Means::Group], [events, time, events, time], [events, total], an Accuracy, or the Hash of a
-          # ready-made effect. Raises InputError naming the field.
+          # Means::Group], [events, time, events, time], [events, total], an Accuracy, or the Hash
+          # of a ready-made effect. Raises InputError naming the field.
           def of(key, read)
             case key
             when "counts" then Statistics::TwoByTwo.new(**read.slice(*Statistics::TwoByTwo.attribute_names))
             when "four_cells" then Statistics::Accuracy.new(**read.slice(*Statistics::Accuracy.attribute_names))
-            when "events_over_time" then read.values_at(:events, :time, :comparison_events, :comparison_time)
+            when "events_over_time" then read.values_at(:events, :time, :comparison_events,
+                                                        :comparison_time)
             when "one_group" then read.values_at(:events, :total)
             when "estimate" then read
             else ["", Form::OTHER].map { |prefix| group(key, ->(name) { read.fetch(:"#{prefix}#{name}") }) }
@@ -24,9 +25,13 @@ module Hobrin
           def made(key)
             { "means_se" => "Standard deviation = standard error × √people.",
               "means_interval" => "Standard deviation from the interval, by Student's t.",
-              "medians_quartiles" => "Mean (Luo 2018) and standard deviation (Wan 2014) from median and quartiles; they hold where values lie evenly about the middle.",
-              "medians_range" => "Mean (Luo 2018) and standard deviation (Wan 2014) from median and range; they hold where values lie evenly about the middle.",
-              "medians_both" => "Mean (Luo 2018) and standard deviation (Wan 2014) from five numbers; they hold where values lie evenly about the middle." }[key]
+              "medians_quartiles" => "Mean (Luo 2018) and standard deviation (Wan 2014) from median and " \
+                                     "quartiles; they hold where values lie evenly about the " \
+                                     "middle.",
+              "medians_range" => "Mean (Luo 2018) and standard deviation (Wan 2014) from median and range; " \
+                                 "they hold where values lie evenly about the middle.",
+              "medians_both" => "Mean (Luo 2018) and standard deviation (Wan 2014) from five numbers; they " \
+                                "hold where values lie evenly about the middle." }[key]
           end
 
           private
@@ -35,10 +40,12 @@ module Hobrin
             spread = Statistics::Spread
             size = of[:size]
             case key
-            when "means_sd" then Statistics::Means::Group.new(size:, mean: of[:mean], deviation: of[:deviation])
+            when "means_sd" then Statistics::Means::Group.new(size:, mean: of[:mean],
+                                                              deviation: of[:deviation])
             when "means_se" then spread.from_error(size, of[:mean], of[:error])
             when "means_interval" then spread.from_interval(size, of[:mean], of[:low], of[:high])
-            when "medians_quartiles" then spread.from_quartiles(size, of[:lower], of[:median], of[:upper])
+            when "medians_quartiles" then spread.from_quartiles(size, of[:lower], of[:median],
+                                                                of[:upper])
             when "medians_range" then spread.from_range(size, of[:least], of[:median], of[:most])
             else spread.from_both(size, of[:least], of[:lower], of[:median], of[:upper], of[:most])
             end

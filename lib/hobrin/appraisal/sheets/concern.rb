@@ -5,13 +5,15 @@ module Hobrin
     module Sheets
       # How much concern there is that error came in, by group of questions and in all.
       #
-      # The rule, which stands on the sheet: a "no" is of high concern (of some, where it often cannot be
-      # otherwise), "mostly" and "not told" of some, "yes" of low. A group is as its worst answer, the
-      # whole as its worst group. A group without an answer says nothing (common practice, no source).
+      # The rule, which stands on the sheet: a "no" is of high concern (of some, where it often
+      # cannot be otherwise), "mostly" and "not told" of some, "yes" of low. A group is as its
+      # worst answer, the whole as its worst group. A group without an answer says nothing (common
+      # practice, no source).
       module Concern
         LEVELS = %i[low some high].freeze
         WORDS = { low: "low concern", some: "some concern", high: "high concern" }.freeze
-        RULE = "A “no” is of high concern, “mostly” and “not told” of some. A group is as its worst answer, the whole " \
+        RULE = "A “no” is of high concern, “mostly” and “not told” of some. A group is as its worst answer, " \
+               "the whole " \
                "as its worst group."
 
         # A concern that a person set otherwise: concern :: one of LEVELS; why :: the reason
@@ -25,20 +27,25 @@ module Hobrin
           def initialize(concern:, why:)
             @concern = concern.to_s.to_sym
             @why = why.to_s.strip.freeze
-            raise InputError, { concerns: "Choose low, some or high." } unless LEVELS.include?(@concern)
+            raise InputError,
+                  { concerns: "Choose low, some or high." } unless LEVELS.include?(@concern)
             raise InputError, { concerns: "Say why the concern is set otherwise." } if @why.empty?
-            raise InputError, { concerns: "Keep the reason to #{LONGEST} characters." } if @why.size > LONGEST
+            raise InputError,
+                  { concerns: "Keep the reason to #{LONGEST} characters." } if @why.size > LONGEST
 
             freeze
           end
         end
 
         class << self
-          # questions :: Array of Question; answers :: Hash of key to Answer; set :: Hash of group to Set
+          # questions :: Array of Question; answers :: Hash of key to Answer; set :: Hash of group
+          #   to Set
           # Gives a Hash of group to one of LEVELS, groups that say nothing left out.
           def by_group(questions, answers, set = {})
             questions.group_by(&:group).filter_map do |group, some|
-              found = set[group]&.concern || worst(some.filter_map { |question| of(question, answers[question.key]) })
+              found = set[group]&.concern || worst(some.filter_map do |question|
+                of(question, answers[question.key])
+              end)
               [group, found] if found
             end.to_h
           end

@@ -3,8 +3,8 @@
 module Hobrin
   module Appraisal
     module Sheets
-      # Words by which an abstract tells the answer to a question. Common practice, no source; they only
-      # point at a sentence, the person answers.
+      # Words by which an abstract tells the answer to a question. Common practice, no source; they
+      # only point at a sentence, the person answers.
       module Cues
         CHANCE = /\brandom\w*|\bcomputer|\benvelopes?|\btelephone|\bdates?\b|\bchance\b|\ballocat\w+|\bassigned/i
         ALIKE = /\bmatch\w+|\badjust\w+|\bbaseline|\balike|\bsimilar|\bdiffer\w*|\bless ill|\bage\b/i

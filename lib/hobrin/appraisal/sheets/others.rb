@@ -19,16 +19,19 @@ module Hobrin
           guideline: ["Guideline", "In the spirit of AGREE II (2010).", [
             [:evidence, :in, "Was the evidence searched for and graded?", Cues::SEARCH],
             [:people, :in, "Did patients and those who do the work take part?", Cues::PANEL],
-            [:linked, :measured, "Does each recommendation name what it rests on, and how strong it is?", Cues::PANEL],
+            [:linked, :measured,
+             "Does each recommendation name what it rests on, and how strong it is?", Cues::PANEL],
             [:harms, :alike, "Were harms and burdens weighed beside benefits?", Cues::PANEL],
             [:current, :lost, "Is it recent enough to lean on?", Cues::TIME],
-            [:own_interest, :told, "Is it told who paid, and what interests the panel has?", Cues::TOLD, :light]
+            [:own_interest, :told, "Is it told who paid, and what interests the panel has?",
+             Cues::TOLD, :light]
           ]],
           qualitative: ["Experience study", "In the spirit of the CASP and JBI questions for qualitative research.", [
             [:method, :in, "Does the method fit the question?", Cues::METHOD],
             [:people, :in, "Were people chosen in a way that makes sense?", Cues::PEOPLE],
             [:setting, :measured, "Were words gathered so that people could speak freely?", Cues::METHOD],
-            [:researcher, :apart, "Does the researcher say where they stand?", Cues::METHOD, :light],
+            [:researcher, :apart, "Does the researcher say where they stand?", Cues::METHOD,
+             :light],
             [:analysis, :measured, "Can you follow from words said to findings?", Cues::METHOD],
             [:voices, :told, "Do you hear the people themselves, those who disagree too?", Cues::METHOD]
           ]],

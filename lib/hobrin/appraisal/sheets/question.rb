@@ -19,7 +19,9 @@ module Hobrin
         # passage :: CloseReading::Passage. Gives an Array of CloseReading::Passage::Sentence.
         def sentences(passage)
           found = passage.sentences.map { |sentence| [sentence, sentence.matches(cue).size] }
-          found.reject { |_, words| words.zero? }.sort_by { |sentence, words| [-words, sentence.from] }
+          found.reject do |_, words|
+            words.zero?
+          end.sort_by { |sentence, words| [-words, sentence.from] }
                .first(MOST).map(&:first)
         end
       end

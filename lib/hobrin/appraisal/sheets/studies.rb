@@ -3,15 +3,18 @@
 module Hobrin
   module Appraisal
     module Sheets
-      # The sheets of studies that compare groups or follow people. Each row: key, group, question, cue,
-      # and :light where a "no" is of some concern only.
+      # The sheets of studies that compare groups or follow people. Each row: key, group, question,
+      # cue, and :light where a "no" is of some concern only.
       module Studies
         ALL = {
           trial: ["Randomized trial", "In the spirit of RoB 2 (2019).", [
-            [:allocation, :alike, "Was it left to chance, out of sight, who was put in which group?", Cues::CHANCE],
+            [:allocation, :alike,
+             "Was it left to chance, out of sight, who was put in which group?", Cues::CHANCE],
             [:alike, :alike, "Were the groups alike at the start?", Cues::ALIKE],
-            [:unaware, :apart, "Did people and carers not know the group, or could knowing change nothing?", Cues::UNAWARE, :light],
-            [:as_meant, :apart, "Did people get what their group was to get, and little else?", Cues::LOST, :light],
+            [:unaware, :apart,
+             "Did people and carers not know the group, or could knowing change nothing?", Cues::UNAWARE, :light],
+            [:as_meant, :apart, "Did people get what their group was to get, and little else?",
+             Cues::LOST, :light],
             [:blinded, :measured, "Did those who judged the outcome not know the group?", Cues::UNAWARE],
             [:followed, :lost, "Were nearly all followed to the end?", Cues::LOST],
             [:as_assigned, :lost, "Was everyone counted in the group they were put in?", Cues::COUNTED],
@@ -19,15 +22,19 @@ module Hobrin
           ]],
           comparison: ["Comparison without chance", "In the spirit of ROBINS-I (2016).", [
             [:same_source, :in, "Were both groups taken from the same people at the same time?", Cues::PEOPLE],
-            [:chosen, :alike, "Was it something other than their state that put people in a group?", Cues::CHANCE],
+            [:chosen, :alike,
+             "Was it something other than their state that put people in a group?", Cues::CHANCE],
             [:alike, :alike, "Were other differences between the groups dealt with?", Cues::ALIKE],
-            [:as_meant, :apart, "Did both groups get the same care but for this?", Cues::LOST, :light],
-            [:blinded, :measured, "Was the outcome judged in the same way, without knowing the group?", Cues::UNAWARE],
+            [:as_meant, :apart, "Did both groups get the same care but for this?", Cues::LOST,
+             :light],
+            [:blinded, :measured,
+             "Was the outcome judged in the same way, without knowing the group?", Cues::UNAWARE],
             [:followed, :lost, "Were nearly all of both groups followed to the end?", Cues::LOST],
             [:told, :told, "Is what is told what was planned to be measured?", Cues::TOLD]
           ]],
           cohort: ["Cohort or case-control study", "In the spirit of the Newcastle–Ottawa scale.", [
-            [:joined, :in, "Did people join at a similar point, cases and others from the same place?", Cues::TIME],
+            [:joined, :in,
+             "Did people join at a similar point, cases and others from the same place?", Cues::TIME],
             [:exposed, :in, "Is it sure who had it done to them and who had not?", Cues::MEASURED],
             [:alike, :alike, "Were other differences between the groups dealt with?", Cues::ALIKE],
             [:measured, :measured, "Was the outcome measured the same way in all?", Cues::MEASURED],
@@ -35,7 +42,8 @@ module Hobrin
             [:told, :told, "Are all outcomes told that one would expect?", Cues::TOLD]
           ]],
           diagnosis: ["Accuracy of a test", "In the spirit of QUADAS-2 (2011).", [
-            [:spectrum, :in, "Were these the people in whom the test would be used, one after the other?", Cues::PEOPLE],
+            [:spectrum, :in,
+             "Were these the people in whom the test would be used, one after the other?", Cues::PEOPLE],
             [:reference, :measured, "Did everyone have the same good reference standard?", Cues::TEST],
             [:blinded, :apart, "Was each test read without knowing the other?", Cues::UNAWARE],
             [:cut, :measured, "Was it fixed beforehand what counts as positive?", Cues::TEST],
@@ -57,7 +65,8 @@ module Hobrin
             [:apart, :apart, "Was the outcome judged without knowing what goes into the rule?", Cues::UNAWARE],
             [:enough, :told, "Had enough people the outcome for so many parts?", Cues::COUNTED],
             [:elsewhere, :told, "Was the rule tried in other people than those it was made from?", Cues::RULE],
-            [:agrees, :told, "Is it told how predicted and seen agree, not only who ranks higher?", Cues::RULE],
+            [:agrees, :told, "Is it told how predicted and seen agree, not only who ranks higher?",
+             Cues::RULE],
             [:followed, :lost, "Were nearly all followed to the end?", Cues::LOST]
           ]],
           before_after: ["Before and after", "In the spirit of the EPOC criteria.", [

@@ -7,7 +7,8 @@ module Hobrin
       #
       # outcome :: Outcome; studies :: Array of Study that are counted, in order of year
       # aside :: Array of Study that are not, by hand or since they tell nothing
-      # traps :: Array of Trap; pooled :: Statistics::Pooled, nil for fewer than two studies, for a test,
+      # traps :: Array of Trap; pooled :: Statistics::Pooled, nil for fewer than two studies, for a
+      #   test,
       #   and while a trap is open; tests :: Statistics::Bivariate::Pooled, for a test only
       class Pool < Value
         attributes :outcome, :studies, :aside, :traps, :pooled, :tests
@@ -27,7 +28,9 @@ module Hobrin
         # The share of the whole that each study weighs, 0 to 1; of a test, by its people.
         def weights
           return pooled.weights if pooled
-          return studies.map { |study| study.reported.people.fdiv(people) } if tests && people.positive?
+          return studies.map do |study|
+            study.reported.people.fdiv(people)
+          end if tests && people.positive?
 
           studies.map { 1.0 / studies.size }
         end
@@ -35,11 +38,12 @@ module Hobrin
         # The weight of the studies for which the block says so, 0 to 1.
         def weight_of(&) = studies.zip(weights).select { |study, _| yield(study) }.sum(&:last)
 
-        # The pooled value without some studies; nil when nothing is pooled, or fewer than two are left.
-        def without
+        # The pooled value without some studies; nil when nothing is pooled, or fewer than two are
+        # left.
+        def without(&)
           return unless pooled
 
-          left = studies.reject { |study| yield(study) }
+          left = studies.reject(&)
           Pooling.call(left, way) if left.size > 1 && left.size < studies.size
         end
 
@@ -52,11 +56,12 @@ module Hobrin
 
         # Array of Statistics::Pooled, of the studies up to each place in order of year.
         def one_by_one
-          pooled ? Statistics::Comparisons.cumulative(results, **Pooling.how(way, 2), hartung_knapp: false) : []
+          pooled ? Statistics::Comparisons.cumulative(results, **Pooling.how(way, 2),
+hartung_knapp: false) : []
         end
 
-        # by :: key of GROUPS; kind :: of the question. Gives Statistics::Comparisons::Groups, nil where
-        # all are alike or nothing is pooled.
+        # by :: key of GROUPS; kind :: of the question. Gives Statistics::Comparisons::Groups, nil
+        # where all are alike or nothing is pooled.
         def groups(by, kind)
           labels = studies.map { |study| Labels.of(study, by, kind) }
           return if pooled.nil? || labels.uniq.size < 2
@@ -65,10 +70,12 @@ module Hobrin
         end
 
         # Egger's test; nil for too few studies, or where all are of one size.
-        def egger = (Statistics::Egger.call(results) if pooled && studies.size >= Statistics::Egger::FEWEST)
+        def egger
+          (Statistics::Egger.call(results) if pooled && studies.size >= Statistics::Egger::FEWEST)
+        end
 
-        # What goes on without it, 0 to 1: our own baseline, else the middle of the comparison groups;
-        # nil where nobody counts it.
+        # What goes on without it, 0 to 1: our own baseline, else the middle of the comparison
+        # groups; nil where nobody counts it.
         def baseline
           return outcome.baseline / 100 if outcome.baseline
 

@@ -5,7 +5,8 @@ module Hobrin
     class Together
       # Puts results together in the way that an outcome asks for.
       module Pooling
-        # From so many studies on the interval is that of Hartung and Knapp: with two it tells nothing
+        # From so many studies on the interval is that of Hartung and Knapp: with two it tells
+        # nothing
         # (common practice, no source).
         ENOUGH = 3
 
@@ -20,7 +21,9 @@ module Hobrin
           end
 
           # Whether the counts themselves are weighed: each study gives them, and it is asked for.
-          def by_counts?(studies, way) = way.model == :mantel_haenszel && studies.all? { |study| study.reported.table }
+          def by_counts?(studies, way)
+            way.model == :mantel_haenszel && studies.all? { |study| study.reported.table }
+          end
 
           # How InverseVariance is to go about it. results :: how many there are
           def how(way, results)
@@ -29,12 +32,16 @@ module Hobrin
           end
 
           # results :: Array of Statistics::Result, one or more
-          def inverse(results, way) = Statistics::InverseVariance.call(results, **how(way, results.size))
+          def inverse(results, way)
+            Statistics::InverseVariance.call(results, **how(way, results.size))
+          end
 
           private
 
           def weighed(studies, way)
-            Statistics::MantelHaenszel.call(studies.map { |study| study.reported.table }, way.weighed, level: way.share)
+            Statistics::MantelHaenszel.call(studies.map do |study|
+              study.reported.table
+            end, way.weighed, level: way.share)
           end
         end
       end

@@ -5,14 +5,16 @@ module Hobrin
     class Together
       # A reason for which a result must not be counted as it stands, and how that is mended.
       #
-      # key :: key of WORDS; study :: the Study to mend; of :: the Records, or Studies, that it is about
+      # key :: key of WORDS; study :: the Study to mend; of :: the Records, or Studies, that it is
+      #   about
       class Trap < Value
         attributes :key, :study, :of
 
         # What is wrong, in a sentence's end; what the press says that mends it.
         WORDS = {
           retracted: ["was retracted: nothing in it counts as evidence", "Take it out"],
-          review: ["is a review whose studies are here: they would count twice", "Take the review out"],
+          review: ["is a review whose studies are here: they would count twice",
+                   "Take the review out"],
           same_people: ["reports people who are here already", "Take the later report out"],
           again: ["gives the same people a second time", "Take this one out"],
           arm_twice: ["has one comparison group that would count twice", "Put its groups together"],

@@ -18,7 +18,9 @@ module Hobrin
           @by_paper = @studies.group_by(&:id)
           sound = @by_paper.transform_values(&:first).reject { |_, study| study.record.retracted? }
           @records = sound.transform_values(&:record)
-          @trials = sound.values.select { |study| study.paper.design == "randomized_trial" }.map(&:record)
+          @trials = sound.values.select do |study|
+            study.paper.design == "randomized_trial"
+          end.map(&:record)
         end
 
         # Gives an Array of Trap, those too that a person counts in spite of.
@@ -29,7 +31,8 @@ module Hobrin
         def of(study)
           return [Trap.new(key: :retracted, study:, of: [])] if study.record.retracted?
 
-          [review(study), same_people(study), again(study), arm_twice(study), turned(study), changed(study), design(study)].compact
+          [review(study), same_people(study), again(study), arm_twice(study), turned(study),
+           changed(study), design(study)].compact
         end
 
         def trap(key, study, of) = of.any? ? Trap.new(key:, study:, of:) : nil
@@ -42,13 +45,17 @@ module Hobrin
 
         def same_people(study)
           same = @records.values_at(*@same.fetch(study.id, [])).compact
-          trap(:same_people, study, same.select { |record| (age(record) <=> age(study.record)).negative? })
+          trap(:same_people, study, same.select do |record|
+            (age(record) <=> age(study.record)).negative?
+          end)
         end
 
         def age(record) = [record.published.to_s, record.id]
 
         # Results of the same paper that stand before this one.
-        def earlier(study) = @by_paper.fetch(study.id).select { |other| other.number < study.number }
+        def earlier(study)
+          @by_paper.fetch(study.id).select { |other| other.number < study.number }
+        end
 
         def again(study)
           trap(:again, study, earlier(study).select do |other|
@@ -57,11 +64,13 @@ module Hobrin
         end
 
         def arm_twice(study)
-          return unless Reported::Form.fetch(study.reported.form).two_groups
+          own = study.reported
+          return unless Reported::Form.fetch(own.form).two_groups
 
-          trap(:arm_twice, study, earlier(study).select do |other|
-            other.reported.group != study.reported.group && other.reported.comparison_key == study.reported.comparison_key
-          end)
+          shared = earlier(study).select do |other|
+            other.reported.group != own.group && other.reported.comparison_key == own.comparison_key
+          end
+          trap(:arm_twice, study, shared)
         end
 
         def turned(study)
@@ -74,7 +83,11 @@ module Hobrin
         def changed(study)
           return unless study.reported.change
 
-          ends = @by_paper.values.filter_map { |results| results.find { |other| !other.reported.change }&.record }
+          ends = @by_paper.values.filter_map do |results|
+            results.find do |other|
+              !other.reported.change
+            end&.record
+          end
           trap(:changed, study, ends)
         end
 

@@ -12,7 +12,8 @@ module Hobrin
 
         def call(inquiry, _surroundings)
           finding = inquiry.weighing.finding(finding_id) || raise(GoneError, "finding")
-          Change.new(inquiry: inquiry.with(weighing: inquiry.weighing.without_finding(finding_id)), kind: :finding_dropped,
+          weighing = inquiry.weighing.without_finding(finding_id)
+          Change.new(inquiry: inquiry.with(weighing:), kind: :finding_dropped,
                      facts: { text: finding.text })
         end
       end

@@ -11,7 +11,8 @@ module Hobrin
 
         def call(inquiry, _surroundings)
           name = outcome(inquiry).name
-          Change.new(inquiry: inquiry.with(weighing: inquiry.weighing.without_outcome(outcome_id)), kind: :outcome_dropped,
+          weighing = inquiry.weighing.without_outcome(outcome_id)
+          Change.new(inquiry: inquiry.with(weighing:), kind: :outcome_dropped,
                      facts: { name: })
         end
       end

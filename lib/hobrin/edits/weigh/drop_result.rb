@@ -10,7 +10,8 @@ module Hobrin
         def call(inquiry, surroundings)
           dropped = result(inquiry)
           paper = inquiry.paper(record_id).without_result(number)
-          Change.new(inquiry: inquiry.with_paper(paper), kind: :result_dropped, facts: named(inquiry, surroundings, dropped))
+          Change.new(inquiry: inquiry.with_paper(paper), kind: :result_dropped,
+                     facts: named(inquiry, surroundings, dropped))
         end
       end
     end

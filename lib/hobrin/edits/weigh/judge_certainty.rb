@@ -5,8 +5,8 @@ module Hobrin
     module Weigh
       # Sets one reason of an outcome's certainty otherwise than proposed, or takes that back.
       #
-      # domain :: key of Appraisal::Certainty::DOMAINS; judgement :: Appraisal::Outcome::Judgement, nil to
-      #   go by what is proposed
+      # domain :: key of Appraisal::Certainty::DOMAINS; judgement :: Appraisal::Outcome::Judgement,
+      #   nil to go by what is proposed
       class JudgeCertainty < OutcomeEdit
         attributes :outcome_id, :domain, :judgement
 
@@ -14,7 +14,8 @@ module Hobrin
         def call(inquiry, _surroundings)
           old = outcome(inquiry)
           check
-          judgements = judgement ? { **old.judgements, domain => judgement } : old.judgements.except(domain)
+          judgements = judgement ? { **old.judgements,
+            domain => judgement } : old.judgements.except(domain)
           Change.new(inquiry: put(inquiry, old.with(judgements:)), kind: :certainty_judged,
                      facts: { name: old.name, domain: Appraisal::Certainty::DOMAINS.fetch(domain),
                               steps: judgement&.steps, why: judgement&.why })
@@ -24,7 +25,8 @@ module Hobrin
 
         def check
           known = Appraisal::Certainty::DOMAINS.key?(domain)
-          wrong = judgement && (Appraisal::Certainty::UP.include?(domain) ? judgement.steps.negative? : judgement.steps.positive?)
+          up = Appraisal::Certainty::UP.include?(domain)
+          wrong = judgement && (up ? judgement.steps.negative? : judgement.steps.positive?)
           raise InputError, { steps: "Choose how many steps." } if !known || wrong
         end
       end

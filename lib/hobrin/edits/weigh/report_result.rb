@@ -5,8 +5,8 @@ module Hobrin
     module Weigh
       # Writes down what a paper gives for an outcome, or changes that.
       #
-      # number :: nil for a new result; given :: Hash of the attributes of an Appraisal::Reported but its
-      #   number
+      # number :: nil for a new result; given :: Hash of the attributes of an Appraisal::Reported
+      #   but its number
       class ReportResult < ResultEdit
         attributes :record_id, :number, :given
 
@@ -16,16 +16,20 @@ module Hobrin
 
         def about(inquiry) = number ? super : NOTHING
 
-        # Raises GoneError for a paper that is not kept or an outcome that is gone, InputError for numbers
-        # that cannot be, and where nobody said how the paper was made and its labels do not either.
+        # Raises GoneError for a paper that is not kept or an outcome that is gone, InputError for
+        # numbers that cannot be, and where nobody said how the paper was made and its labels do
+        # not either.
         def call(inquiry, surroundings)
           raise GoneError, "paper" unless inquiry.kept_ids.include?(record_id)
 
           kind = (inquiry.weighing.outcome(given[:outcome_id]) || raise(GoneError, "outcome")).sort
-          raise InputError, { form: "Choose what the paper gives." } unless kind.forms.include?(given[:form])
+          raise InputError,
+                { form: "Choose what the paper gives." } unless kind.forms.include?(given[:form])
 
           paper = inquiry.paper(record_id) || unweighed(surroundings)
-          written = number ? result(inquiry).with(**given) : Appraisal::Reported.new(number: fresh(paper), **given)
+          written = number ? result(inquiry).with(**given) : Appraisal::Reported.new(
+            number: fresh(paper), **given
+          )
           Change.new(inquiry: inquiry.with_paper(paper.with_result(written)), kind: :result_written,
                      facts: named(inquiry, surroundings, written))
         end
@@ -33,7 +37,8 @@ module Hobrin
         private
 
         def fresh(paper)
-          raise InputError, { form: "Keep it to #{MOST} results of a paper." } if paper.reported.size >= MOST
+          raise InputError,
+                { form: "Keep it to #{MOST} results of a paper." } if paper.reported.size >= MOST
 
           paper.next_result
         end

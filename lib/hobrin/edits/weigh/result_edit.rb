@@ -3,8 +3,8 @@
 module Hobrin
   module Edits
     module Weigh
-      # What all edits of one result of a paper have in common. A subclass has the attributes record_id
-      # and number.
+      # What all edits of one result of a paper have in common. A subclass has the attributes
+      # record_id and number.
       class ResultEdit < Edit
         STEP = :weigh
 
@@ -18,7 +18,8 @@ module Hobrin
         # changed :: the Reported in place of what was there, with all facts of the trail line
         def put(inquiry, surroundings, changed, kind, **facts)
           paper = inquiry.paper(record_id).with_result(changed)
-          Change.new(inquiry: inquiry.with_paper(paper), kind:, facts: { **named(inquiry, surroundings, changed), **facts })
+          Change.new(inquiry: inquiry.with_paper(paper), kind:,
+                     facts: { **named(inquiry, surroundings, changed), **facts })
         end
 
         def named(inquiry, surroundings, result)

@@ -9,17 +9,23 @@ module Hobrin
       class SettleTrap < ResultEdit
         attributes :record_id, :number, :trap, :mend
 
-        # Groups put together are one result; the others of the same comparison group are part of it.
+        # Groups put together are one result; the others of the same comparison group are part of
+        # it.
         def about(inquiry) = inquiry.paper(record_id)&.reported
 
-        # Raises InputError (:trap) for one that is none, and for groups that cannot be put together.
+        # Raises InputError (:trap) for one that is none, and for groups that cannot be put
+        # together.
         def call(inquiry, surroundings)
           old = result(inquiry)
           raise InputError, { trap: "Choose what to do." } unless Appraisal::Together::Trap::WORDS.key?(trap)
 
-          paper = mend ? mended(inquiry.paper(record_id), old) : inquiry.paper(record_id).with_result(old.with(counted: [*old.counted, trap]))
+          paper = mend ? mended(inquiry.paper(record_id),
+                                old) : inquiry.paper(record_id).with_result(old.with(counted: [
+                                                                                       *old.counted, trap
+                                                                                     ]))
           Change.new(inquiry: inquiry.with_paper(paper), kind: mend ? :trap_mended : :trap_counted,
-                     facts: { **named(inquiry, surroundings, old), says: Appraisal::Together::Trap::WORDS.fetch(trap).first })
+                     facts: { **named(inquiry, surroundings, old),
+                       says: Appraisal::Together::Trap::WORDS.fetch(trap).first })
         end
 
         private
@@ -34,9 +40,13 @@ module Hobrin
 
         # The first of the groups takes in the others, which stay, aside.
         def together(paper, old)
-          arms = paper.reported.select { |one| one.aside.nil? && one.comparison_key == old.comparison_key }
+          arms = paper.reported.select do |one|
+            one.aside.nil? && one.comparison_key == old.comparison_key
+          end
           joined = Appraisal::Reported::Arms.together(arms)
-          arms.drop(1).map { |one| one.with(aside: :arm_twice) }.reduce(paper.with_result(joined)) do |now, one|
+          arms.drop(1).map do |one|
+            one.with(aside: :arm_twice)
+          end.reduce(paper.with_result(joined)) do |now, one|
             now.with_result(one)
           end
         end

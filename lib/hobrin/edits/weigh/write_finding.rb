@@ -26,10 +26,14 @@ module Hobrin
 
         private
 
-        def changed(inquiry) = (inquiry.weighing.finding(finding_id) || raise(GoneError, "finding")).with(text:, support:)
+        def changed(inquiry)
+          (inquiry.weighing.finding(finding_id) || raise(GoneError, "finding")).with(text:,
+                                                                                     support:)
+        end
 
         def fresh(inquiry)
-          raise InputError, { text: "Keep it to #{MOST} findings." } if inquiry.weighing.findings.size >= MOST
+          raise InputError,
+                { text: "Keep it to #{MOST} findings." } if inquiry.weighing.findings.size >= MOST
 
           Appraisal::Finding.new(id: inquiry.weighing.next_finding, text:, support:)
         end

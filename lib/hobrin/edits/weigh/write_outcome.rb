@@ -18,14 +18,16 @@ module Hobrin
         # Raises InputError, also for another kind while papers have given numbers of the old one.
         def call(inquiry, _surroundings)
           written = outcome_id ? changed(inquiry, outcome(inquiry)) : fresh(inquiry)
-          Change.new(inquiry: put(inquiry, written), kind: :outcome_written, facts: { name: written.name, outcome: written.id })
+          Change.new(inquiry: put(inquiry, written), kind: :outcome_written,
+                     facts: { name: written.name, outcome: written.id })
         end
 
         private
 
         def fresh(inquiry)
           weighing = inquiry.weighing
-          raise InputError, { name: "Keep it to #{MOST} outcomes." } if weighing.outcomes.size >= MOST
+          raise InputError,
+                { name: "Keep it to #{MOST} outcomes." } if weighing.outcomes.size >= MOST
 
           check_name(weighing.outcomes, given[:name])
           Appraisal::Outcome.new(id: weighing.next_outcome, **given)
@@ -35,7 +37,8 @@ module Hobrin
           check_name(inquiry.weighing.outcomes - [outcome], given[:name])
           other_kind = given[:kind] && given[:kind] != outcome.kind
           if other_kind && inquiry.weighing.results(outcome.id).any?
-            raise InputError, { kind: "Papers have given numbers of the sort that it is now: take those away first." }
+            raise InputError,
+                  { kind: "Papers have given numbers of the sort that it is now: take those away first." }
           end
 
           outcome.with(**given, **(other_kind ? { way: nil } : {}))

@@ -3,12 +3,12 @@
 module Hobrin
   module Statistics
     # How often a test is right, from the four counts of a study: sensitivity and specificity with
-    # Wilson's intervals, likelihood ratios with those of Simel et al. (1991) and the diagnostic odds
-    # ratio with Woolf's, on the log scale (from memory). Where a cell is empty ½ is added to each for
-    # the ratios.
+    # Wilson's intervals, likelihood ratios with those of Simel et al. (1991) and the diagnostic
+    # odds ratio with Woolf's, on the log scale (from memory). Where a cell is empty ½ is added to
+    # each for the ratios.
     #
-    # true_positives, false_positives, false_negatives, true_negatives :: Integers from 0, with at least
-    #   one person who has the condition and one who has not
+    # true_positives, false_positives, false_negatives, true_negatives :: Integers from 0, with at
+    #   least one person who has the condition and one who has not
     class Accuracy < Value
       attributes :true_positives, :false_positives, :false_negatives, :true_negatives
 
@@ -61,7 +61,8 @@ module Hobrin
       end
 
       def nobody(given)
-        { false_negatives: :true_positives, true_negatives: :false_positives }.filter_map do |one, other|
+        { false_negatives: :true_positives,
+          true_negatives: :false_positives }.filter_map do |one, other|
           said = one == :false_negatives ? "has the condition" : "does not have the condition"
           [one, "At least 1 person #{said}."] if (given[one] + given[other]).zero?
         end.to_h

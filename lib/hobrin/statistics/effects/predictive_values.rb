@@ -16,10 +16,12 @@ module Hobrin
           ill = (people * prevalence).round
           found = (ill * sensitivity).round
           cleared = ((people - ill) * specificity).round
-          new(people:, ill:, well: people - ill, found:, missed: ill - found, alarmed: people - ill - cleared, cleared:)
+          new(people:, ill:, well: people - ill, found:, missed: ill - found,
+              alarmed: people - ill - cleared, cleared:)
         end
 
-        # The chance of the condition after a positive test, not rounded; nil where no test is positive.
+        # The chance of the condition after a positive test, not rounded; nil where no test is
+        # positive.
         def positive(sensitivity, specificity, prevalence)
           share(sensitivity * prevalence, (1 - specificity) * (1 - prevalence))
         end

@@ -2,15 +2,15 @@
 
 module Hobrin
   module Statistics
-    # Effects of two groups in which events are counted over time. Where a group has no event ½ is added
-    # to the events of both, as R's metafor does by default.
+    # Effects of two groups in which events are counted over time. Where a group has no event ½ is
+    # added to the events of both, as R's metafor does by default.
     module Rates
       MEASURES = %i[log_rate_ratio rate_difference].freeze
 
       class << self
         # events, time, comparison_events, comparison_time :: Numerics, events from 0, times above 0
-        # measure :: one of MEASURES. Gives a Result; nil where nothing happened in either group and a
-        # ratio is asked for.
+        # measure :: one of MEASURES. Gives a Result; nil where nothing happened in either group
+        # and a ratio is asked for.
         def call(events, time, comparison_events, comparison_time, measure)
           return if events.zero? && comparison_events.zero?
 
@@ -22,7 +22,10 @@ module Hobrin
         end
 
         def log_rate_ratio(x1, t1, x2, t2) = [Math.log((x1 / t1) / (x2 / t2)), (1 / x1) + (1 / x2)]
-        def rate_difference(x1, t1, x2, t2) = [(x1 / t1) - (x2 / t2), (x1 / (t1**2)) + (x2 / (t2**2))]
+
+        def rate_difference(x1, t1, x2, t2)
+          [(x1 / t1) - (x2 / t2), (x1 / (t1**2)) + (x2 / (t2**2))]
+        end
       end
     end
   end

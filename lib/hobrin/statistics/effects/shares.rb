@@ -2,9 +2,9 @@
 
 module Hobrin
   module Statistics
-    # The share of one group, as it is pooled: on the scale of the logarithm of its odds, which keeps it
-    # between nobody and everybody. Where nobody or everybody has it ½ is added to both counts, as R's
-    # metafor does by default.
+    # The share of one group, as it is pooled: on the scale of the logarithm of its odds, which
+    # keeps it between nobody and everybody. Where nobody or everybody has it ½ is added to both
+    # counts, as R's metafor does by default.
     module Shares
       class << self
         # events, total :: Integers, 0 <= events <= total, total > 0. Gives a Result.

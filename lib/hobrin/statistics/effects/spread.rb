@@ -4,9 +4,9 @@ module Hobrin
   module Statistics
     # Mean and standard deviation of a group from what a paper gives in their place.
     #
-    # From medians: standard deviations by Wan et al., BMC Med Res Methodol 2014;14:135, means by Luo
-    # et al., Stat Methods Med Res 2018;27:1785 (both from memory). They hold where the values lie evenly
-    # about their middle.
+    # From medians: standard deviations by Wan et al., BMC Med Res Methodol 2014;14:135, means by
+    # Luo et al., Stat Methods Med Res 2018;27:1785 (both from memory). They hold where the values
+    # lie evenly about their middle.
     module Spread
       class << self
         def from_error(size, mean, error) = group(size, mean, error * Math.sqrt(size))
@@ -18,18 +18,21 @@ module Hobrin
 
         def from_quartiles(size, lower, median, upper)
           weight = 0.7 + (0.39 / size)
-          group(size, (weight * (lower + upper) / 2) + ((1 - weight) * median), (upper - lower) / (2 * quartile(size)))
+          group(size, (weight * (lower + upper) / 2) + ((1 - weight) * median),
+                (upper - lower) / (2 * quartile(size)))
         end
 
         def from_range(size, least, median, most)
           weight = 4 / (4 + (size**0.75))
-          group(size, (weight * (least + most) / 2) + ((1 - weight) * median), (most - least) / (2 * extreme(size)))
+          group(size, (weight * (least + most) / 2) + ((1 - weight) * median),
+                (most - least) / (2 * extreme(size)))
         end
 
         def from_both(size, least, lower, median, upper, most)
           ends, middle = [2.2 / (2.2 + (size**0.75)), 0.7 - (0.72 / (size**0.55))]
           mean = (ends * (least + most) / 2) + (middle * (lower + upper) / 2) + ((1 - ends - middle) * median)
-          group(size, mean, ((most - least) / (4 * extreme(size))) + ((upper - lower) / (4 * quartile(size))))
+          group(size, mean,
+                ((most - least) / (4 * extreme(size))) + ((upper - lower) / (4 * quartile(size))))
         end
 
         # Several groups as if they had been one (the formula of the textbooks; from memory).
@@ -37,15 +40,20 @@ module Hobrin
         def together(groups)
           size = groups.sum(&:size)
           mean = groups.sum { |one| one.size * one.mean } / size.to_f
-          squares = groups.sum { |one| ((one.size - 1) * (one.deviation**2)) + (one.size * ((one.mean - mean)**2)) }
+          squares = groups.sum do |one|
+            ((one.size - 1) * (one.deviation**2)) + (one.size * ((one.mean - mean)**2))
+          end
           group(size, mean, Math.sqrt(squares / (size - 1.0)))
         end
 
         private
 
-        def group(size, mean, deviation) = Means::Group.new(size:, mean: mean.to_f, deviation: deviation.to_f)
+        def group(size, mean, deviation)
+          Means::Group.new(size:, mean: mean.to_f, deviation: deviation.to_f)
+        end
 
-        # How many standard deviations the quartiles, and the ends, of so many values lie apart by half.
+        # How many standard deviations the quartiles, and the ends, of so many values lie apart by
+        # half.
         def quartile(size) = Normal.quantile(((0.75 * size) - 0.125) / (size + 0.25))
         def extreme(size) = Normal.quantile((size - 0.375) / (size + 0.25))
       end

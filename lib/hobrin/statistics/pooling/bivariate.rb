@@ -4,11 +4,12 @@ require "matrix"
 
 module Hobrin
   module Statistics
-    # Pools sensitivity and the share of false positives of a test together, since a study that finds
-    # more of the ill often alarms more of the well: a normal model with effects that vary and go
-    # together (Reitsma et al., J Clin Epidemiol 2005;58:982), by restricted maximum likelihood in
-    # Fisher's scoring steps (from memory). Where that does not come to rest, or with fewer than three
-    # studies, the two are pooled apart and taken as independent.
+    # Pools sensitivity and the share of false positives of a test together, since a study that
+    # finds more of the ill often alarms more of the well: a normal model with effects that vary
+    # and go together (Reitsma et al., J Clin Epidemiol 2005;58:982), by restricted maximum
+    # likelihood in
+    # Fisher's scoring steps (from memory). Where that does not come to rest, or with fewer than
+    # three studies, the two are pooled apart and taken as independent.
     class Bivariate
       # middle :: [log odds of the sensitivity, log odds of the false positives]
       # covariance :: Matrix of their errors; between :: Matrix of the variance between studies
@@ -25,8 +26,8 @@ module Hobrin
           spread.positive? ? between[0, 1] / Math.sqrt(spread) : 0.0
         end
 
-        # The edge of the region of the middle, or, predicted, of a new study: Array of [share of false
-        # positives, sensitivity]. Common practice: by chi-squared of 2.
+        # The edge of the region of the middle, or, predicted, of a new study: Array of [share of
+        # false positives, sensitivity]. Common practice: by chi-squared of 2.
         def region(predicted: false, level: 0.95, points: 72)
           matrix = predicted ? covariance + between : covariance
           reach = Math.sqrt(ChiSquared.quantile(level, 2))
@@ -43,7 +44,8 @@ module Hobrin
         def share(place, z, sign)
           reach = z * Math.sqrt(covariance[place, place])
           ends = [-reach, reach].map { |way| Shares.share(sign * (middle[place] + way)) }.sort
-          Interval.new(estimate: Shares.share(sign * middle[place]), low: ends.first, high: ends.last)
+          Interval.new(estimate: Shares.share(sign * middle[place]), low: ends.first,
+                       high: ends.last)
         end
       end
 
@@ -51,7 +53,8 @@ module Hobrin
       CLOSE = 1e-11
       FEWEST = 3
       # What each of the three parameters does to the variance between studies.
-      PARTS = [Matrix[[1.0, 0.0], [0.0, 0.0]], Matrix[[0.0, 1.0], [1.0, 0.0]], Matrix[[0.0, 0.0], [0.0, 1.0]]].freeze
+      PARTS = [Matrix[[1.0, 0.0], [0.0, 0.0]], Matrix[[0.0, 1.0], [1.0, 0.0]],
+               Matrix[[0.0, 0.0], [0.0, 1.0]]].freeze
       private_constant :STEPS, :CLOSE, :FEWEST, :PARTS
 
       # A matrix whose product with its own transpose is a positive one of two rows (Cholesky).
@@ -83,12 +86,14 @@ module Hobrin
       def apart
         how = @pairs.size > 1 ? :reml : nil
         both = @pairs.transpose.map { |results| InverseVariance.call(results, tau2: how) }
-        Pooled.new(middle: both.map(&:estimate), covariance: Matrix.diagonal(*both.map { |one| one.error**2 }),
+        Pooled.new(middle: both.map(&:estimate), covariance: Matrix.diagonal(*both.map do |one|
+          one.error**2
+        end),
                    between: Matrix.diagonal(*both.map(&:tau2)), converged: false)
       end
 
-      # The variance between studies where the restricted likelihood is highest; nil when the steps do
-      # not come to rest within what a covariance can be.
+      # The variance between studies where the restricted likelihood is highest; nil when the steps
+      # do not come to rest within what a covariance can be.
       def scored
         between = start
         STEPS.times do
@@ -104,7 +109,9 @@ module Hobrin
       end
 
       def start
-        tau2s = @pairs.transpose.map { |results| [InverseVariance.call(results, tau2: :dl).tau2, 0.05].max }
+        tau2s = @pairs.transpose.map do |results|
+          [InverseVariance.call(results, tau2: :dl).tau2, 0.05].max
+        end
         Matrix.diagonal(*tau2s)
       end
 
@@ -114,7 +121,10 @@ module Hobrin
 
       # No variance below nothing, no correlation beyond one.
       def possible?(matrix)
-        matrix[0, 0].positive? && matrix[1, 1].positive? && (matrix[0, 1]**2) < matrix[0, 0] * matrix[1, 1]
+        matrix[0,
+               0].positive? && matrix[1,
+                                      1].positive? && (matrix[0,
+                                                              1]**2) < matrix[0, 0] * matrix[1, 1]
       end
 
       def weights(between) = @within.map { |own| (own + between).inverse }
@@ -122,7 +132,9 @@ module Hobrin
       # [the middle, the covariance of its error]
       def fitted(weights)
         covariance = weights.sum(Matrix.zero(2)).inverse
-        [covariance * @effects.zip(weights).sum(Vector.zero(2)) { |effect, weight| weight * effect }, covariance]
+        [covariance * @effects.zip(weights).sum(Vector.zero(2)) do |effect, weight|
+          weight * effect
+        end, covariance]
       end
 
       # The score over its expected information; nil where that cannot be turned.
@@ -130,7 +142,11 @@ module Hobrin
         weights = weights(between)
         middle, covariance = fitted(weights)
         aside = @effects.zip(weights).map { |effect, weight| weight * (effect - middle) }
-        slopes = PARTS.map { |part| weights.sum(Matrix.zero(2)) { |weight| weight * part * weight } }
+        slopes = PARTS.map do |part|
+          weights.sum(Matrix.zero(2)) do |weight|
+            weight * part * weight
+          end
+        end
         score = PARTS.zip(slopes).map do |part, slope|
           aside.sum { |rest| rest.inner_product(part * rest) } - weights.sum do |weight|
             (weight * part).trace

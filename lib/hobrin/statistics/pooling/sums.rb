@@ -2,10 +2,11 @@
 
 module Hobrin
   module Statistics
-    # The sums that a pooled effect and the restricted likelihood of a variance between studies are made
-    # of: of the weights, their squares and cubes, by themselves, times the effects, and times their
-    # squares. Effects are told from a middle of their own, so that little is lost in rounding. In one
-    # pass over plain numbers, since leaving out each of many studies asks for them very often.
+    # The sums that a pooled effect and the restricted likelihood of a variance between studies are
+    # made of: of the weights, their squares and cubes, by themselves, times the effects, and times
+    # their squares. Effects are told from a middle of their own, so that little is lost in
+    # rounding. In one pass over plain numbers, since leaving out each of many studies asks for
+    # them very often.
     class Sums
       attr_reader :a1, :a2, :a3, :b1, :b2, :b3, :c1, :c2, :c3
 
@@ -49,11 +50,8 @@ module Hobrin
       # Newton's step towards the τ² where the restricted likelihood is highest; Fisher's, with the
       # expected curvature, where it is not curved as at a summit (Viechtbauer 2005; from memory).
       def step
-        trace = a1 - (a2 / a1)
-        expected = a2 - (2 * a3 / a1) + ((a2 / a1)**2)
-        aside = b2 - (mean * a2)
-        observed = (2 * (about_mean(a3, b3, c3) - (aside * aside / a1))) - expected
-        (about_mean(a2, b2, c2) - trace) / (observed > expected / 10 ? observed : expected)
+        apart = about_mean(a2, b2, c2)
+        (apart - a1 + (a2 / a1)) / (observed > expected / 10 ? observed : expected)
       end
 
       # The mean, and the sum of the weights, where τ² is a little more.
@@ -61,6 +59,14 @@ module Hobrin
       def weight_after(change) = a1 - (change * a2)
 
       private
+
+      # How the likelihood is expected to curve, and how it does.
+      def expected = a2 - (2 * a3 / a1) + ((a2 / a1)**2)
+
+      def observed
+        aside = b2 - (mean * a2)
+        (2 * (about_mean(a3, b3, c3) - (aside * aside / a1))) - expected
+      end
 
       # The sum of squares about the mean from sums about the middle.
       def about_mean(a, b, c) = c - (2 * mean * b) + (mean * mean * a)

@@ -6,16 +6,17 @@ module Hobrin
     #
     # DerSimonian and Laird 1986 (:dl); Paule and Mandel 1982 (:pm); restricted maximum likelihood
     # (:reml) by Newton's steps, see Sums (Viechtbauer 2005; all from memory). An
-    # iterative method that does not come to an end within STEPS falls back on DerSimonian–Laird, and
-    # says so.
+    # iterative method that does not come to an end within STEPS falls back on DerSimonian–Laird,
+    # and says so.
     class Tau2
-      METHODS = { dl: "DerSimonian–Laird", pm: "Paule–Mandel", reml: "restricted maximum likelihood" }.freeze
+      METHODS = { dl: "DerSimonian–Laird", pm: "Paule–Mandel",
+                  reml: "restricted maximum likelihood" }.freeze
       STEPS = 200
       CLOSE = 1e-12
       private_constant :STEPS, :CLOSE
 
-      # results :: Array of Result; method :: key of METHODS; near :: a τ² above 0 from which the steps
-      #   of :reml begin, nil or 0 for Hedges' moments
+      # results :: Array of Result; method :: key of METHODS; near :: a τ² above 0 from which the
+      #   steps of :reml begin, nil or 0 for Hedges' moments
       def initialize(results, method, near: nil)
         @results = results
         @near = near

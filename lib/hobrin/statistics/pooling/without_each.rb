@@ -2,9 +2,9 @@
 
 module Hobrin
   module Statistics
-    # The pooled effect without each study in turn. With a variance between studies that is estimated
-    # anew each time, in one pass over the others: its first step is made from the sums over all, less
-    # the study.
+    # The pooled effect without each study in turn. With a variance between studies that is
+    # estimated anew each time, in one pass over the others: its first step is made from the sums
+    # over all, less the study.
     class WithoutEach
       # estimate, error, tau2 :: of the others
       class One < Value
@@ -46,7 +46,9 @@ module Hobrin
 
       def restricted
         tau2, converged = Tau2.new(@results, :reml).call
-        return @results.each_index.map { |place| plainly(place) } unless converged && @results.size > 3
+        return @results.each_index.map do |place|
+          plainly(place)
+        end unless converged && @results.size > 3
 
         all = Sums.of(@effects, @variances, tau2)
         near = Heterogeneity.new(@results).typical
@@ -56,8 +58,8 @@ module Hobrin
         end
       end
 
-      # Goes on from a first step until the next one is so small that slopes do; nil where steps are so
-      # wide that they may lead to another summit.
+      # Goes on from a first step until the next one is so small that slopes do; nil where steps
+      # are so wide that they may lead to another summit.
       def settle(place, tau2, change, near)
         STEPS.times do
           return if change.abs > tau2 / 2 && !(tau2.zero? && change.negative?)

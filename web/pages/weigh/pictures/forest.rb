@@ -4,8 +4,8 @@ module Hobrin
   module Web
     module Pages
       class Weigh
-        # The lines of a forest: each paper with its groups, its effect and its weight, and what they come
-        # to together.
+        # The lines of a forest: each paper with its groups, its effect and its weight, and what
+        # they come to together.
         class Forest
           include Formatting
 
@@ -23,7 +23,10 @@ module Hobrin
 
           def rows = @pool.studies.each_with_index.map { |study, place| row(study, place) }
 
-          def pooled = @pool.pooled && scale.mark(@pool.pooled.low, @pool.pooled.estimate, @pool.pooled.high)
+          def pooled
+            @pool.pooled && scale.mark(@pool.pooled.low, @pool.pooled.estimate, @pool.pooled.high)
+          end
+
           def pooled_words = @part.told.of(@pool.pooled)
 
           # Where a new study may lie: a Scale::Mark, nil where nothing differs.
@@ -32,15 +35,27 @@ module Hobrin
             scale.mark(low, @pool.pooled.estimate, high) if low && @pool.pooled.tau2.positive?
           end
 
-          def scale = @scale ||= Scale.new(@pool.measure, [*@pool.results.map { |one| ends(one) }, *predicted])
+          def scale
+            @scale ||= Scale.new(@pool.measure, [*@pool.results.map do |one|
+              ends(one)
+            end, *predicted])
+          end
 
           # What stands over the two columns of groups, and over the picture.
-          def headings = @part.outcome.sort.two_groups? ? ["With", "Without"] : [@part.outcome.kind == "share" ? "Had it" : "People", nil]
+          def headings
+            @part.outcome.sort.two_groups? ? %w[With
+                                                Without] : [
+                                                  @part.outcome.kind == "share" ? "Had it" : "People", nil
+                                                ]
+          end
+
           def less = @pool.measure.nothing ? "less with it" : "of 100"
 
           private
 
-          def predicted = @pool.pooled&.prediction && @pool.pooled.tau2.positive? ? [@pool.pooled.prediction] : []
+          def predicted
+            @pool.pooled&.prediction && @pool.pooled.tau2.positive? ? [@pool.pooled.prediction] : []
+          end
 
           def ends(result)
             reach = @pool.way.z * result.error

@@ -4,8 +4,8 @@ module Hobrin
   module Web
     module Pages
       class Weigh
-        # Pooled values of other sets of the papers, one below the other: without each, one after the other
-        # in time, in groups.
+        # Pooled values of other sets of the papers, one below the other: without each, one after
+        # the other in time, in groups.
         class Lines
           include Formatting
 
@@ -20,14 +20,24 @@ module Hobrin
             @pool = part.pool
           end
 
-          def without = lines(@pool.studies.map { |study| "without #{study.label}" }.zip(@pool.without_each).select(&:last))
+          def without
+            lines(@pool.studies.map do |study|
+              "without #{study.label}"
+            end.zip(@pool.without_each).select(&:last))
+          end
 
           def in_time
-            names = @pool.studies.each_with_index.map { |study, place| place.zero? ? study.label : "and #{study.label}" }
+            names = @pool.studies.each_with_index.map do |study, place|
+              place.zero? ? study.label : "and #{study.label}"
+            end
             lines(names.zip(@pool.one_by_one).select(&:last))
           end
 
-          def by = Appraisal::Together::Pool::GROUPS.keys.find { |key| key.to_s == @part.page.fields.text(:by) } || :concern
+          def by
+            Appraisal::Together::Pool::GROUPS.keys.find do |key|
+              key.to_s == @part.page.fields.text(:by)
+            end || :concern
+          end
 
           # [name, path, whether it is chosen]
           def choices
@@ -42,11 +52,15 @@ module Hobrin
           def difference
             return "All papers are alike in that." unless groups
 
-            "Between the groups Q is #{decimal(groups.between)} on #{groups.df}, p #{groups.p < 0.001 ? "below 0.001" : decimal(groups.p, 3)}. " \
+            "Between the groups Q is #{decimal(groups.between)} on #{groups.df}, p #{@part.told.p(groups.p)}. " \
               "A difference between papers is not one between people."
           end
 
-          def scale = @scale ||= Scale.new(@pool.measure, @pool.results.map { |one| ends(one.effect, one.error) })
+          def scale
+            @scale ||= Scale.new(@pool.measure, @pool.results.map do |one|
+              ends(one.effect, one.error)
+            end)
+          end
 
           private
 
@@ -56,7 +70,8 @@ module Hobrin
           def lines(named)
             named.map do |name, one|
               low, high = ends(one.estimate, one.error)
-              Line.new(name:, effect: @part.told.interval(one.estimate, low, high), mark: scale.mark(low, one.estimate, high))
+              Line.new(name:, effect: @part.told.interval(one.estimate, low, high),
+                       mark: scale.mark(low, one.estimate, high))
             end
           end
         end

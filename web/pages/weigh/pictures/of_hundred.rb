@@ -21,15 +21,24 @@ module Hobrin
           def highest = numbers[2..].map { |share| people(share) }.max
 
           # Where the baseline comes from, in words.
-          def from = @part.outcome.baseline ? "our own baseline" : "the middle of the papers' comparison groups"
-          def typed = @part.page.typed_or(:baseline, @part.outcome.baseline && decimal(@part.outcome.baseline, 1).delete_suffix(".0"))
+          def from
+            @part.outcome.baseline ? "our own baseline" : "the middle of the papers' comparison " \
+              "groups"
+          end
+
+          def typed
+            @part.page.typed_or(:baseline,
+                                @part.outcome.baseline && decimal(@part.outcome.baseline,
+                                                                  1).delete_suffix(".0"))
+          end
 
           # How many must have it for one more or fewer; nil where there is no difference.
           def needed
             difference = numbers[1] - numbers[0]
             return if difference.abs < 1e-9
 
-            "One #{difference.negative? ? "fewer" : "more"} for every #{decimal(1 / difference.abs, 0)} who have it."
+            way = difference.negative? ? "fewer" : "more"
+            "One #{way} for every #{decimal(1 / difference.abs, 0)} who have it."
           end
 
           private

@@ -4,7 +4,8 @@ module Hobrin
   module Web
     module Pages
       class Weigh
-        # Papers on a test by false alarms and by what they find, with the pooled middle and its regions.
+        # Papers on a test by false alarms and by what they find, with the pooled middle and its
+        # regions.
         class RocSpace
           SIDE = 300
           EDGE = 36
@@ -35,7 +36,10 @@ module Hobrin
             end
           end
 
-          def middle = [x(1 - @pool.tests.specificity.estimate), y(@pool.tests.sensitivity.estimate)]
+          def middle
+            [x(1 - @pool.tests.specificity.estimate), y(@pool.tests.sensitivity.estimate)]
+          end
+
           def region = outline(@pool.tests.region)
           def predicted = outline(@pool.tests.region(predicted: true))
 

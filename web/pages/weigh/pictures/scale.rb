@@ -36,9 +36,14 @@ module Hobrin
           def ticks
             case @measure.scale
             when :log then RATIOS.map { |ratio| [Math.log(ratio), ratio.to_s] }
-            when :logit then [5, 10, 25, 50, 75, 90, 95].map { |share| [Math.log(share / (100.0 - share)), share.to_s] }
+            when :logit then [5, 10, 25, 50, 75, 90, 95].map do |share|
+              [Math.log(share / (100.0 - share)), share.to_s]
+            end
             else plain
-            end.select { |value, _| value.between?(@low, @high) }.map { |value, words| [place(value), words] }
+            end.select do |value, _|
+              value.between?(@low,
+                             @high)
+            end.map { |value, words| [place(value), words] }
           end
 
           private

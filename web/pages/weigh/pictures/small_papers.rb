@@ -4,8 +4,8 @@ module Hobrin
   module Web
     module Pages
       class Weigh
-        # Whether small papers tell something else than large ones: each effect by its error, and Egger's
-        # test.
+        # Whether small papers tell something else than large ones: each effect by its error, and
+        # Egger's test.
         class SmallPapers
           include Formatting
 
@@ -32,7 +32,8 @@ module Hobrin
           def points
             @pool.studies.map do |study|
               Point.new(x: x(study.result.effect), y: y(study.result.error),
-                        label: "#{study.label}: #{@part.told.value(study.result.effect)}, error #{decimal(study.result.error)}")
+                        label: "#{study.label}: #{@part.told.value(study.result.effect)}, error " \
+                               "#{decimal(study.result.error)}")
             end
           end
 
@@ -43,20 +44,30 @@ module Hobrin
           end
 
           # [x, in words] of the ticks below.
-          def ticks = scale.ticks.map { |place, words| [EDGE + (place / Scale::WIDTH.to_f * (WIDTH - (2 * EDGE))), words] }
+          def ticks
+            scale.ticks.map { |place, words| [EDGE + (place / Scale::WIDTH.to_f * (WIDTH - (2 * EDGE))), words] }
+          end
+
           def middle_line = [x(middle), y(0), y(most)]
 
           def words
             test = @pool.egger
-            few = "Egger's test needs #{Statistics::Egger::FEWEST} papers or more; with #{@pool.studies.size} it would tell nothing."
+            few = "Egger's test needs #{Statistics::Egger::FEWEST} papers or more; with " \
+                  "#{@pool.studies.size} it would tell nothing."
             return few unless test
 
-            "Egger's test: t #{decimal(test.t)} on #{test.df}, p #{decimal(test.p, 3)}. " \
-              "#{test.p < 0.1 ? "Small papers tell something else than large ones." : "It does not tell that small papers differ."}"
+            doubt = if test.p < 0.1 then "Small papers tell something else than large ones."
+                    else "It does not tell that small ones differ."
+                    end
+            "Egger's test: t #{decimal(test.t)} on #{test.df}, p #{@part.told.p(test.p)}. #{doubt}"
           end
 
           # [name, effect, error] of each paper.
-          def rows = @pool.studies.map { |study| [study.label, @part.told.value(study.result.effect), decimal(study.result.error, 3)] }
+          def rows
+            @pool.studies.map do |study|
+              [study.label, @part.told.value(study.result.effect), decimal(study.result.error, 3)]
+            end
+          end
 
           private
 
@@ -65,10 +76,15 @@ module Hobrin
 
           def scale
             reach = Statistics::Normal::Z95 * most
-            @scale ||= Scale.new(@pool.measure, [[middle - reach, middle + reach], *@pool.results.map { |one| [one.effect, one.effect] }])
+            @scale ||= Scale.new(@pool.measure, [[middle - reach, middle + reach], *@pool.results.map do |one|
+              [one.effect, one.effect]
+            end])
           end
 
-          def x(effect) = (EDGE + (scale.place(effect) / Scale::WIDTH.to_f * (WIDTH - (2 * EDGE)))).round(1)
+          def x(effect)
+            (EDGE + (scale.place(effect) / Scale::WIDTH.to_f * (WIDTH - (2 * EDGE)))).round(1)
+          end
+
           def y(error) = (12 + (error / most * (HEIGHT - 46))).round(1)
         end
       end

@@ -4,8 +4,8 @@ require "yaml"
 
 module Hobrin
   module Demo
-    # The sample's other inquiries, narrowed by their words alone and weighed, made by the same services
-    # that a person uses.
+    # The sample's other inquiries, narrowed by their words alone and weighed, made by the same
+    # services that a person uses.
     class OtherInquiries
       HEADING = /\A<(.+)>\z/
       private_constant :HEADING
@@ -15,7 +15,9 @@ module Hobrin
       end
 
       # Gives their ids.
-      def call = YAML.load_file(File.join(__dir__, "other_inquiries.yml")).map { |data| one(data) }
+      def call
+        YAML.load_file(File.expand_path("../other_inquiries.yml", __dir__)).map { |data| one(data) }
+      end
 
       private
 

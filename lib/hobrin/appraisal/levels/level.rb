@@ -28,7 +28,8 @@ module Hobrin
       NOT_A_STUDY = {
         "guideline" => "A guideline has no level of its own: look at the studies it rests on.",
         "protocol" => "A protocol has no results to weigh yet.",
-        "opinion" => "An opinion is not on the 2011 table, which asks for studies or reasoning from mechanism."
+        "opinion" => "An opinion is not on the 2011 table, which asks for studies or reasoning " \
+                     "from mechanism."
       }.freeze
       RETRACTED = "It was retracted: nothing in it counts as evidence."
       private_constant :TREATMENT, :TABLE, :SECOND, :NOT_A_STUDY, :RETRACTED
@@ -96,6 +97,7 @@ module Hobrin
                         "was read without knowing the other: the level depends on both.")
           end
           return placed(4, "a poor reference standard, or not the same for all") if reference == :no
+
           sure = [reference, blinded].all? { |answer| %i[yes mostly].include?(answer) }
           return placed(2, "one good reference standard, read apart") if sure
 

@@ -7,7 +7,7 @@ module Hobrin
     # The last three steps of the main inquiry, from decisions.yml: what is kept and why not, what
     # the kept papers are worth, and what the ward will do.
     class MainDecisions
-      FILE = File.expand_path("decisions.yml", __dir__)
+      FILE = File.expand_path("../decisions.yml", __dir__)
       ID = "10.5555/hobrin.%s"
       private_constant :FILE, :ID
 

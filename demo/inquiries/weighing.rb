@@ -4,10 +4,10 @@ require "yaml"
 
 module Hobrin
   module Demo
-    # Weighs an inquiry of the sample, from weighing.yml: its outcomes, the sheets of its papers, what they
-    # give, the traps that were settled, and what experience studies found.
+    # Weighs an inquiry of the sample, from weighing.yml: its outcomes, the sheets of its papers,
+    # what they give, the traps that were settled, and what experience studies found.
     class Weighing
-      FILE = File.expand_path("weighing.yml", __dir__)
+      FILE = File.expand_path("../weighing.yml", __dir__)
       ID = "10.5555/hobrin.%s"
       private_constant :FILE, :ID
 
@@ -22,9 +22,11 @@ module Hobrin
       def call
         keep
         @data[:outcomes].each_value { |given| name(given) }
-        papers = @data[:papers].to_h { |key, paper| [@context.library.record(format(ID, key)), @usual.merge(paper)] }
+        papers = @data[:papers].to_h do |key, paper|
+          [@context.library.record(format(ID, key)), @usual.merge(paper)]
+        end
         papers.each { |record, paper| weigh(record, paper) }
-        papers.each { |record, paper| report_all(record, paper.fetch(:results, {})) }
+        report_all(papers)
         @data.fetch(:traps, []).each { |trap| settle(trap) }
         @data.fetch(:findings, []).each_with_index { |finding, place| write(finding, place + 1) }
       end
@@ -33,7 +35,8 @@ module Hobrin
 
       def keep
         @data.fetch(:keep, []).each do |key|
-          decision = Sifting::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil, note: "")
+          decision = Sifting::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil,
+                                           note: "")
           edit(Edits::Sift::Decide.new(decision:))
         end
       end
@@ -50,14 +53,22 @@ module Hobrin
       def weigh(record, paper)
         design = Appraisal::Design.fetch(paper[:design] || Appraisal::Design.proposed(record).key)
         edit(Edits::Weigh::WeighPaper.new(
-               paper: Appraisal::Paper.new(record_id: record.id, design: design.key, answers: answers(paper, design, record),
+               paper: Appraisal::Paper.new(record_id: record.id, design: design.key,
+                                           answers: answers(paper, design, record),
                                            applies: paper.fetch(:applies, {}).transform_values(&:to_sym),
                                            **paper.slice(:reviewed, :finding, :graded, :graded_why))
              ))
       end
 
-      def report_all(record, results)
-        results.each { |name, some| some.each { |result| report(record, outcome(name), result) } }
+      # [record, what stands in the file] of each paper, once all sheets are answered.
+      def report_all(papers)
+        papers.each do |record, paper|
+          paper.fetch(:results, {}).each do |name, some|
+            some.each do |result|
+              report(record, outcome(name), result)
+            end
+          end
+        end
       end
 
       # The sentence that shows an answer is the one that Hobrin points at, where there is one.
@@ -71,14 +82,17 @@ module Hobrin
       end
 
       def report(record, outcome, result)
-        numbers = result[:take] ? taken(record, outcome, result[:take]) : typed(outcome, result[:typed])
+        numbers = result[:take] ? taken(record, outcome,
+                                        result[:take]) : typed(outcome, result[:typed])
         edit(Edits::Weigh::ReportResult.new(record_id: record.id, number: nil,
-                                            given: { outcome_id: outcome.id, **numbers, **result.except(:take, :typed) }))
+                                            given: { outcome_id: outcome.id, **numbers,
+                                                     **result.except(:take, :typed) }))
       end
 
       def taken(record, outcome, place)
         passage = CloseReading::Passage.new(record.abstract)
-        offer = CloseReading::Offers.all_in(passage, outcome.sort.forms, measures: outcome.sort.printed).fetch(place)
+        offer = CloseReading::Offers.all_in(passage, outcome.sort.forms,
+                                            measures: outcome.sort.printed).fetch(place)
         { form: offer.form, typed: offer.typed, measure: offer.measure, shown: offer.sentence.text }
       end
 
@@ -91,7 +105,8 @@ module Hobrin
         record_id = format(ID, trap[:paper])
         outcome_id = outcome(trap[:outcome]).id
         results = weighing.paper(record_id).reported.select { |one| one.outcome_id == outcome_id }
-        edit(Edits::Weigh::SettleTrap.new(record_id:, number: results.fetch(trap.fetch(:nth, 0)).number, trap: trap[:trap].to_sym,
+        edit(Edits::Weigh::SettleTrap.new(record_id:, number: results.fetch(trap.fetch(:nth, 0)).number,
+                                          trap: trap[:trap].to_sym,
                                           mend: !trap[:count]))
       end
 
@@ -112,7 +127,10 @@ module Hobrin
         Appraisal::Finding::Voice.new(speaks:, words:)
       end
 
-      def outcome(name) = weighing.outcomes.find { |one| one.name == @data[:outcomes].fetch(name.to_sym)[:name] }
+      def outcome(name)
+        weighing.outcomes.find { |one| one.name == @data[:outcomes].fetch(name.to_sym)[:name] }
+      end
+
       def inquiry = @context.inquiries.find(@id).inquiry
       def weighing = inquiry.weighing
       def kind = inquiry.question.kind

@@ -6,7 +6,8 @@ module Hobrin
     class Design < Value
       attributes :key, :name, :types, :sheet
 
-      # types :: study types of the library that propose this design; sheet :: key of its Sheets::Sheet
+      # types :: study types of the library that propose this design; sheet :: key of its
+      #   Sheets::Sheet
       def initialize(key:, name:, types: [], sheet: :any)
         @key = key
         @name = name
@@ -41,7 +42,8 @@ module Hobrin
         new(key: "qualitative", name: "Qualitative study", types: ["qualitative study"],
             sheet: :qualitative),
         new(key: "cost", name: "Economic evaluation", types: ["cost analysis"], sheet: :economic),
-        new(key: "case_series", name: "Case report or series", types: ["case report"], sheet: :series),
+        new(key: "case_series", name: "Case report or series", types: ["case report"],
+            sheet: :series),
         new(key: "mechanism", name: "Reasoning from mechanism, or animals"),
         new(key: "opinion", name: "Opinion, editorial or unsystematic review",
             types: ["editorial", "letter", "narrative review"])
