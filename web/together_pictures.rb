@@ -34,7 +34,7 @@ module Hobrin
             tag("text", h(words), class: "forest-number", x: place, y: 15, "text-anchor": anchor)
         end
         base = shape("line", "forest-tick", x1: 0, y1: 0, x2: 200, y2: 0)
-        picture("0 0 200 20", base + marks.join)
+        drawing("0 0 200 20", base + marks.join)
       end
 
       # A share with its interval, from nobody to everybody. interval :: Statistics::Interval of
@@ -46,7 +46,7 @@ module Hobrin
         line = shape("line", "forest-line", x1: low, y1: 10, x2: high, y2: 10)
         square = shape("rect", "forest-square", x: middle - 3, y: 7, width: 6, height: 6)
         base = shape("line", "forest-tick", x1: 0, y1: 18, x2: 100, y2: 18)
-        picture("0 0 100 20", base + (pooled ? diamond(low, middle, high) : line + square))
+        drawing("0 0 100 20", base + (pooled ? diamond(low, middle, high) : line + square))
       end
 
       # A hundred people: those who have it in either case, those who have it only without, only
@@ -60,7 +60,7 @@ module Hobrin
           name = place < both ? "person-both" : (place < most ? only : "person-none")
           shape("circle", name, cx: (column * 12) + 6, cy: (row * 12) + 6, r: 4.4)
         end
-        picture("0 0 #{IN_ROW * 12} #{PEOPLE / IN_ROW * 12}", marks.join, "people")
+        drawing("0 0 #{IN_ROW * 12} #{PEOPLE / IN_ROW * 12}", marks.join, "people")
       end
 
       # How sure, as a bar of four steps; the word stands beside it. level :: 1 to 4
@@ -69,13 +69,13 @@ module Hobrin
           shape("rect", place < level ? "sure-step" : "sure-open", x: (place * 12) + 1, y: 10 - (place * 3),
                                                                    width: 10, height: 5 + (place * 3))
         end
-        picture("0 0 50 16", steps.join, "sure")
+        drawing("0 0 50 16", steps.join, "sure")
       end
 
       private
 
       # inside :: safe markup; name :: the class of the whole, or nil
-      def picture(frame, inside, name = nil)
+      def drawing(frame, inside, name = nil)
         tag("svg", inside, class: name, viewBox: frame, "aria-hidden": "true")
       end
 
@@ -85,7 +85,7 @@ module Hobrin
 
       def line_picture(nothing, inside)
         one = nothing ? shape("line", "forest-one", x1: nothing, y1: 0, x2: nothing, y2: 20) : ""
-        picture("0 0 200 20", one + inside)
+        drawing("0 0 200 20", one + inside)
       end
 
       def diamond(low, middle, high)

@@ -23,7 +23,7 @@ module Hobrin
         points = small.points.map { |one| paper_point(one, 5) }
         ticks = small.ticks.map { |x, words| note(words, x.round(1), height - 16, "middle") }
         ends = note("exact", 4, 12) + note("less exact", 4, bottom)
-        picture("0 0 #{width} #{height}", edge + line + points.join + ticks.join + ends, "funnel")
+        drawing("0 0 #{width} #{height}", edge + line + points.join + ticks.join + ends, "funnel")
       end
 
       # roc :: Pages::Weigh::RocSpace
@@ -36,7 +36,7 @@ module Hobrin
         points = roc.points.map { |one| paper_point(one, one.size) }
         middle = shape("polygon", "forest-diamond", points: "#{x - 7},#{y} #{x},#{y - 7} " \
                                                             "#{x + 7},#{y} #{x},#{y + 7}")
-        picture("0 0 #{roc.frame} #{roc.frame + 16}", frame + roc_axes(roc) + regions + points.join + middle,
+        drawing("0 0 #{roc.frame} #{roc.frame + 16}", frame + roc_axes(roc) + regions + points.join + middle,
                 "roc-picture")
       end
 
@@ -48,7 +48,7 @@ module Hobrin
           end
         end
         knots = TREE.map { |name, (x, y, words)| knot(x, y, people.public_send(name), words) }
-        picture("0 0 620 190", lines.join + knots.join, "thousand")
+        drawing("0 0 620 190", lines.join + knots.join, "thousand")
       end
 
       private

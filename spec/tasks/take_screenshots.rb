@@ -9,12 +9,14 @@ require_relative "../support/browser"
 FOLDER = Hobrin::Boot::ROOT.join("docs/screenshots")
 VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/word",
           "word-card" => "/inquiries/1/word?open=term:14", "word-overlap" => "/inquiries/1/word?open=overlap",
-          "ask-spider" => "/inquiries/5/ask", "narrow" => "/inquiries/1/narrow",
+          "narrow" => "/inquiries/1/narrow",
           "narrow-filters" => "/inquiries/2/narrow?show=filters",
           "trail-compare" => "/inquiries/1/trail?line=20&with=28",
           "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.label-2019",
-          "sift-threads" => "/inquiries/1/sift?show=threads", "weigh" => "/inquiries/1/weigh",
-          "weigh-together" => "/inquiries/1/weigh?show=together",
+          "sift-threads" => "/inquiries/1/sift?show=threads", "weigh" => "/inquiries/1/weigh?paper=10.5555/hobrin.trial-2021",
+          "weigh-together" => "/inquiries/1/weigh?outcome=1",
+          "weigh-certainty" => "/inquiries/1/weigh?outcome=1&part=certainty",
+          "weigh-findings" => "/inquiries/1/weigh?show=table", "weigh-test" => "/inquiries/2/weigh?outcome=1",
           "act" => "/inquiries/1/act", "trail" => "/inquiries/1/trail" }.freeze
 
 Dir.mktmpdir do |folder|

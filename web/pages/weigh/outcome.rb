@@ -66,9 +66,7 @@ module Hobrin
 
           def snares
             pool.open_traps.map do |trap|
-              Snare.new(trap:, of: trap.of.map do |one|
-                one.respond_to?(:label) ? one.apart : "#{one.byline} #{one.year}"
-              end.join(", "),
+              Snare.new(trap:, of: trap.of.map { |one| named(one) }.join(", "),
                         fields: fields_of(trap.study).merge(trap: trap.key))
             end
           end
@@ -126,6 +124,13 @@ module Hobrin
           end
 
           private
+
+          # A result of the same paper by what tells it apart, another paper by its short name.
+          def named(one)
+            return one.apart if one.is_a?(Appraisal::Together::Study)
+
+            [one.authors.first&.family || one.title[0, 30], one.year].compact.join(" ")
+          end
 
           def parts_offered = PARTS
         end

@@ -51,8 +51,13 @@ module Hobrin
 
           def test(test)
             both = { "sensitivity" => test.sensitivity, "specificity" => test.specificity }
-            both.map { |name, one| "#{name} #{share(one)}" }.join(", ")
+            ratios = { "likelihood ratio of a positive test" => test.positive_ratio,
+                       "of a negative one" => test.negative_ratio, "odds ratio" => test.odds_ratio }
+            [*both.map { |name, one| "#{name} #{share(one)}" },
+             *ratios.map { |name, one| "#{name} #{ratio(one)}" }].join(", ")
           end
+
+          def ratio(one) = "#{@page.decimal(one.estimate)} (#{@page.decimal(one.low)} to #{@page.decimal(one.high)})"
 
           def share(one)
             "#{@page.points(one.estimate)} (#{@page.points(one.low)} to " \

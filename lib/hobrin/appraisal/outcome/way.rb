@@ -25,7 +25,7 @@ module Hobrin
         # Raises InputError naming the field.
         def initialize(measure:, model: :reml, knapp: true, level: 95)
           @measure = Measure.fetch(measure).key
-          @model = model.to_s.to_sym
+          @model = fitting(model.to_s.to_sym)
           @knapp = knapp ? true : false
           @level = level
           raise InputError, { model: "Choose how to put them together." } unless MODELS.key?(@model)
@@ -44,6 +44,9 @@ module Hobrin
         def z = Statistics::Normal.quantile((1 + share) / 2)
 
         private
+
+        # Peto's effects are made for one effect in all.
+        def fitting(model) = measure == :peto_odds_ratio && RANDOM.include?(model) ? :fixed : model
 
         def wrong_pair? = model == :mantel_haenszel && !WEIGHED.key?(measure)
       end

@@ -25,16 +25,16 @@ module Hobrin
           def made(key)
             { "means_se" => "Standard deviation = standard error × √people.",
               "means_interval" => "Standard deviation from the interval, by Student's t.",
-              "medians_quartiles" => "Mean (Luo 2018) and standard deviation (Wan 2014) from median and " \
-                                     "quartiles; they hold where values lie evenly about the " \
-                                     "middle.",
-              "medians_range" => "Mean (Luo 2018) and standard deviation (Wan 2014) from median and range; " \
-                                 "they hold where values lie evenly about the middle.",
-              "medians_both" => "Mean (Luo 2018) and standard deviation (Wan 2014) from five numbers; they " \
-                                "hold where values lie evenly about the middle." }[key]
+              "medians_quartiles" => from_median("median and quartiles"),
+              "medians_range" => from_median("median and range"), "medians_both" => from_median("five numbers") }[key]
           end
 
           private
+
+          def from_median(what)
+            "Mean (Luo 2018) and standard deviation (Wan 2014) from #{what}; they hold where values lie " \
+              "evenly about the middle."
+          end
 
           def group(key, of)
             spread = Statistics::Spread
