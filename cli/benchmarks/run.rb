@@ -55,6 +55,7 @@ module Hobrin
 
         def lines
           [cold_word_step, word_step, what_ifs, previews, *Sifting.new(@context).call,
+           *Weighing.call,
            Line.new(work: "start to first page", ms: serving(:first_page), plain_ms: nil, note: "library built")]
         end
 

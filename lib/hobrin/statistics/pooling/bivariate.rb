@@ -52,10 +52,7 @@ module Hobrin
       STEPS = 400
       CLOSE = 1e-11
       FEWEST = 3
-      # What each of the three parameters does to the variance between studies.
-      PARTS = [Matrix[[1.0, 0.0], [0.0, 0.0]], Matrix[[0.0, 1.0], [1.0, 0.0]],
-               Matrix[[0.0, 0.0], [0.0, 1.0]]].freeze
-      private_constant :STEPS, :CLOSE, :FEWEST, :PARTS
+      private_constant :STEPS, :CLOSE, :FEWEST
 
       # A matrix whose product with its own transpose is a positive one of two rows (Cholesky).
       def self.root_of(matrix)
@@ -66,10 +63,9 @@ module Hobrin
 
       # studies :: Array of Accuracy, one or more
       def initialize(studies)
-        pairs = studies.map(&:results)
-        @effects = pairs.map { |pair| Vector[*pair.map(&:effect)] }
-        @within = pairs.map { |pair| Matrix.diagonal(*pair.map(&:variance)) }
-        @pairs = pairs
+        @pairs = studies.map(&:results)
+        @effects = @pairs.map { |pair| pair.map(&:effect) }
+        @within = @pairs.map { |pair| Symmetric.new(pair[0].variance, 0.0, pair[1].variance) }
       end
 
       # Gives a Pooled.
@@ -78,7 +74,7 @@ module Hobrin
         return apart unless between
 
         middle, covariance = fitted(weights(between))
-        Pooled.new(middle: middle.to_a, covariance:, between:, converged: true)
+        Pooled.new(middle:, covariance: covariance.to_matrix, between: between.to_matrix, converged: true)
       end
 
       private
@@ -86,84 +82,70 @@ module Hobrin
       def apart
         how = @pairs.size > 1 ? :reml : nil
         both = @pairs.transpose.map { |results| InverseVariance.call(results, tau2: how) }
-        Pooled.new(middle: both.map(&:estimate), covariance: Matrix.diagonal(*both.map do |one|
-          one.error**2
-        end),
+        Pooled.new(middle: both.map(&:estimate), covariance: Matrix.diagonal(*both.map { |one| one.error**2 }),
                    between: Matrix.diagonal(*both.map(&:tau2)), converged: false)
       end
 
-      # The variance between studies where the restricted likelihood is highest; nil when the steps
-      # do not come to rest within what a covariance can be.
+      # The variance between studies where the restricted likelihood is highest; nil when the steps do
+      # not come to rest within what a covariance can be.
       def scored
         between = start
         STEPS.times do
           change = step(between) or return
           size = 1.0
-          size /= 2 until size < 1e-9 || possible?(moved(between, change, size))
+          size /= 2 until size < 1e-9 || between.plus(change, size).covariance?
           return if size < 1e-9
 
-          between = moved(between, change, size)
-          return between if change.map(&:abs).max < CLOSE * (1 + between.map(&:abs).max)
+          between = between.plus(change, size)
+          return between if change.largest < CLOSE * (1 + between.largest)
         end
         nil
       end
 
       def start
-        tau2s = @pairs.transpose.map do |results|
-          [InverseVariance.call(results, tau2: :dl).tau2, 0.05].max
-        end
-        Matrix.diagonal(*tau2s)
+        one, two = @pairs.transpose.map { |results| [InverseVariance.call(results, tau2: :dl).tau2, 0.05].max }
+        Symmetric.new(one, 0.0, two)
       end
 
-      def moved(between, change, size)
-        between + PARTS.zip(change).map { |part, by| part * (by * size) }.sum(Matrix.zero(2))
-      end
-
-      # No variance below nothing, no correlation beyond one.
-      def possible?(matrix)
-        matrix[0,
-               0].positive? && matrix[1,
-                                      1].positive? && (matrix[0,
-                                                              1]**2) < matrix[0, 0] * matrix[1, 1]
-      end
-
-      def weights(between) = @within.map { |own| (own + between).inverse }
+      def weights(between) = @within.map { |own| own.plus(between).inverse }
 
       # [the middle, the covariance of its error]
       def fitted(weights)
-        covariance = weights.sum(Matrix.zero(2)).inverse
-        [covariance * @effects.zip(weights).sum(Vector.zero(2)) do |effect, weight|
-          weight * effect
-        end, covariance]
+        covariance = Symmetric.sum(weights).inverse
+        sums = @effects.zip(weights).map { |effect, weight| weight.times(*effect) }.transpose.map(&:sum)
+        [covariance.times(*sums), covariance]
       end
 
-      # The score over its expected information; nil where that cannot be turned.
+      # The score over its expected information, as a change of the variance; nil where that cannot be
+      # turned.
       def step(between)
         weights = weights(between)
         middle, covariance = fitted(weights)
-        aside = @effects.zip(weights).map { |effect, weight| weight * (effect - middle) }
-        slopes = PARTS.map do |part|
-          weights.sum(Matrix.zero(2)) do |weight|
-            weight * part * weight
-          end
-        end
-        score = PARTS.zip(slopes).map do |part, slope|
-          aside.sum { |rest| rest.inner_product(part * rest) } - weights.sum do |weight|
-            (weight * part).trace
-          end + (covariance * slope).trace
-        end
-        information = information(weights, covariance, slopes)
-        (information.inverse * Vector[*score]).to_a
+        slopes = weights.map(&:around).transpose.map { |some| Symmetric.sum(some) }
+        score = score(weights, middle, covariance, slopes)
+        change = information(weights, covariance, slopes).inverse * Vector[*score]
+        Symmetric.new(*change.to_a)
       rescue ExceptionForMatrix::ErrNotRegular
         nil
       end
 
+      def score(weights, middle, covariance, slopes)
+        rests = @effects.zip(weights).map do |effect, weight|
+          one, two = weight.times(effect[0] - middle[0], effect[1] - middle[1])
+          [one * one, 2 * one * two, two * two]
+        end
+        traces = weights.map { |weight| [weight.a, 2 * weight.b, weight.d] }
+        fit = slopes.map { |slope| covariance.trace_with(slope) }
+        rests.transpose.zip(traces.transpose, fit).map { |rest, trace, own| rest.sum - trace.sum + own }
+      end
+
       def information(weights, covariance, slopes)
+        wrapped = weights.map { |weight| weight.wrapping(covariance) }
+        turned = slopes.map { |slope| covariance.wrapping(slope) }
         Matrix.build(3) do |row, column|
-          one, two = [PARTS[row], PARTS[column]]
-          plain = weights.sum { |weight| (weight * one * weight * two).trace }
-          mixed = weights.sum(Matrix.zero(2)) { |weight| weight * one * weight * two * weight }
-          plain - (2 * (covariance * mixed).trace) + (covariance * slopes[row] * covariance * slopes[column]).trace
+          weights.sum { |weight| weight.between(weight, row, column) } -
+            (2 * weights.zip(wrapped).sum { |weight, whole| whole.between(weight, row, column) }) +
+            turned[row].trace_with(slopes[column])
         end
       end
     end
