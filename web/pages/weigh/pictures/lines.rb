@@ -48,6 +48,11 @@ module Hobrin
 
           def in_groups = groups ? lines(groups.groups.to_a) : []
 
+          # How these are worked out where the whole is not; nil where it is the same.
+          def otherwise
+            "These are worked out by inverse variance." if @pool.way.model == :mantel_haenszel
+          end
+
           # The test of the difference between groups, in a sentence.
           def difference
             return "All papers are alike in that." unless groups
