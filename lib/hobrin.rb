@@ -22,6 +22,7 @@ module Hobrin
               retrieval/evaluation retrieval/figures retrieval/reasons
               narrowing/limits narrowing/steering
               appraisal/levels exchange/citing statistics/distributions statistics/effects statistics/pooling
+              statistics/charts
               edits/word/additions edits/word/terms edits/word/blocks
               edits/narrow/limits edits/narrow/papers].freeze
   private_constant :GROUPS

@@ -33,15 +33,6 @@ module Hobrin
             end
           end
 
-          # Two-sided 5 of 100, power 80 of 100: people in each of two groups. one, two :: risks, 0
-          #   to 1
-          def each_group(one, two)
-            mean = (one + two) / 2
-            reach = (Statistics::Normal.quantile(0.975) * Math.sqrt(2 * mean * (1 - mean))) +
-                    (Statistics::Normal.quantile(0.8) * Math.sqrt((one * (1 - one)) + (two * (1 - two))))
-            ((reach / (one - two))**2).ceil
-          end
-
           private
 
           def of_counts(pool)
@@ -51,7 +42,7 @@ module Hobrin
             own = pool.outcome.worthwhile
             other = own ? baseline - (own / 100) : baseline * (1 - QUARTER)
             other = [other, baseline / 2].max
-            new(count: 2 * each_group(baseline, other), there: pool.people, of: "people")
+            new(count: 2 * Statistics::SampleSize.each_group(baseline, other), there: pool.people, of: "people")
           end
         end
       end
