@@ -21,7 +21,8 @@ module Hobrin
   GROUPS = %w[question/words strategy/expressions strategy/leaves strategy/blocks strategy/filters strategy/lines
               retrieval/evaluation retrieval/figures retrieval/reasons
               narrowing/limits narrowing/steering
-              appraisal/levels exchange/citing statistics/distributions statistics/effects statistics/pooling
+              appraisal/levels brief/measuring
+              exchange/citing statistics/distributions statistics/effects statistics/pooling
               statistics/charts
               edits/word/additions edits/word/terms edits/word/blocks
               edits/narrow/limits edits/narrow/papers].freeze

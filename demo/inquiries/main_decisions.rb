@@ -23,9 +23,27 @@ module Hobrin
         Weighing.new(@context, @id, :main).call
         plan = Brief::ChangePlan.new(**@data[:plan])
         edit(Edits::Act::WriteBrief.new(conclusion: @data[:conclusion], plan:))
+        deliberate
+        @data[:measures].each { |measure| measured(measure) }
       end
 
       private
+
+      def deliberate
+        considerations = @data[:shall_we].transform_values { |(mark, line)| Brief::Consideration.new(mark:, line:) }
+        edit(Edits::Act::Deliberate.new(considerations:, decision: @data[:decision]))
+      end
+
+      # Week by week, from the first week or from the one that it names.
+      def measured(measure)
+        first = Date.iso8601(measure[:from] || @data[:first_week])
+        points = measure[:numbers].each_with_index.map do |(events, of), week|
+          Brief::Measure::Point.new(day: first + (7 * week), events:, of:)
+        end
+        given = { **measure.except(:numbers, :from), points:,
+                                                     started: Date.iso8601(@data[:started]) }
+        edit(Edits::Act::WriteMeasure.new(measure_id: nil, given:))
+      end
 
       # One round of the citations of what is kept; some of what it finds is let in, and one more
       # paper by hand.

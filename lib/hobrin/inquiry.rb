@@ -14,10 +14,11 @@ module Hobrin
   # dismissed :: Array of the wordings of the what-ifs that the person does not want to see again
   # decisions :: Array of Sifting::Decision; rounds :: Array of Sifting::Round, the first first
   # weighing :: Appraisal::Weighing, with all papers, outcomes and findings
-  # conclusion :: String; plan :: Brief::ChangePlan; next_term :: the id that the next term gets
+  # conclusion :: String; plan :: Brief::ChangePlan; acting :: Brief::Acting; next_term :: the id
+  #   that the next term gets
   class Inquiry < Value
     attributes :question, :blocks, :order, :limits, :included_ids, :aim, :lines, :must_find, :dismissed,
-               :decisions, :rounds, :weighing, :conclusion, :plan, :next_term
+               :decisions, :rounds, :weighing, :conclusion, :plan, :acting, :next_term
 
     STEPS = %i[ask word narrow sift weigh act].freeze
     LONGEST_CONCLUSION = 600
@@ -26,7 +27,7 @@ module Hobrin
     def initialize(question:, blocks: [], order: [], limits: [], included_ids: [], aim: Narrowing::Aim.new, lines: [],
                    must_find: [], dismissed: [], decisions: [], rounds: [],
                    weighing: Appraisal::Weighing.new, conclusion: "",
-                   plan: Brief::ChangePlan.new, next_term: 1)
+                   plan: Brief::ChangePlan.new, acting: Brief::Acting.new, next_term: 1)
       if conclusion.size > LONGEST_CONCLUSION
         raise InputError,
               { conclusion: "Keep the conclusion to #{LONGEST_CONCLUSION} characters: one sentence." }
@@ -42,6 +43,7 @@ module Hobrin
       @aim = aim
       @conclusion = conclusion.strip.freeze
       @plan = plan
+      @acting = acting
       @next_term = next_term
       freeze
     end

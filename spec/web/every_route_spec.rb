@@ -12,7 +12,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "sift" => %w[paper show order group part rung find style], "full-text" => %w[paper],
       "list.ris" => %w[part rung find order],
       "weigh" => %w[paper show numbers outcome part by take as result finding for prevalence],
-      "act" => %w[opened],
+      "act" => %w[opened show measure],
       "trail" => %w[line with step who again], "since" => %w[seen] }
   end
   let(:writes) do
@@ -37,6 +37,8 @@ RSpec.describe "Every route", :sample, :client, :slow do
                       time shown turned trap],
       "findings" => %w[do finding text papers speaks words component steps why],
       "act" => %w[seen conclusion what where who from_when measured look_again],
+      "deliberation" => %w[marks lines decision next],
+      "measures" => %w[do measure name sort way counted of target started numbers],
       "lines" => %w[title name notation do line], "undo" => %w[way], "redo" => %w[way],
       "trail" => %w[line do note note_was], "again" => %w[again] }
   end

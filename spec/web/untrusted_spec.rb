@@ -20,7 +20,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
   it "refuses every change without the page's token" do
     changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo blocks/P what-ifs
                  must-find trail check filter let-in lines again several threads full-text resolver outcomes results
-                 findings].map do |path|
+                 findings deliberation measures].map do |path|
       "/inquiries/1/#{path}"
     end
     changes << "/inquiries"
@@ -123,6 +123,14 @@ RSpec.describe "What is sent to the web application", :sample, :client do
                                   model: "mantel_haenszel",
                                   level: "95" }] => /weighs risk ratios/,
       ["/inquiries/1/findings", { show: "findings", do: "write", text: " ", "words[0]": "Kept words" }] => /Write the finding/,
+      ["/inquiries/1/deliberation", { show: "decision", "lines[cost]": "c" * 301, decision: "trial" }] => /Keep a line to 300/,
+      ["/inquiries/1/measures", { show: "measures", do: "write", name: "Kept words", way: "share", sort: "outcome",
+                                  numbers: "2026-09-07; 3; 10\nsoon; 2; 9" }] => /value="Kept words".*Line 2: “soon” is no day/m,
+      ["/inquiries/1/measures", { show: "measures", do: "write", name: "Falls", way: "share", sort: "outcome",
+                                  numbers: "2026-09-07; 3; 0" }] => /Line 1: of at least 1/,
+      ["/inquiries/1/measures", { show: "measures", do: "write", name: "Falls", way: "value", sort: "outcome",
+                                  started: "31.2.26",
+                                  numbers: "" }] => /value="31.2.26".*Write a day/m,
       ["/inquiries/1/act", { seen: saved.version, conclusion: "c" * 601, what: "Kept words" }] => /Kept words/
     }
     before = inquiry
@@ -227,6 +235,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["results", { do: "mend", paper: "nope", result: "1" }],
       ["results", { do: "mend", paper: "10.5555/hobrin.trial-2021", result: "1", trap: "x" }],
       ["results", { do: "write", paper: "10.5555/hobrin.trial-2021", outcome: "1", form: "one_group" }],
+      ["deliberation", { marks: "x", lines: ["y"], decision: "sing" }], ["measures", { do: "drop", measure: "9" }],
+      ["measures", { do: "write", measure: "x", numbers: ["1"] }], ["measures", { do: "sing" }],
       ["findings", { do: "judge", finding: "9" }], ["findings",
                                                     { do: "write", text: "x", papers: ["nope"],
                                                       speaks: { "0" => "for" } }],

@@ -12,7 +12,8 @@ module Hobrin
         def load(text)
           data = Upgrades.call(JSON.parse(text, symbolize_names: true))
           Inquiry.new(question: QuestionDocument.load(data[:question]), **search(data), **reading(data),
-                      conclusion: data[:conclusion], plan: Brief::ChangePlan.new(**data[:plan]))
+                      conclusion: data[:conclusion], plan: Brief::ChangePlan.new(**data[:plan]),
+                      acting: ActingDocument.load(data[:acting]))
         end
 
         private
@@ -27,7 +28,8 @@ module Hobrin
               { name: line.name, tree: ExpressionDocument.dump(line.tree) }
             end,
             must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
-            **reading_data(inquiry), conclusion: inquiry.conclusion, plan: plan_data(inquiry.plan) }
+            **reading_data(inquiry), conclusion: inquiry.conclusion, plan: plan_data(inquiry.plan),
+            acting: ActingDocument.dump(inquiry.acting) }
         end
 
         def reading_data(inquiry)

@@ -6,7 +6,7 @@ module Hobrin
     # adds one step and one to FORMAT; a step that was released is never altered.
     # spec/fixtures/documents holds documents of every format.
     module Upgrades
-      FORMAT = 4
+      FORMAT = 5
 
       # Format that a step starts from, to a Proc from the data of that format (Hash with Symbols
       # for keys) to the next one's.
@@ -14,6 +14,8 @@ module Hobrin
       # 1 to 2: of a review it is asked what it reviewed; nothing was said of that before.
       # 2 to 3: citations are followed in rounds; there were none.
       # 3 to 4: outcomes are things of their own, see ToOutcomes.
+      # 4 to 5: a ward thinks of more than the plan and measures it; nothing was said of that
+      # before.
       STEPS = {
         1 => lambda { |data|
           data.merge(papers: data[:papers].map do |paper|
@@ -21,7 +23,10 @@ module Hobrin
           end)
         },
         2 => ->(data) { data.merge(rounds: []) },
-        3 => ->(data) { ToOutcomes.call(data) }
+        3 => ->(data) { ToOutcomes.call(data) },
+        4 => lambda { |data|
+          data.merge(acting: { considerations: {}, decision: "", measures: [], signed: [] })
+        }
       }.freeze
 
       # data :: Hash as stored; steps, format :: for a test of the road itself

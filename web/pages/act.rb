@@ -55,6 +55,29 @@ module Hobrin
 
         def kept = counts.kept
 
+        # What is open: :brief, :shall_we or :measures.
+        def open_part
+          return :measures if fields.text(:show) == "measures" || fields.sent?(:numbers)
+
+          fields.text(:show) == "decision" || fields.sent?(:decision) ? :shall_we : :brief
+        end
+
+        def measuring = @measuring ||= Measuring.new(self)
+        def deliberation = @deliberation ||= Deliberation.new(self)
+
+        # A sentence to begin from, where none is written; nil where nothing is found.
+        def proposed = (Brief::Claim.proposed(findings.rows) if conclusion.strip.empty?)
+
+        # What the sentence claims more surely than the findings allow; nil where nothing is.
+        def too_sure = Brief::Claim.too_sure(conclusion, findings.rows)
+
+        # [name, path, whether it is open]
+        def parts
+          measures = count_of(inquiry.acting.measures.size, "measure")
+          [["The brief", path, open_part == :brief], ["Shall we?", path(key, show: "decision"), open_part == :shall_we],
+           ["Did it work? #{measures}", path(key, show: "measures"), open_part == :measures]]
+        end
+
         def rows
           brief.rows.map do |row|
             paper = row.paper

@@ -10,24 +10,17 @@ module Hobrin
       # %{…} is filled in from the facts as they are; what needs more has a method below.
       TEMPLATES = {
         question_asked: "Wrote the question",
-        term_crossed_out: "Crossed out %{label} in %{letter}", term_taken_back: "Took back " \
-                                                                                "%{label} in %{letter}",
-        term_excluded: "Takes away %{label} in %{letter}", term_removed: "Removed %{label} in " \
-                                                                         "%{letter}",
+        term_crossed_out: "Crossed out %{label} in %{letter}", term_taken_back: "Took back %{label} in %{letter}",
+        term_excluded: "Takes away %{label} in %{letter}", term_removed: "Removed %{label} in %{letter}",
         term_sent: "Moved %{label} to %{letter}", block_moved: "Moved %{letter} up",
         limits_switched_off: "Switched all limits off", aim_set: "Aim %{from} to %{to} papers",
         must_find_added: "Must find “%{title}”", must_find_removed: "Must-find paper taken off",
-        paper_included: "Let in by hand: “%{title}”", paper_released: "No longer let in by hand: " \
-                                                                      "“%{title}”",
-        decision_noted: "Noted on “%{title}”", decision_taken_back: "Took back the decision on " \
-                                                                    "“%{title}”",
-        threads_followed: "Followed the citations of %{from} papers, round %{round}: " \
-                          "%{found} found",
-        paper_weighed: "Weighed “%{title}”", brief_written: "Wrote the conclusion and the " \
-                                                            "change plan",
+        paper_included: "Let in by hand: “%{title}”", paper_released: "No longer let in by hand: “%{title}”",
+        decision_noted: "Noted on “%{title}”", decision_taken_back: "Took back the decision on “%{title}”",
+        threads_followed: "Followed the citations of %{from} papers, round %{round}: %{found} found",
+        paper_weighed: "Weighed “%{title}”",
         line_restored: "Restored line %{line}", line_named: "Named line “%{name}”: %{rule}",
-        line_removed: "Took off the named line “%{name}”",
-        **WeighWording::TEMPLATES
+        line_removed: "Took off the named line “%{name}”", **WeighWording::TEMPLATES, **ActWording::TEMPLATES
       }.freeze
       LIMITS = { limit_put: "Limit", limit_removed: "Took off limit", limit_switched: "Switched limit",
                  limit_moved: "Moved up limit" }.freeze
@@ -41,8 +34,7 @@ module Hobrin
         moves_tried: "what-ifs tried", move_dismissed: "what-ifs dismissed", finding_mended: "findings mended",
         must_find_added: "must-find papers named", paper_included: "papers let in by hand",
         paper_decided: "papers decided", decision_noted: "notes on papers", paper_weighed: "papers weighed",
-        **WeighWording::SEVERAL,
-        brief_written: "changes of the brief", undone: "changes undone", done_again: "changes done again"
+        **WeighWording::SEVERAL, **ActWording::SEVERAL, undone: "changes undone", done_again: "changes done again"
       }.freeze
       private_constant :TEMPLATES, :LIMITS, :VERDICTS, :SEVERAL
 
@@ -86,15 +78,13 @@ module Hobrin
           when "kind" then "kind of question: #{Question::Kind.fetch(change[:kind]).name}"
           when "frame" then "frame: #{Question::Frame.fetch(change[:frame]).name}"
           when "declined" then "left the proposal “#{change[:words]}”"
-          when "use" then "#{change[:letter]} is " \
-                          "#{Question::Element::USES.fetch(change[:use].to_sym)}"
+          when "use" then "#{change[:letter]} is #{Question::Element::USES.fetch(change[:use].to_sym)}"
           when "phrases" then phrases(change)
           end
         end
 
         def phrases(change)
-          change[:name].empty? ? "cleared #{change[:letter]}" : "#{change[:letter]}: " \
-            "#{change[:name]}"
+          change[:name].empty? ? "cleared #{change[:letter]}" : "#{change[:letter]}: #{change[:name]}"
         end
 
         def on_word(kind, facts)
@@ -109,8 +99,7 @@ module Hobrin
           when :term_reworded
             "Changed #{label} in #{letter} to #{leaf.label} (#{Strategy::Wording.note(leaf)})"
           when :term_moved then "Moved #{label} #{facts[:by].positive? ? "down" : "up"}"
-          when :block_joined then "#{letter} is " \
-                                  "#{Strategy::Block::OPERATORS.fetch(facts[:operator].to_sym)}"
+          when :block_joined then "#{letter} is #{Strategy::Block::OPERATORS.fetch(facts[:operator].to_sym)}"
           end
         end
 
@@ -136,8 +125,7 @@ module Hobrin
           when :undone then "Undid: #{of(facts[:kind].to_sym, facts[:facts])}"
           when :done_again then "Did again: #{of(facts[:kind].to_sym, facts[:facts])}"
           when :run_again
-            "Run again: #{facts[:papers]} " \
-            "papers#{", #{facts[:fresh]} of them new" if facts[:fresh]}"
+            "Run again: #{facts[:papers]} papers#{", #{facts[:fresh]} of them new" if facts[:fresh]}"
           else raise ArgumentError, "no words for #{kind}"
           end
         end

@@ -23,8 +23,9 @@ RSpec.describe Hobrin::Edits do
     with_words = leaves.reduce(Hobrin::Inquiry.new(question:)) { |now, (key, leaf)| now.with_leaf(key, leaf) }
     limits.reduce(with_words) do |now, leaf|
       now.with_limit(leaf)
-    end.with_decision(decision("one", :keep)).with(weighing:)
+    end.with_decision(decision("one", :keep)).with(weighing:, acting:)
   end
+  let(:acting) { Hobrin::Brief::Acting.new(measures: [Hobrin::Brief::Measure.new(id: 1, name: "Falls")]) }
   let(:weighing) do
     a = Hobrin::Appraisal
     typed = { events: "3", total: "10", comparison_events: "5", comparison_total: "10" }
@@ -277,6 +278,21 @@ RSpec.describe Hobrin::Edits do
       "“Night is loud.”, whether there is enough: as proposed", lambda { |now|
                                                                   now.weighing.finding(1).judgements.empty?
                                                                 }
+    ],
+    "Act::Deliberate" => [
+      lambda { |e|
+        benefit = Hobrin::Brief::Consideration.new(mark: 1, line: "Fewer")
+        e::Deliberate.new(considerations: { benefit: }, decision: "trial")
+      },
+      "Decided: Try it on one ward first", ->(now) { now.acting.consideration(:benefit).mark == 1 }
+    ],
+    "Act::WriteMeasure" => [
+      ->(e) { e::WriteMeasure.new(measure_id: nil, given: { name: "Delirium" }) },
+      "Measure “Delirium”, 0 numbers", ->(now) { now.acting.measures.map(&:id) == [1, 2] }
+    ],
+    "Act::DropMeasure" => [
+      ->(e) { e::DropMeasure.new(measure_id: 1) },
+      "Took away the measure “Falls”", ->(now) { now.acting.measures.empty? }
     ],
     "Act::WriteBrief" => [
       ->(e) { e::WriteBrief.new(conclusion: "Yes.", plan: Hobrin::Brief::ChangePlan.new) },

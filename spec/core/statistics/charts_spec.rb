@@ -3,8 +3,8 @@
 RSpec.describe "Charts in time" do
   s = Hobrin::Statistics
 
-  # Source: Anhøj and Olesen, PLoS ONE 2014;9:e113825, for 24 useful values: longest run above 8, fewer than 8
-  # crossings (from memory). The others by whole numbers of ways, anew.
+  # Source: Anhøj and Olesen, PLoS ONE 2014;9:e113825, for 24 useful values: longest run above 8,
+  # fewer than 8 crossings (from memory). The others by whole numbers of ways, anew.
   it "knows the longest run and the fewest crossings that chance allows, for 10 to 60 values" do
     choose = lambda { |all, some|
       some.zero? ? 1 : (1..some).reduce(1) do |ways, one|
@@ -39,29 +39,27 @@ RSpec.describe "Charts in time" do
 
   # Worked by hand from the formulas (common practice, no source).
   it "draws the limits of shares, of events over time and of single values" do
+    near = ->(value) { be_within(1e-9).of(value) }
     chart = s::ControlChart.shares([[10, 100], [20, 100], [15, 100], [15, 100], [40, 100]],
                                    before: 4)
+    reach = 3 * Math.sqrt(0.15 * 0.85 / 100)
     expect([chart.kind, chart.middle, chart.outside]).to eq([:p, 0.15, [4]])
-    expect(chart.limits.first).to match([
-                                          be_within(1e-9).of(0.15 - (3 * Math.sqrt(0.15 * 0.85 / 100))), be_within(1e-9).of(0.15 + (3 * Math.sqrt(0.15 * 0.85 / 100)))
-                                        ])
+    expect(chart.limits.first).to match([near[0.15 - reach], near[0.15 + reach]])
     rates = s::ControlChart.rates([[4, 100], [6, 100], [5, 50]], before: 2)
     expect([rates.middle,
-            rates.limits.last]).to match([0.05,
-                                          [0.0,
-                                           be_within(1e-9).of(0.05 + (3 * Math.sqrt(0.05 / 50)))]])
+            rates.limits.last]).to match([0.05, [0.0, near[0.05 + (3 * Math.sqrt(0.05 / 50))]]])
     singles = s::ControlChart.singles([10.0, 12, 11, 13, 30], before: 4)
-    expect([singles.middle, singles.limits.first,
-            singles.outside]).to match([11.5,
-                                        [be_within(1e-9).of(11.5 - (2.66 * 5 / 3)), be_within(1e-9).of(11.5 + (2.66 * 5 / 3))], [4]])
+    reach = 2.66 * 5 / 3
+    expect([singles.middle, singles.limits.first, singles.outside])
+      .to match([11.5, [near[11.5 - reach], near[11.5 + reach]], [4]])
     wild = s::ControlChart.shares([[5, 1000], [300, 1000], [10, 1000], [280, 1000], [20, 1000],
                                    [310, 1000]])
     expect([wild.kind, wild.outside]).to eq([:laney, []])
     expect(s::ControlChart.shares([[0, 10], [0, 12]]).outside).to eq([])
   end
 
-  # Source: 0.30 and 0.20, two-sided 5 %, power 80 %, give 293 in each group with the variance pooled under no
-  # difference (textbooks).
+  # Source: 0.30 and 0.20, two-sided 5 %, power 80 %, give 293 in each group with the variance
+  # pooled under no difference (textbooks).
   it "knows how many people a change needs, and how small a change so many people show" do
     expect(s::SampleSize.each_group(0.3, 0.2)).to be_between(293, 294)
     expect(s::SampleSize.smallest_fall(0.3, 293.15)).to be_within(0.0005).of(0.1)

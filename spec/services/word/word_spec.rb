@@ -120,7 +120,7 @@ RSpec.describe "What Word offers", :sample, :slow do
     others = (2..5).map { |id| context.inquiries.find(id) }
     expect(others.map { |one| one.inquiry.question.kind })
       .to eq(%w[diagnosis prognosis harm experience])
-    expect(others.map(&:step)).to all(eq(:word))
+    expect(others.map(&:step)).to all(eq(:weigh))
     others.each do |one|
       one.inquiry.searched_blocks.each do |block|
         expect(block.in_use.map { |term| term.leaf.class }.uniq)

@@ -22,7 +22,9 @@ module Hobrin
             @reading = reading
           end
 
-          def lines = @lines ||= @reading.table.map { |row| line(row) }
+          # Array of Appraisal::Findings::Row.
+          def rows = @reading.table
+          def lines = @lines ||= rows.map { |row| line(row) }
 
           # [Appraisal::Finding, Confidence]
           def findings

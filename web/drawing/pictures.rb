@@ -4,7 +4,7 @@ module Hobrin
   module Web
     # Small drawings as SVG, sized by attributes since the page allows no styles of its own.
     module Pictures
-      ICONS = File.join(__dir__, "public/vendor/bootstrap-icons")
+      ICONS = File.join(__dir__, "../public/vendor/bootstrap-icons")
       KNOWN_ICONS = Dir.glob(File.join(ICONS, "*.svg")).to_h do |path|
         [File.basename(path, ".svg"),
          File.read(path).sub(/<svg xmlns="[^"]+"/,

@@ -45,7 +45,8 @@ module Hobrin
         picture.marks.map do |mark|
           place = { cx: mark.x, cy: mark.y }
           dot = tag("circle", "", class: "mark-dot", r: mark.state == "open" ? 6 : 3.2, **place)
-          inside = [tag("circle", "", class: "mark-reach", r: 9, **place), dot, tag("title", h(mark.title))]
+          inside = [tag("circle", "", class: "mark-reach", r: 9, **place), dot,
+                    tag("title", h(mark.title))]
           tag("a", inside.join, class: "trail-mark #{mark.state}", tabindex: -1,
                                 href: mark.path, "hx-get": mark.path)
         end.join

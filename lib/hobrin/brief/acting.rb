@@ -1,0 +1,44 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Brief
+    # What a ward thought of, decided, measures and signed, beside the conclusion and the plan.
+    #
+    # considerations :: Hash of a key of Consideration::ALL to Consideration; decision :: key of
+    #   Consideration::DECISIONS, "" while nothing is decided
+    # measures :: Array of Measure; signed :: Array of Signature, the first first
+    class Acting < Value
+      # Who signed the brief, and when: line :: the number of the trail line as it stood then
+      class Signature < Value
+        attributes :name, :on, :line
+      end
+
+      attributes :considerations, :decision, :measures, :signed
+
+      # Raises InputError (:decision).
+      def initialize(considerations: {}, decision: "", measures: [], signed: [])
+        @considerations = considerations.slice(*Consideration::ALL.keys).reject do |_, one|
+          one.empty?
+        end.freeze
+        @decision = decision.to_s.freeze
+        @measures, @signed = [measures, signed].map { |list| list.dup.freeze }
+        unless @decision.empty? || Consideration::DECISIONS.key?(@decision)
+          raise InputError, { decision: "Choose what to do." }
+        end
+
+        freeze
+      end
+
+      def consideration(key) = considerations.fetch(key) { Consideration.new }
+      def measure(id) = measures.find { |measure| measure.id == id }
+      def next_measure = (measures.map(&:id).max || 0) + 1
+      def without_measure(id) = with(measures: measures.reject { |measure| measure.id == id })
+
+      def with_measure(changed)
+        return with(measures: [*measures, changed]) unless measure(changed.id)
+
+        with(measures: measures.map { |one| one.id == changed.id ? changed : one })
+      end
+    end
+  end
+end

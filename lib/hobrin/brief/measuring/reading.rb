@@ -1,0 +1,94 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Brief
+    # What a measure in time says of a change: the values about the median of the time before, and,
+    # from twelve points before it on, between the limits of chance.
+    class Reading
+      # measure :: Measure
+      def initialize(measure)
+        @measure = measure
+      end
+
+      def values = @values ||= @measure.points.map(&:value)
+      def before = values.first(@measure.before)
+      def after = values.drop(@measure.before)
+      def middle = Statistics::RunChart.median(before)
+
+      # Statistics::RunChart of the values after the change about the middle of those before; nil
+      # without both.
+      def run
+        return if before.empty? || after.empty?
+
+        @run ||= Statistics::RunChart.new(after, middle:)
+      end
+
+      # Statistics::ControlChart::Chart; nil for fewer than twelve points before.
+      def control
+        return if before.size < Statistics::ControlChart::FEWEST || middle.nil?
+
+        pairs = @measure.points.map { |point| [point.events, point.of] }
+        case @measure.way
+        when :share then (Statistics::ControlChart.shares(pairs, before: before.size) if shares?)
+        when :rate then Statistics::ControlChart.rates(pairs, before: before.size)
+        else Statistics::ControlChart.singles(values, before: before.size)
+        end
+      end
+
+      # What it says, in sentences.
+      def words
+        return ["No number is entered yet."] if values.empty?
+        return ["All numbers are from before the change: they show what it is like without it."] if after.empty?
+        return ["There is no number from before the change to compare with."] if before.empty?
+
+        [*by_runs, *by_limits]
+      end
+
+      # Whether anything is there that chance seldom makes.
+      def sign?
+        found = run&.call
+        [found&.sign?, run&.shift?, run&.trend?, outside_after.any?].any?
+      end
+
+      private
+
+      def shares? = @measure.points.all? { |point| point.events <= point.of }
+
+      def outside_after = (control&.outside || []).select { |place| place >= before.size }
+
+      def by_runs
+        found = run.call
+        side = after.count { |value| value < middle }
+        said = ["#{side} of #{after.size} points since the change lie below the median from " \
+                "before."]
+        return [*said, "Ten points off the median are needed to tell a run from chance; there are " \
+                       "#{after.count { |value| value != middle }}."] unless found
+
+        [*said, longest(found), crossings(found), ("Six or more in a row lie on one side." if run.shift?),
+         ("Five or more in a row go on rising or falling." if run.trend?)].compact
+      end
+
+      def longest(found)
+        "The longest run on one side is #{found.longest}; chance allows for #{found.longest_limit}" \
+          "#{found.long? ? ": this is a change." : "."}"
+      end
+
+      def crossings(found)
+        fewest = found.crossings_limit
+        "The line crosses the median #{found.crossings} times; by chance it does #{fewest} times or more" \
+          "#{found.few_crossings? ? ": this is a change." : "."}"
+      end
+
+      def by_limits
+        unless control
+          return ["Limits of chance are drawn from twelve points before the change on; there are #{before.size}."]
+        end
+
+        count = outside_after.size
+        return ["No point since the change lies outside the limits of chance."] if count.zero?
+
+        ["#{count} since the change #{count == 1 ? "lies" : "lie"} outside the limits of chance."]
+      end
+    end
+  end
+end

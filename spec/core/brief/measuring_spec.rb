@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+RSpec.describe Hobrin::Brief::Measure do
+  pasted = Hobrin::Brief::Pasted
+
+  def weeks(counts, start: Date.new(2026, 5, 18))
+    counts.each_with_index.map do |(events, of), week|
+      described_class::Point.new(day: start + (7 * week), events:, of:)
+    end
+  end
+
+  def measure(counts, started: nil, **rest)
+    described_class.new(id: 1, name: "Delirium", points: weeks(counts), started:, **rest)
+  end
+
+  it "reads numbers as people paste them" do
+    ways = { "2026-09-07; 3; 10" => [3, 10], "07.09.2026\t3\t10" => [3, 10],
+             "7/9/2026,3,10" => [3, 10], "2026-09-07; 1 003; 1.200" => [1003, 1200] }
+    ways.each do |line, (events, of)|
+      point = pasted.read("week; people; of\n#{line}\n\n", :share).first
+      expect([line, point.day, point.events,
+              point.of]).to eq([line, Date.new(2026, 9, 7), events, of])
+    end
+    expect(pasted.read("2026-09-07; 3,5\n2026-09-14; 4.25", :value).map(&:value)).to eq([3.5, 4.25])
+    expect(pasted.read("", :share)).to eq([])
+  end
+
+  it "says which line it cannot read, and why" do
+    refused = { "2026-02-30; 1; 2" => /“2026-02-30” is no day/, "2026-09-07; 1" => /two whole numbers/, "2026-09-07; x; 2" => /two whole/,
+                "2026-09-07; 1; 0" => /at least 1/, "2026-09-07; -1; 4" => /below 0/, "2026-09-07; 1; 2\n2026-09-07; 2; 3" => /twice/,
+                ("2026-09-07; 1; 2\n" * 501) => /500 lines/, "x" * 20_001 => /20000 characters/ }
+    refused.each do |text, words|
+      expect { pasted.read(text, :share) }.to raise_error(Hobrin::InputError, words)
+    end
+    expect do
+      pasted.read("2026-09-07; 1; 2", :value)
+    end.to raise_error(Hobrin::InputError, /one number/)
+  end
+
+  it "says what makes it uncountable" do
+    bare = described_class.new(id: 1, name: "Falls")
+    expect(bare.missing.size).to eq(4)
+    full = bare.with(counted: "falls", of: "nights", target: 2, started: Date.new(2026, 9, 7))
+    expect(full.missing).to eq([])
+  end
+
+  it "finds a change in what was planted, and says what little it can tell of few numbers" do
+    before = [[9, 30], [10, 31], [8, 29], [11, 32], [9, 30], [10, 33]] * 2
+    after = [[4, 30], [5, 31], [3, 29], [4, 30], [5, 33], [4, 31], [3, 30], [4, 32], [5, 31],
+             [4, 30]]
+    started = Date.new(2026, 5, 18) + (7 * 12)
+    reading = Hobrin::Brief::Reading.new(measure(before + after, started:))
+    expect([reading.before.size, reading.after.size, reading.sign?]).to eq([12, 10, true])
+    expect(reading.words.join(" ")).to match(/10 of 10 points.*one side is 10; chance allows for 6: this is/)
+    alone = Hobrin::Brief::Reading.new(measure(before)).words.join
+    expect(alone).to start_with("All numbers are from before the change")
+    few = Hobrin::Brief::Reading.new(measure(before.first(3) + after.first(3),
+                                             started: Date.new(2026, 5, 18) + 21))
+    expect([few.sign?,
+            few.words.join(" ")]).to match([false,
+                                            /Ten points off the median are needed.*there are 3.*from twelve points/m])
+    more = Hobrin::Brief::Reading.new(measure([[3, 0.5]] * 3, way: :rate))
+    expect(more.words.size).to eq(1)
+  end
+end
+
+RSpec.describe Hobrin::Brief::Claim do
+  include WeighingHelp
+
+  def rows(concern)
+    way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :fixed)
+    pool = together(an_outcome(way:, worthwhile: 3, baseline: 30),
+                    *trials(4, [300, 2000, 450, 2000], concern:))
+    Hobrin::Appraisal::Findings.table([pool], kind: "treatment")
+  end
+
+  it "begins a sentence from the findings, with people of a hundred" do
+    expect(described_class.proposed(rows(:low))).to eq("Lowers delirium: of 100 like ours 30 " \
+                                                       "without it, 20 with it (high certainty).")
+    expect(described_class.proposed([])).to be_nil
+  end
+
+  it "says when a sentence claims more than its certainty allows" do
+    moderate = rows(:high)
+    expect(moderate.first.certainty.word).to eq("moderate")
+    told = { "Earplugs lower delirium." => true, "Earplugs probably lower delirium." => false,
+             "They may help." => false,
+             "" => false,
+             "Earplugs may lower delirium, and the mask improves sleep." => true,
+             "We looked at trials." => false,
+             "It is cheap; it might help." => false }
+    expect(told.keys.to_h do |sentence|
+      [sentence, !described_class.too_sure(sentence, moderate).nil?]
+    end).to eq(told)
+    expect(described_class.too_sure("Earplugs lower delirium.", rows(:low))).to be_nil
+    expect(described_class.too_sure("Earplugs lower delirium.",
+                                    moderate)).to include("say “probably”")
+  end
+end

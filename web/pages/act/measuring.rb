@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Act
+        # Did it work? The measures, one of them open with its chart.
+        class Measuring
+          # page :: Act
+          def initialize(page)
+            @page = page
+          end
+
+          def all = @page.inquiry.acting.measures
+
+          # [Brief::Measure, path, what its numbers say, whether it is open]
+          def list
+            all.map do |measure|
+              [measure, @page.path(:act, show: "measures", measure: measure.id), says(measure),
+               measure == open]
+            end
+          end
+
+          def path_to_fresh = @page.path(:act, show: "measures", measure: "new")
+
+          # The measure that is open; nil for a new one.
+          def open
+            number = @page.fields.number(:measure)
+            return @page.inquiry.acting.measure(number) if number.is_a?(Integer)
+
+            all.first unless @page.fields.some_text(:measure) || @page.errors.any?
+          end
+
+          def chart = open && @chart ||= Chart.new(@page, open)
+          def text(name) = @page.typed_or(name, open&.public_send(name).to_s)
+          def sorts = choices(:sort, Brief::Measure::SORTS, open&.sort || :outcome)
+          def ways = choices(:way, Brief::Measure::WAYS, open&.way || :share)
+          def target = @page.typed_or(:target, open&.target ? format("%g", open.target) : "")
+          def started = @page.typed_or(:started, open&.started&.iso8601.to_s)
+
+          # The numbers as they can be pasted again.
+          def numbers
+            lines = (open&.points || []).map do |point|
+              [point.day.iso8601, point.of ? point.events : format("%g", point.events),
+               point.of].compact.join("; ")
+            end
+            @page.typed_or(:numbers, lines.join("\n"))
+          end
+
+          private
+
+          def says(measure)
+            return "no numbers yet" if measure.points.empty?
+
+            Brief::Reading.new(measure).sign? ? "changed beyond chance" : "nothing beyond chance"
+          end
+
+          def choices(field, names, stored)
+            chosen = @page.typed_or(field, stored.to_s)
+            names.map { |value, name| [value, name, value.to_s == chosen] }
+          end
+        end
+      end
+    end
+  end
+end
