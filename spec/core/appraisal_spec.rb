@@ -81,9 +81,10 @@ RSpec.describe Hobrin::Appraisal do
     end
   end
 
-  it "keeps only answers to questions of its own sheet" do
-    paper = described_class::Paper.new(record_id: "x", design: "qualitative",
-                                       answers: { method: :yes, allocation: :yes, people: :maybe })
-    expect(paper.answers).to eq(method: :yes)
+  it "keeps only answers to questions that there are, and refuses answers that are none" do
+    yes = described_class::Answer.new(says: "yes")
+    paper = described_class::Paper.new(record_id: "x", design: "qualitative", answers: { method: yes, nonsense: yes })
+    expect(paper.answers).to eq(method: yes)
+    expect { described_class::Answer.new(says: :maybe) }.to raise_error(Hobrin::InputError)
   end
 end

@@ -27,7 +27,7 @@ RSpec.describe "Sifting", :sample, :browser do
   def keep_few_papers
     put(Hobrin::Strategy::Dates.years(from_year: 2023, to_year: 2026))
     inquiry.included_ids.each { |id| edit(Editing::Narrow::Release.new(record_id: id)) }
-    inquiry.decisions.each { |one| edit(Editing::Sift::TakeBack.new(record_id: one.record_id)) }
+    undecided(1)
   end
 
   it "follows one thread two rounds, and lets a paper in from there" do
@@ -50,6 +50,7 @@ RSpec.describe "Sifting", :sample, :browser do
   end
 
   it "drops a part at once and takes it back with one press" do
+    undecided(5)
     visit "/inquiries/5/sift?rung=unplaced"
     size = find(".titles h2").text.to_i
     find(".several summary").click
@@ -74,6 +75,7 @@ RSpec.describe "Sifting", :sample, :browser do
   end
 
   it "orders by what was kept as soon as there is something to learn from, and says why" do
+    undecided(5)
     visit "/inquiries/5/sift"
     expect(page).to have_no_link("Likeliest to be kept first")
     press("k")
@@ -88,6 +90,7 @@ RSpec.describe "Sifting", :sample, :browser do
   it "decides on ten papers in the hand, at 390 px" do
     page.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844,
                                                                           deviceScaleFactor: 1, mobile: true)
+    undecided(5)
     visit "/inquiries/5/sift"
     %w[Keep Unsure].cycle.first(10).each_with_index do |name, number|
       click_button name

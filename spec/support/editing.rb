@@ -32,6 +32,11 @@ module Editing
          id:)
   end
 
+  # An inquiry in which nothing is decided yet.
+  def undecided(id)
+    inquiry(id).decisions.each { |one| edit(Sift::TakeBack.new(record_id: one.record_id), id:) }
+  end
+
   def saved(id = 1) = context.inquiries.find(id)
   def inquiry(id = 1) = saved(id).inquiry
   def opened(id = 1) = Hobrin::Services::ReadInquiry.new(context).call(id)

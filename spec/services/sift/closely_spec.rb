@@ -43,6 +43,7 @@ RSpec.describe "A paper read closely", :sample do
   end
 
   it "decides on several in one line that one undo takes back, and asks about retracted ones" do
+    undecided(5)
     ids = context.library.ids(opened(5).cascade.final)
     several = ->(verdict, some = ids, **rest) { Editing::Sift::DecideSeveral.new(record_ids: some, verdict:, reason: nil, note: "", **rest) }
     seen = saved(5).version
@@ -73,6 +74,7 @@ RSpec.describe "A paper read closely", :sample do
   end
 
   it "learns the order anew after each decision, hides nothing, and says when it is too early" do
+    undecided(5)
     reader = Hobrin::Services::ReadSift.new(context, opened(5),
                                             view: Hobrin::Sifting::ListView.new(order: :likeliest))
     expect([reader.likeliest.any?, reader.call.records.size]).to eq([false, 215])
