@@ -32,6 +32,7 @@ group :test do
   gem "builder", "~> 3.2"
   gem "capybara", "~> 3.40"
   gem "cql-ruby", "~> 0.9"
+  gem "json_schemer", "~> 2.4"
   gem "parallel_tests", "~> 5.0"
   gem "rack-test", "~> 2.2"
   gem "rspec", "~> 3.13"

@@ -12,7 +12,7 @@ module Hobrin
       COMMANDS = { "count" => Commands::Count, "find" => Commands::Find, "explain" => Commands::Explain, "import" => Commands::Import,
                    "thesaurus import" => Commands::ThesaurusImport, "thesaurus export" => Commands::ThesaurusExport,
                    "trail" => Commands::Trail, "export" => Commands::Export, "backup" => Commands::Backup,
-                   "propose" => Commands::Propose, "bench" => Commands::Bench }.freeze
+                   "propose" => Commands::Propose, "verify" => Commands::Verify, "bench" => Commands::Bench }.freeze
       DONE, REFUSED, CANNOT = 0, 1, 2
       INTERRUPTED = 130
       private_constant :COMMANDS, :DONE, :REFUSED, :CANNOT, :INTERRUPTED

@@ -15,8 +15,8 @@ module Hobrin
         private
 
         def options(parser)
-          parser.on("--format FORMAT", [*EVIDENCE.keys, "cql", "log"],
-                    "ris (default), csl, bibtex: the kept papers; cql, log: the search") do |format|
+          parser.on("--format FORMAT", [*EVIDENCE.keys, "cql", "log", "archive"],
+                    "ris (default), csl, bibtex: the kept papers; cql, log: the search; archive: all of it") do |format|
             given[:format] = format
           end
         end
@@ -25,6 +25,7 @@ module Hobrin
           id = whole_number(id, "inquiry")
           format = given.fetch(:format, "ris")
           return @out.write(evidence(id, EVIDENCE[format])) if EVIDENCE.key?(format)
+          return @out.write(Services::KeepArchive.new(context).write(id).body) if format == "archive"
 
           brief = Services::ReadBrief.new(context).call(Services::ReadInquiry.new(context).call(id))
           format == "cql" ? @out.puts(brief.cql) : log(brief)

@@ -56,7 +56,7 @@ RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
   it "explains every command with an example that runs" do
     status, out, = run("--help")
     commands = out.scan(/^  ([a-z]+(?: [a-z]+)?)  /).flatten
-    expect([status, commands.size]).to eq([0, 11])
+    expect([status, commands.size]).to eq([0, 12])
     commands.each do |command|
       expect(run(*command.split,
                  "--help")).to match([0, /hobrin #{command}.*Examples:\n  hobrin #{command}/m, ""])
@@ -133,6 +133,15 @@ RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
                                                                  1].to_i).to eq(lines.last["count_after"])
     expect(Hobrin::Exchange.read(run.call("export", "1", "--format", "bibtex"),
                                  format: :bibtex).first.size).to eq(6)
+    Tempfile.create("archive") do |file|
+      text = run.call("export", "1", "--format", "archive")
+      File.write(file.path, text)
+      expect(run.call("verify", file.path)).to match(/\d+ numbers worked out anew, all agree/)
+      File.write(file.path, text.sub('"verdict": "keep"', '"verdict": "drop"'))
+      out = StringIO.new
+      expect(described_class.new(out:, err: StringIO.new, env: {}).call(["verify", file.path])).to eq(1)
+      expect(out.string).to match(%r{^inquiry/decisions/\d+ is not what was written})
+    end
   end
 
   it "imports what comes through a pipe" do

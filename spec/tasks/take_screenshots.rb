@@ -11,14 +11,13 @@ VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/wo
           "word-card" => "/inquiries/1/word?open=term:14", "word-overlap" => "/inquiries/1/word?open=overlap",
           "narrow" => "/inquiries/1/narrow",
           "narrow-filters" => "/inquiries/2/narrow?show=filters",
-          "trail-compare" => "/inquiries/1/trail?line=20&with=28",
           "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.label-2019",
           "sift-threads" => "/inquiries/1/sift?show=threads",
           "weigh" => "/inquiries/1/weigh?paper=10.5555/hobrin.trial-2021",
           "weigh-together" => "/inquiries/1/weigh?outcome=1",
           "weigh-certainty" => "/inquiries/1/weigh?outcome=1&part=certainty",
           "weigh-findings" => "/inquiries/1/weigh?show=table", "weigh-test" => "/inquiries/2/weigh?outcome=1",
-          "act" => "/inquiries/1/act", "trail" => "/inquiries/1/trail" }.freeze
+          "act" => "/inquiries/1/act", "act-measures" => "/inquiries/1/act?show=measures", "trail" => "/inquiries/1/trail" }.freeze
 
 Dir.mktmpdir do |folder|
   home = Pathname(folder)

@@ -36,7 +36,12 @@ module Hobrin
         def conclusion = typed_or(:conclusion, inquiry.conclusion)
         def elements = question.elements.reject(&:blank?)
         def use(element) = Question::Element::USES.fetch(element.use)
-        def downloads = FILES.map { |ending, name| [path("evidence.#{ending}"), name] }
+
+        def downloads
+          [*FILES.map do |ending, name|
+            [path("evidence.#{ending}"), name]
+          end, [path("archive.json"), "Archive"]]
+        end
 
         def plan
           Brief::ChangePlan::PROMPTS.map do |name, prompt|

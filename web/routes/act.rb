@@ -12,6 +12,7 @@ module Hobrin
           app.post("/inquiries/:id/deliberation") { change :act, Forms::Act::DeliberationForm }
           app.post("/inquiries/:id/measures") { change :act, Forms::Act::MeasureForm }
 
+          app.get("/inquiries/:id/archive.json") { download Services::KeepArchive.new(context).write(inquiry_id) }
           app.get("/inquiries/:id/evidence.:format") do
             download Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
           end

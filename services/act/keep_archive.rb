@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Writes an inquiry as an archive, and checks one.
+    class KeepArchive
+      # name :: of the file; type :: its media type; body :: its text
+      class File < Value
+        attributes :name, :type, :body
+      end
+
+      # faults :: Array of Exchange::Archive::Check::Fault; agree :: how many numbers agree;
+      #   question :: of the inquiry
+      class Verdict < Value
+        attributes :faults, :agree, :question
+
+        def sound? = faults.empty?
+      end
+
+      LINE = %i[number at who step kind change count_before count_after library_version note].freeze
+      private_constant :LINE
+
+      def initialize(context)
+        @context = context
+      end
+
+      # id :: of an inquiry. Gives a File. Raises GoneError.
+      def write(id)
+        inquiry = @context.inquiries.find(id).inquiry
+        records = @context.library.records_by_id(inquiry.kept_ids)
+        body = Exchange::Archive.write(
+          inquiry: JSON.parse(Store::InquiryDocument.dump(inquiry)), trail: trail(id),
+          records: JSON.parse(Exchange::CslJson::Writer.call(records)),
+          numbers: Exchange::Archive::Numbers.new(inquiry, records).call,
+          sample: @context.snapshot.sample?, made: @context.today
+        )
+        File.new(name: "hobrin-#{id}-archive.json", type: "application/json", body:)
+      end
+
+      # text :: of a file. Gives a Verdict. Raises InputError (:archive).
+      def self.verify(text)
+        data = Exchange::Archive.read(text)
+        faults, agree = Exchange::Archive::Check.new(data) { anew(data) }.call
+        question = data.dig("inquiry", "question",
+                            "text") if data["inquiry"].is_a?(Hash) && data["inquiry"]["question"].is_a?(Hash)
+        Verdict.new(faults:, agree:, question: question.to_s)
+      end
+
+      # The numbers that follow from what lies in the file.
+      def self.anew(data)
+        inquiry = Store::InquiryDocument.load(JSON.generate(data["inquiry"]))
+        records = data["records"].map { |item| Exchange::CslJson::Reader.item(item) }
+        Exchange::Archive::Numbers.new(inquiry, records).call
+      end
+      private_class_method :anew
+
+      private
+
+      def trail(id)
+        @context.inquiries.trail(id).reverse.map do |line|
+          LINE.to_h { |name| [name, line.public_send(name)] }
+        end
+      end
+    end
+  end
+end

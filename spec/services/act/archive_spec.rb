@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+require "json_schemer"
+
+# An archive says what the pages say, and what is changed in it is found where it is.
+RSpec.describe Hobrin::Services::KeepArchive, :sample do
+  include Editing
+
+  def archive(id = 1) = described_class.new(context).write(id).body
+  def faults(text) = described_class.verify(text).faults.map(&:path)
+
+  it "holds the numbers of the pages, and agrees with itself for every inquiry" do
+    (1..5).each do |id|
+      text = archive(id)
+      data = JSON.parse(text)
+      reading = Hobrin::Services::ReadWeigh.new(context, opened(id))
+      pools = inquiry(id).weighing.outcomes.to_h do |outcome|
+        [outcome.id.to_s, reading.pool(outcome)]
+      end
+      expect(data["numbers"]["outcomes"].transform_values do |one|
+        one["pooled"]&.fetch("estimate")
+      end)
+        .to eq(pools.transform_values { |pool| pool.pooled&.estimate })
+      verdict = described_class.verify(text)
+      expect([id, verdict.faults, verdict.agree]).to match([id, [], be > 5])
+    end
+    expect(described_class.verify(archive).question).to eq(inquiry.question.text)
+  end
+
+  # Source: JSON Schema 2020-12, by json_schemer 2.
+  it "is what its schema says, and the schema is one" do
+    schema = JSONSchemer.schema(Pathname(Hobrin::Boot::ROOT.join("config/archive.schema.json")))
+    plain = JSON.parse(Hobrin::Boot::ROOT.join("config/archive.schema.json").read)
+    expect(JSONSchemer.validate_schema(plain).to_a).to eq([])
+    data = JSON.parse(archive)
+    expect(schema.validate(data).map { |error| error["data_pointer"] }).to eq([])
+    data["trail"].first["seal"] = "none"
+    data["inquiry"]["decisions"].first["verdict"] = "perhaps"
+    expect(schema.validate(data).map do |error|
+      error["data_pointer"]
+    end).to contain_exactly("/trail/0/seal", "/inquiry/decisions/0/verdict")
+  end
+
+  it "finds two hundred single changes, each at its place" do
+    text = archive
+    random = Random.new(200)
+    200.times do
+      data = JSON.parse(text)
+      path = change(data, random)
+      found = faults(JSON.generate(data))
+      expect([path, found.select do |one|
+        one.start_with?(path) || path.start_with?(one)
+      end]).to match([path, be_any])
+    end
+  end
+
+  # Alters, drops, puts in or turns round one thing; gives where.
+  def change(data, random)
+    case random.rand(5)
+    when 0 then number(data, random)
+    when 1 then field(data["inquiry"]["decisions"], "inquiry/decisions", "note", random)
+    when 2 then field(data["records"], "records", "title", random)
+    when 3 then trail(data["trail"], random)
+    else result(data, random)
+    end
+  end
+
+  def number(data, random)
+    outcome = data["numbers"]["outcomes"].keys.sample(random:)
+    name = %w[estimate low tau2].sample(random:)
+    data["numbers"]["outcomes"][outcome]["pooled"][name] += 0.01
+    "numbers/outcomes/#{outcome}"
+  end
+
+  def field(list, path, name, random)
+    place = random.rand(list.size)
+    list[place][name] = "#{list[place][name]}."
+    "#{path}/#{place + 1}"
+  end
+
+  def trail(lines, random)
+    place = random.rand(lines.size - 1)
+    case random.rand(4)
+    when 0 then lines.delete_at(place)
+    when 1 then lines.insert(place, lines[place])
+    when 2 then lines[place], lines[place + 1] = lines.values_at(place + 1, place)
+    else lines[place]["change"] += "!"
+    end
+    "trail/"
+  end
+
+  def result(data, random)
+    papers = data["inquiry"]["weighing"]["papers"]
+    place = papers.each_index.select { |one| papers[one]["reported"].any? }.sample(random:)
+    one = papers[place]["reported"].sample(random:)
+    name = one["typed"].keys.sample(random:)
+    one["typed"][name] = (one["typed"][name].to_f + 1).round.to_s
+    "inquiry/weighing/papers"
+  end
+
+  it "refuses what is no archive in one sentence, and stands whatever is sent" do
+    { "" => /not JSON/, "[]" => /no archive/, "{}" => /no archive/, '{"hobrin":"archive","format":9}' => /newer Hobrin \(format 9\)/,
+      "\xFF" => /not JSON/, "[" * 100_000 => /not JSON/ }.each do |text, words|
+      expect { described_class.verify(text) }.to raise_error(Hobrin::InputError, words)
+    end
+    bare = '{"hobrin":"archive","format":1,"inquiry":{},"trail":[3],"records":[1],"numbers":{}}'
+    expect(faults(bare)).to include("trail/1", "seals", "inquiry")
+    expect(faults('{"hobrin":"archive","format":1}')).to eq(%w[inquiry trail records numbers])
+  end
+end
