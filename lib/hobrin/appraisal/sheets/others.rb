@@ -9,12 +9,16 @@ module Hobrin
           review: ["Systematic review", "In the spirit of AMSTAR 2 (2017) and ROBIS (2016).", [
             [:question, :in, "Does it ask one clear question, set down beforehand?", Cues::TOLD],
             [:search, :in, "Does it say which databases were searched, and how?", Cues::SEARCH],
-            [:two_readers, :in, "Did two people choose the studies and take out their numbers?", Cues::JUDGED],
+            [:two_readers, :in, "Did two people choose the studies and take out their numbers?",
+             Cues::JUDGED],
             [:judged, :measured, "Was the soundness of each study judged?", Cues::JUDGED],
             [:consistent, :alike, "Do the studies agree, or is it explained why not?", Cues::AGREE],
-            [:put_together, :alike, "Were only studies put together that belong together?", Cues::AGREE],
-            [:unpublished, :lost, "Was thought given to results that were never published?", Cues::TOLD],
-            [:told, :told, "Does the conclusion rest on what was found, and on how sure it is?", Cues::JUDGED]
+            [:put_together, :alike, "Were only studies put together that belong together?",
+             Cues::AGREE],
+            [:unpublished, :lost, "Was thought given to results that were never published?",
+             Cues::TOLD],
+            [:told, :told, "Does the conclusion rest on what was found, and on how sure it is?",
+             Cues::JUDGED]
           ]],
           guideline: ["Guideline", "In the spirit of AGREE II (2010).", [
             [:evidence, :in, "Was the evidence searched for and graded?", Cues::SEARCH],
@@ -29,31 +33,38 @@ module Hobrin
           qualitative: ["Experience study", "In the spirit of the CASP and JBI questions for qualitative research.", [
             [:method, :in, "Does the method fit the question?", Cues::METHOD],
             [:people, :in, "Were people chosen in a way that makes sense?", Cues::PEOPLE],
-            [:setting, :measured, "Were words gathered so that people could speak freely?", Cues::METHOD],
+            [:setting, :measured, "Were words gathered so that people could speak freely?",
+             Cues::METHOD],
             [:researcher, :apart, "Does the researcher say where they stand?", Cues::METHOD,
              :light],
             [:analysis, :measured, "Can you follow from words said to findings?", Cues::METHOD],
-            [:voices, :told, "Do you hear the people themselves, those who disagree too?", Cues::METHOD]
+            [:voices, :told, "Do you hear the people themselves, those who disagree too?",
+             Cues::METHOD]
           ]],
           economic: ["Economic evaluation", "In the spirit of the CHEC list (2005).", [
             [:options, :in, "Are all options named that one would choose between?", Cues::COST],
             [:view, :in, "Is it told whose costs are counted, and for how long?", Cues::COST],
             [:effect, :measured, "Does the effect come from sound studies?", Cues::AGREE],
-            [:counted, :measured, "Were the costs that matter counted, and priced as they are?", Cues::COST],
-            [:varied, :alike, "Was it tried what changes when the numbers are other ones?", Cues::COST],
+            [:counted, :measured, "Were the costs that matter counted, and priced as they are?",
+             Cues::COST],
+            [:varied, :alike, "Was it tried what changes when the numbers are other ones?",
+             Cues::COST],
             [:told, :told, "Is what one more unit of good costs told?", Cues::COST]
           ]],
           series: ["Case report or series", "In the spirit of the JBI questions for case series.", [
             [:clear, :in, "Is it clear who was taken in, and whether all were?", Cues::PEOPLE],
-            [:condition, :measured, "Was the condition found in a sure way, the same in all?", Cues::MEASURED],
+            [:condition, :measured, "Was the condition found in a sure way, the same in all?",
+             Cues::MEASURED],
             [:what_done, :measured, "Is it clear what was done, and when?", Cues::TIME],
             [:outcome, :lost, "Is it told of each what became of them?", Cues::LOST],
             [:other_causes, :alike, "Were other causes thought of?", Cues::ALIKE]
           ]],
           survey: ["Survey", "In the spirit of the AXIS questions (2016).", [
             [:asked, :in, "Were those asked like those one wants to know of?", Cues::PEOPLE],
-            [:answered, :lost, "Did enough of them answer, and were the others like them?", Cues::LOST],
-            [:questions, :measured, "Were the questions tried out, and not leading?", Cues::MEASURED],
+            [:answered, :lost, "Did enough of them answer, and were the others like them?",
+             Cues::LOST],
+            [:questions, :measured, "Were the questions tried out, and not leading?",
+             Cues::MEASURED],
             [:size, :in, "Were enough asked for the shares that are told?", Cues::COUNTED],
             [:told, :told, "Are all answers told, with those who did not know?", Cues::COUNTED]
           ]],

@@ -1,0 +1,66 @@
+# frozen_string_literal: true
+
+RSpec.describe "Act over the web", :sample, :client do
+  def page_of(query = "") = Nokogiri::HTML(visit_page("/inquiries/1/act#{query}").body)
+
+  it "pastes weeks and reads the chart, with the numbers as a table and back for pasting" do
+    page_of
+    weeks = Array.new(24) do |week|
+      [(Date.new(2026, 5, 18) + (7 * week)).iso8601, week < 12 ? 9 + (week % 3) : 4, 30]
+    end
+    numbers = weeks.map { |one| one.join(";") }.join("\r\n")
+    send_form("/inquiries/1/measures", do: "write", name: "Falls", way: "share", sort: "outcome", target: "20",
+                                       counted: "falls", of: "people", started: "2026-08-10", numbers:)
+    page = page_of("?show=measures&measure=4")
+    expect(page.css(".run-chart circle").size).to eq(24)
+    expect(page.css(".run-chart .chart-middle, .run-chart .chart-target, .run-chart .chart-start").size).to eq(3)
+    expect(page.css(".run-chart .chart-limit").size).to eq(2)
+    expect(page.at_css(".pool-facts").text).to include("33.3 of 100 before, 13.3 of 100 since",
+                                                       "12 of 12 points since", "this is a change")
+    expect(page.css(".small-table tbody tr").size).to eq(24)
+    expect(page.at_css("#numbers").text.strip.lines.map(&:strip)).to eq(weeks.map { |one|
+      one.join("; ")
+    })
+    send_form("/inquiries/1/measures", do: "drop", measure: 4)
+    expect(inquiry.acting.measures.map(&:id)).to eq([1, 2, 3])
+  end
+
+  it "says what makes a measure uncountable, and what few numbers cannot tell" do
+    page_of
+    send_form("/inquiries/1/measures", do: "write", name: "Calls", way: "value", sort: "process",
+                                       numbers: "2026-09-07\t3,5\n2026-09-14\t4")
+    page = page_of("?show=measures&measure=4")
+    said = ["Say what is counted.", "Say which value is aimed at.", "Say on which day the change begins."]
+    expect(page.css(".doubt").map(&:text)).to eq(said)
+    expect(page.at_css(".pool-facts").text).to include("All numbers are from before the change")
+  end
+
+  it "thinks of eight things, decides, and puts the decision on the printed page" do
+    page = page_of("?show=decision")
+    expect(page.css(".considerations tbody tr").size).to eq(8)
+    expect(page.at_css(".considerations").text).to include("May lower delirium", "May slightly " \
+                                                                                 "raise sore skin")
+    send_form("/inquiries/1/deliberation", decision: "some", "marks[benefit]": "2",
+                                           "lines[benefit]": "Ten fewer")
+    expect([inquiry.acting.decision,
+            inquiry.acting.consideration(:benefit).to_h.values]).to eq(["some", [2, "Ten fewer"]])
+    expect(page_of.at_css(".conclusion").text).to include("Decided: Change for some")
+    expect(last_line.change).to eq("Decided: Change for some")
+  end
+
+  it "says when the conclusion claims more than the findings allow, and where to begin when it is empty" do
+    expect(page_of.css(".conclusion .doubt").size).to eq(0)
+    send_form("/inquiries/1/act", conclusion: "Earplugs lower delirium.")
+    expect(page_of.at_css(".conclusion .doubt").text).to include("more than low", "say “may”")
+    send_form("/inquiries/1/act", conclusion: "")
+    expect(page_of.at_css(".conclusion .remark").text).to include("May lower delirium: of 100 " \
+                                                                  "like ours 30 without it, 20 with it")
+  end
+
+  it "gives the archive as a file that agrees with itself" do
+    response = visit_page("/inquiries/1/archive.json")
+    expect(response.headers["content-disposition"]).to include("hobrin-1-archive.json")
+    expect(Hobrin::Services::KeepArchive.verify(response.body).faults).to eq([])
+    expect(visit_page("/inquiries/99/archive.json").status).to eq(404)
+  end
+end
