@@ -17,7 +17,8 @@ VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/wo
           "weigh-together" => "/inquiries/1/weigh?outcome=1",
           "weigh-certainty" => "/inquiries/1/weigh?outcome=1&part=certainty",
           "weigh-findings" => "/inquiries/1/weigh?show=table", "weigh-test" => "/inquiries/2/weigh?outcome=1",
-          "act" => "/inquiries/1/act", "act-measures" => "/inquiries/1/act?show=measures", "trail" => "/inquiries/1/trail" }.freeze
+          "act" => "/inquiries/1/act", "act-measures" => "/inquiries/1/act?show=measures",
+          "trail" => "/inquiries/1/trail" }.freeze
 
 Dir.mktmpdir do |folder|
   home = Pathname(folder)

@@ -13,7 +13,7 @@ module Hobrin
             [:alike, :alike, "Were the groups alike at the start?", Cues::ALIKE],
             [:unaware, :apart,
              "Did people and carers not know the group, or could knowing change nothing?",
-              Cues::UNAWARE, :light],
+             Cues::UNAWARE, :light],
             [:as_meant, :apart, "Did people get what their group was to get, and little else?",
              Cues::LOST, :light],
             [:blinded, :measured, "Did those who judged the outcome not know the group?",
@@ -39,7 +39,7 @@ module Hobrin
           cohort: ["Cohort or case-control study", "In the spirit of the Newcastle–Ottawa scale.", [
             [:joined, :in,
              "Did people join at a similar point, cases and others from the same place?",
-              Cues::TIME],
+             Cues::TIME],
             [:exposed, :in, "Is it sure who had it done to them and who had not?", Cues::MEASURED],
             [:alike, :alike, "Were other differences between the groups dealt with?", Cues::ALIKE],
             [:measured, :measured, "Was the outcome measured the same way in all?", Cues::MEASURED],
@@ -50,7 +50,7 @@ module Hobrin
           diagnosis: ["Accuracy of a test", "In the spirit of QUADAS-2 (2011).", [
             [:spectrum, :in,
              "Were these the people in whom the test would be used, one after the other?",
-              Cues::PEOPLE],
+             Cues::PEOPLE],
             [:reference, :measured, "Did everyone have the same good reference standard?",
              Cues::TEST],
             [:blinded, :apart, "Was each test read without knowing the other?", Cues::UNAWARE],
