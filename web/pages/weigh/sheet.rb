@@ -150,7 +150,8 @@ module Hobrin
           def item(question)
             given = answers[question.key]&.says
             answers = Appraisal::Answer::WORDS.map { |value, words| [value, words, value == given] }
-            offers = shown(question.key).empty? ? question.sentences(passage).map(&:text) : []
+            ask = shown(question.key).empty? && given != :not_told
+            offers = ask ? question.sentences(passage).map(&:text) : []
             Item.new(key: question.key, text: question.text, answers:, shown: shown(question.key),
                      offers:)
           end

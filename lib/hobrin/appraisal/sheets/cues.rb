@@ -7,7 +7,7 @@ module Hobrin
       # only point at a sentence, the person answers.
       module Cues
         CHANCE = /\brandom\w*|\bcomputer|\benvelopes?|\btelephone|\bdates?\b|\bchance\b|\ballocat\w+|\bassigned/i
-        ALIKE = /\bmatch\w+|\badjust\w+|\bbaseline|\balike|\bsimilar|\bdiffer\w*|\bless ill|\bage\b/i
+        ALIKE = /\bmatch\w+|\badjust\w+|\bbaseline|\balike|\bsimilar|\bless ill|\bseverity/i
         UNAWARE = /\bunaware|\bblind\w*|\bmask(?:ed|ing)\b|did not know|not know\w*|\bassess\w+|read by another/i
         LOST = /\bfollow\w*|\bcompleted?|\blost|\bwithdr\w+|\bdropped|\banswered|took part|\btook the devices off/i
         COUNTED = /\banaly[sz]\w+|\bassigned|\b\d+ of \d+|intention/i
