@@ -25,6 +25,16 @@ RSpec.describe "Act over the web", :sample, :client do
     expect(inquiry.acting.measures.map(&:id)).to eq([1, 2, 3])
   end
 
+  it "draws values below nothing, and all alike, within its frame" do
+    page_of
+    ["-3\n-5\n-4", "0\n0\n0", "7\n7\n7"].each_with_index do |values, place|
+      numbers = values.split("\n").each_with_index.map { |value, week| "2026-09-#{10 + week}; #{value}" }.join("\n")
+      send_form("/inquiries/1/measures", do: "write", name: "Value #{place}", way: "value", sort: "outcome", numbers:)
+      heights = page_of("?show=measures&measure=#{4 + place}").css(".run-chart circle").map { |one| one["cy"].to_f }
+      expect([values, heights]).to match([values, all(be_between(0, 230))])
+    end
+  end
+
   it "says what makes a measure uncountable, and what few numbers cannot tell" do
     page_of
     send_form("/inquiries/1/measures", do: "write", name: "Calls", way: "value", sort: "process",

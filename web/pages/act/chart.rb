@@ -59,8 +59,9 @@ module Hobrin
           # [y, in words] of the ticks at the side.
           def ticks
             [0, 0.25, 0.5, 0.75, 1].map do |share|
-              share * top
-            end.map { |value| [y(value), tick(value)] }
+              value = bottom + (share * (top - bottom))
+              [y(value), tick(value)]
+            end
           end
 
           # [day, in words, numbers in words] of each point.
@@ -92,8 +93,9 @@ module Hobrin
           def aimed = @measure.way == :share ? @measure.target / 100 : @measure.target
 
           def tick(value)
-            @measure.way == :share ? @page.hundredths(value) : @page.decimal(value,
-                                                                             value < 10 ? 2 : 0)
+            return @page.hundredths(value) if @measure.way == :share
+
+            @page.decimal(value, value.abs < 0.1 ? 3 : 2)
           end
 
           def told(value)
@@ -106,12 +108,18 @@ module Hobrin
             most.positive? ? most * 1.08 : 1.0
           end
 
-          def x(place)
-            (EDGE + 30 + (place * (WIDTH - EDGE - 50) / [@measure.points.size - 1,
-                                                         1].max.to_f)).round(1)
+          # Nothing, or less where values are.
+          def bottom
+            least = [*@reading.values, *(@reading.control&.limits || []).map(&:first), 0.0].min
+            least.negative? ? least * 1.08 : 0.0
           end
 
-          def y(value) = (10 + ((HEIGHT - 40) * (1 - (value / top)))).round(1)
+          def x(place)
+            steps = [@measure.points.size - 1, 1].max
+            (EDGE + 30 + (place * (WIDTH - EDGE - 50) / steps.to_f)).round(1)
+          end
+
+          def y(value) = (10 + ((HEIGHT - 40) * (1 - ((value - bottom) / (top - bottom))))).round(1)
         end
       end
     end
