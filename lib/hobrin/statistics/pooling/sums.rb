@@ -8,51 +8,68 @@ module Hobrin
     # rounding. In one pass over plain numbers, since leaving out each of many studies asks for
     # them very often.
     class Sums
-      attr_reader :a1, :a2, :a3, :b1, :b2, :b3, :c1, :c2, :c3
-
-      # effects, variances :: Arrays of Float; tau2 :: Float from 0; but :: place of a study that is
-      #   passed over, or nil
-      def self.of(effects, variances, tau2, but: nil)
-        a1 = a2 = a3 = b1 = b2 = b3 = c1 = c2 = c3 = 0.0
+      # The few of them that the slope of the likelihood needs, which leave out one study.
+      #
+      # effects, variances :: Arrays of Float; tau2 :: Float from 0; but :: place of the study that is
+      #   passed over
+      def self.but(effects, variances, tau2, but)
+        a1 = a2 = b1 = b2 = c2 = 0.0
         place = -1
         while (effect = effects[place += 1])
           next if place == but
 
           a1 += (weight = 1 / (variances[place] + tau2))
           a2 += (square = weight * weight)
+          b1 += weight * effect
+          b2 += (square *= effect)
+          c2 += square * effect
+        end
+        new(a1, a2, nil, b1, b2, nil, c2, nil)
+      end
+
+      # All of them.
+      def self.of(effects, variances, tau2)
+        a1 = a2 = a3 = b1 = b2 = b3 = c2 = c3 = 0.0
+        place = -1
+        while (effect = effects[place += 1])
+          a1 += (weight = 1 / (variances[place] + tau2))
+          a2 += (square = weight * weight)
           a3 += (cube = square * weight)
-          b1 += (weight *= effect)
+          b1 += weight * effect
           b2 += (square *= effect)
           b3 += (cube *= effect)
-          c1 += weight * effect
           c2 += square * effect
           c3 += cube * effect
         end
-        new(a1, a2, a3, b1, b2, b3, c1, c2, c3)
+        new(a1, a2, a3, b1, b2, b3, c2, c3)
       end
 
-      def initialize(*nine)
-        @a1, @a2, @a3, @b1, @b2, @b3, @c1, @c2, @c3 = nine
+      attr_reader :a1, :a2, :a3, :b1, :b2, :b3, :c2, :c3
+
+      def initialize(*eight)
+        @a1, @a2, @a3, @b1, @b2, @b3, @c2, @c3 = eight
       end
 
       # The same without one study.
       def without(effect, weight)
-        own = [1, 2, 3].map { |power| weight**power }
-        less = [1, effect, effect**2].flat_map { |times| own.map { |part| part * times } }
-        Sums.new(*[a1, a2, a3, b1, b2, b3, c1, c2, c3].zip(less).map { |all, part| all - part })
+        one, two, three = weight, weight**2, weight**3
+        Sums.new(a1 - one, a2 - two, a3 - three, b1 - (one * effect), b2 - (two * effect), b3 - (three * effect),
+                 c2 - (two * effect * effect), c3 - (three * effect * effect))
       end
 
       def mean = b1 / a1
 
-      # Σ w (y − mean)²
-      def q = [c1 - (b1 * b1 / a1), 0.0].max
+      # By how much the likelihood would rise with τ² (Viechtbauer 2005; from memory).
+      def slope = about_mean(a2, b2, c2) - a1 + (a2 / a1)
 
-      # Newton's step towards the τ² where the restricted likelihood is highest; Fisher's, with the
-      # expected curvature, where it is not curved as at a summit (Viechtbauer 2005; from memory).
-      def step
-        apart = about_mean(a2, b2, c2)
-        (apart - a1 + (a2 / a1)) / (observed > expected / 10 ? observed : expected)
+      # How it curves; as is expected, where it is not curved as at a summit.
+      def curvature
+        found = observed
+        found > expected / 10 ? found : expected
       end
+
+      # Newton's step towards the τ² where it is highest, or Fisher's.
+      def step = slope / curvature
 
       # The mean, and the sum of the weights, where τ² is a little more.
       def mean_after(change) = mean - (change * (b2 - (mean * a2)) / a1)
@@ -60,7 +77,6 @@ module Hobrin
 
       private
 
-      # How the likelihood is expected to curve, and how it does.
       def expected = a2 - (2 * a3 / a1) + ((a2 / a1)**2)
 
       def observed

@@ -16,8 +16,9 @@ module Hobrin
 
       # A change of τ² this small, against τ² and the errors, is made by slopes.
       SMALL = 1e-4
+      NOTHING = 1e-6
       STEPS = 20
-      private_constant :SMALL, :STEPS
+      private_constant :SMALL, :NOTHING, :STEPS
 
       # results :: Array of Result, two or more; tau2 :: as InverseVariance takes it
       def initialize(results, tau2: nil)
@@ -46,30 +47,34 @@ module Hobrin
 
       def restricted
         tau2, converged = Tau2.new(@results, :reml).call
-        return @results.each_index.map do |place|
-          plainly(place)
-        end unless converged && @results.size > 3
+        return @results.each_index.map { |place| plainly(place) } unless converged && @results.size > 3
 
         all = Sums.of(@effects, @variances, tau2)
         near = Heterogeneity.new(@results).typical
         each_place do |effect, variance, place|
-          change = all.without(effect, 1 / (variance + tau2)).step
-          settle(place, tau2, change, near) || plainly(place)
+          begun = all.without(effect, 1 / (variance + tau2))
+          settle(place, tau2, begun, near) || plainly(place)
         end
       end
 
-      # Goes on from a first step until the next one is so small that slopes do; nil where steps
-      # are so wide that they may lead to another summit.
-      def settle(place, tau2, change, near)
+      # Goes on from a first step until the next one is so small that slopes do, with the curvature of
+      # the first; nil where steps are so wide that they may lead to another summit.
+      def settle(place, tau2, begun, near)
+        change, curvature, from = [begun.step, begun.curvature, tau2]
         STEPS.times do
           return if change.abs > tau2 / 2 && !(tau2.zero? && change.negative?)
 
           tau2 = [tau2 + change, 0.0].max
-          sums = Sums.of(@effects, @variances, tau2, but: place)
-          change = [sums.step, -tau2].max
-          return of(sums, tau2, change) if change.abs <= SMALL * (tau2 + near)
+          sums = Sums.but(@effects, @variances, tau2, place)
+          change = [sums.slope / curvature, -tau2].max
+          return of(sums, tau2, change) if settled?(change, tau2 - from, tau2 + near)
         end
         nil
+      end
+
+      # The further it went, the less the first curvature holds, and the smaller the last step must be.
+      def settled?(change, gone, size)
+        change.abs <= SMALL * size && (change * gone).abs <= NOTHING * size * size
       end
 
       def of(sums, tau2, change)
