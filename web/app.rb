@@ -31,7 +31,7 @@ module Hobrin
       set :host_authorization, {}
 
       helpers Rendering, FormHelpers, Formatting, Pictures, OverlapPictures, TrailPictures, TogetherPictures,
-              WeighPictures, ChartPictures
+              WeighPictures, ChartPictures, FlowPictures
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
       #   answers to; access_word :: see Guards::AtHome

@@ -67,6 +67,39 @@ RSpec.describe "Act over the web", :sample, :client do
                                                                   "like ours 30 without it, 20 with it")
   end
 
+  # The boxes of PRISMA 2020 (from memory): each is the one above it, less what leaves, and what is
+  # let in.
+  it "draws a flow of papers whose boxes add up, for the sample and for fifty that are made up" do
+    random = Random.new(50)
+    flows = (1..5).map { |id| Hobrin::Services::ReadBrief.new(context).call(opened(id)).flow }
+    flows += Array.new(50) { made_up_flow(random) }
+    flows.each do |flow|
+      steps = Hobrin::Web::Pages::Act::FlowBoxes.new(flow).steps
+      steps.each_cons(2) do |one, two|
+        lets_in = one.aside.lines.first == "let in"
+        expect(two.main.count).to eq(one.main.count + (lets_in ? one.aside.count : -one.aside.count))
+      end
+      parts = steps.filter_map(&:aside).reject { |box| box.lines.size == 1 }
+      expect(parts.map { |box| box.lines.drop(1).sum { |line| line[/\A\d+/].to_i } }).to eq(parts.map(&:count))
+    end
+    boxes = page_of.css(".flow-picture .flow-count").map { |one| one.text.to_i }
+    expect(boxes).to eq([90, 57, 33, 4, 37, 23, 14, 8, 6])
+  end
+
+  # Papers found, let in by hand and by citations, and decided on, as they come.
+  def made_up_flow(random)
+    found = Array.new(random.rand(1..80)) { |place| "p#{place}" }
+    threaded, by_hand = [found.sample(random.rand(0..3), random:), random.rand(0..2)]
+    decisions = found.sample(random.rand(0..found.size), random:).map do |record_id|
+      verdict = %i[keep drop unsure].sample(random:)
+      reason = verdict == :drop ? ["Other people", "No study"].sample(random:) : nil
+      Hobrin::Sifting::Decision.new(record_id:, verdict:, reason:, note: "")
+    end
+    left = [found.size - threaded.size - by_hand, 0].max
+    Hobrin::Brief::Flow.of(joined: left + random.rand(0..500), found_ids: found, decisions:, left:,
+                           threaded_ids: threaded)
+  end
+
   it "gives the archive as a file that agrees with itself" do
     response = visit_page("/inquiries/1/archive.json")
     expect(response.headers["content-disposition"]).to include("hobrin-1-archive.json")

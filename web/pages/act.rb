@@ -59,6 +59,7 @@ module Hobrin
         end
 
         def kept = counts.kept
+        def flow_steps = FlowBoxes.new(counts).steps
 
         # What is open: :brief, :shall_we or :measures.
         def open_part
