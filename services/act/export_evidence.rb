@@ -4,11 +4,6 @@ module Hobrin
   module Services
     # The kept papers of an inquiry as a file in an open format.
     class ExportEvidence
-      # name :: of the file; type :: its media type; body :: its text
-      class File < Value
-        attributes :name, :type, :body
-      end
-
       # By the ending of the file's name.
       FORMATS = Exchange::FORMATS.values.to_h { |format| [format::EXTENSION, format] }.freeze
 
@@ -22,8 +17,8 @@ module Hobrin
         format = FORMATS.fetch(extension) { raise GoneError, "format" }
         saved = @context.inquiries.find(id)
         records = @context.library.records_by_id(saved.inquiry.kept_ids)
-        File.new(name: "hobrin-#{id}-evidence.#{extension}", type: format::TYPE,
-                 body: format::Writer.call(records, sample: @context.snapshot.sample?))
+        Download.new(name: "hobrin-#{id}-evidence.#{extension}", type: format::TYPE,
+                     body: format::Writer.call(records, sample: @context.snapshot.sample?))
       end
     end
   end

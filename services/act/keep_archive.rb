@@ -4,11 +4,6 @@ module Hobrin
   module Services
     # Writes an inquiry as an archive, and checks one.
     class KeepArchive
-      # name :: of the file; type :: its media type; body :: its text
-      class File < Value
-        attributes :name, :type, :body
-      end
-
       # faults :: Array of Exchange::Archive::Check::Fault; agree :: how many numbers agree;
       #   question :: of the inquiry
       class Verdict < Value
@@ -24,7 +19,7 @@ module Hobrin
         @context = context
       end
 
-      # id :: of an inquiry. Gives a File. Raises GoneError.
+      # id :: of an inquiry. Gives a Download. Raises GoneError.
       def write(id)
         inquiry = @context.inquiries.find(id).inquiry
         records = @context.library.records_by_id(inquiry.kept_ids)
@@ -34,7 +29,7 @@ module Hobrin
           numbers: Exchange::Archive::Numbers.new(inquiry, records).call,
           sample: @context.snapshot.sample?, made: @context.today
         )
-        File.new(name: "hobrin-#{id}-archive.json", type: "application/json", body:)
+        Download.new(name: "hobrin-#{id}-archive.json", type: "application/json", body:)
       end
 
       # text :: of a file. Gives a Verdict. Raises InputError (:archive).

@@ -10,12 +10,12 @@ module Hobrin
         @view = view
       end
 
-      # extension :: as for ExportEvidence. Gives an ExportEvidence::File. Raises GoneError.
+      # extension :: as for ExportEvidence. Gives a Download. Raises GoneError.
       def call(extension)
         format = ExportEvidence::FORMATS.fetch(extension) { raise GoneError, "format" }
         records = @context.library.records_by_id(ReadSift.new(@context, @opened, view: @view).ids)
-        ExportEvidence::File.new(name: "hobrin-#{@opened.id}-papers.#{extension}", type: format::TYPE,
-                                 body: format::Writer.call(records, sample: @context.snapshot.sample?))
+        Download.new(name: "hobrin-#{@opened.id}-papers.#{extension}", type: format::TYPE,
+                     body: format::Writer.call(records, sample: @context.snapshot.sample?))
       end
     end
   end

@@ -4,11 +4,6 @@ module Hobrin
   module Services
     # The full text of a paper, as a PDF that a person keeps with it.
     class KeepPdf
-      # name :: of the file; type :: its media type; body :: its bytes
-      class File < Value
-        attributes :name, :type, :body
-      end
-
       LARGEST_BYTES = Store::KeptPapers::LARGEST_BYTES
 
       def initialize(context)
@@ -25,12 +20,12 @@ module Hobrin
       # Raises GoneError.
       def remove(record_id) = @context.papers.remove(record_id)
 
-      # Gives a File. Raises GoneError.
+      # Gives a Download. Raises GoneError.
       def read(record_id)
         record = known(record_id)
         name = Text::Tokens.of(record.title).first(6).join("-")
-        File.new(name: "#{name.empty? ? "paper" : name}.pdf", type: "application/pdf",
-                 body: @context.papers.pdf(record_id))
+        Download.new(name: "#{name.empty? ? "paper" : name}.pdf", type: "application/pdf",
+                     body: @context.papers.pdf(record_id))
       end
 
       private

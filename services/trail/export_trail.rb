@@ -6,11 +6,6 @@ module Hobrin
   module Services
     # The trail as a search log: text to read, CSV for a table, JSON for a program.
     class ExportTrail
-      # name :: of the file; type :: its media type; body :: its text
-      class File < Value
-        attributes :name, :type, :body
-      end
-
       TYPES = { "txt" => "text/plain", "csv" => "text/csv", "json" => "application/json" }.freeze
       COLUMNS = %i[number at who step kind change count_before count_after library_version
                    note].freeze
@@ -30,7 +25,7 @@ module Hobrin
         type = TYPES.fetch(extension) { raise GoneError, "format" }
         opened = ReadInquiry.new(@context).call(id)
         lines = @context.inquiries.trail(id).reverse
-        File.new(name: "hobrin-#{id}-log.#{extension}", type:, body: body(extension, opened, lines))
+        Download.new(name: "hobrin-#{id}-log.#{extension}", type:, body: body(extension, opened, lines))
       end
 
       private

@@ -84,6 +84,13 @@ module Hobrin
         # What was typed and refused, or what is stored.
         def typed_or(name, stored) = refused?(name) ? fields.text(name) : stored
 
+        # The choices of a select: [value, name, whether it is chosen], as typed or as stored. names :: Hash
+        # of value to name
+        def choices(field, names, stored)
+          chosen = typed_or(field, stored.to_s)
+          names.map { |value, name| [value, name, value.to_s == chosen] }
+        end
+
         # Whether a field was sent with what was refused, so that it is shown as it was typed.
         def refused?(name) = errors.any? && fields.sent?(name)
       end

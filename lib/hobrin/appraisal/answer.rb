@@ -23,9 +23,6 @@ module Hobrin
 
         freeze
       end
-
-      # Whether it speaks for the paper.
-      def good? = %i[yes mostly].include?(says)
     end
   end
 end

@@ -53,6 +53,9 @@ module Hobrin
         authors.first(2).map(&:short).join(", ") + (authors.size > 2 ? " et al." : "")
       end
 
+      # "Family 2021": the first author and the year, or how the title begins.
+      def short_name = [authors.first&.family || title[0, 30], year].compact.join(" ")
+
       private
 
       # A frozen text is kept as it is; another is copied, so that nobody can change it afterwards.

@@ -33,8 +33,8 @@ module Hobrin
 
           def chart = open && @chart ||= Chart.new(@page, open)
           def text(name) = @page.typed_or(name, open&.public_send(name).to_s)
-          def sorts = choices(:sort, Brief::Measure::SORTS, open&.sort || :outcome)
-          def ways = choices(:way, Brief::Measure::WAYS, open&.way || :share)
+          def sorts = @page.choices(:sort, Brief::Measure::SORTS, open&.sort || :outcome)
+          def ways = @page.choices(:way, Brief::Measure::WAYS, open&.way || :share)
           def target = @page.typed_or(:target, open&.target ? format("%g", open.target) : "")
           def started = @page.typed_or(:started, open&.started&.iso8601.to_s)
 
@@ -53,11 +53,6 @@ module Hobrin
             return "no numbers yet" if measure.points.empty?
 
             Brief::Reading.new(measure).sign? ? "changed beyond chance" : "nothing beyond chance"
-          end
-
-          def choices(field, names, stored)
-            chosen = @page.typed_or(field, stored.to_s)
-            names.map { |value, name| [value, name, value.to_s == chosen] }
           end
         end
       end

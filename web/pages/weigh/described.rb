@@ -31,15 +31,15 @@ module Hobrin
           def name = @page.typed_or(:name, @outcome&.name.to_s)
 
           def kinds
-            choices(:kind, Appraisal::Outcome::Kind::ALL.to_h do |kind|
+            @page.choices(:kind, Appraisal::Outcome::Kind::ALL.to_h do |kind|
               [kind.key, kind.name]
             end, @outcome&.kind || usual_kind)
           end
 
-          def better = choices(:better, Appraisal::Outcome::BETTER, @outcome&.better || :less)
+          def better = @page.choices(:better, Appraisal::Outcome::BETTER, @outcome&.better || :less)
 
           def matters
-            choices(:matters, Appraisal::Outcome::MATTERS, @outcome&.matters || :important)
+            @page.choices(:matters, Appraisal::Outcome::MATTERS, @outcome&.matters || :important)
           end
 
           def worthwhile = @page.typed_or(:worthwhile, plain(@outcome&.worthwhile))
@@ -63,11 +63,6 @@ module Hobrin
           end
 
           def plain(number) = number ? format("%g", number) : ""
-
-          def choices(field, names, stored)
-            chosen = @page.typed_or(field, stored.to_s)
-            names.map { |value, name| [value, name, value.to_s == chosen] }
-          end
         end
       end
     end

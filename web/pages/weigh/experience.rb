@@ -63,9 +63,6 @@ module Hobrin
             end
           end
 
-          # A paper's name over its column.
-          def short(record) = [record.authors.first&.family, record.year].compact.join(" ")
-
           # For the grid: what a paper says to a finding, in a word.
           def says(finding, record)
             { for: "says so", against: "otherwise" }[finding.support[record.id]&.speaks] || "–"

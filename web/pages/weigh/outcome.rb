@@ -126,11 +126,7 @@ module Hobrin
           private
 
           # A result of the same paper by what tells it apart, another paper by its short name.
-          def named(one)
-            return one.apart if one.is_a?(Appraisal::Together::Study)
-
-            [one.authors.first&.family || one.title[0, 30], one.year].compact.join(" ")
-          end
+          def named(one) = one.is_a?(Appraisal::Together::Study) ? one.apart : one.short_name
 
           def parts_offered = PARTS
         end

@@ -7,25 +7,20 @@ module Hobrin
       #
       # key :: Symbol; name :: in words, in small letters; scale :: :log for what is pooled as a
       #   logarithm, :logit for the logarithm of odds, :plain for what is pooled as it is
-      # short :: as a table's heading has it; per :: what a plain value is told in, or nil
+      # per :: what a plain value is told in, or nil
       class Measure < Value
-        attributes :key, :name, :short, :scale, :per
+        attributes :key, :name, :scale, :per
 
         ALL = [
-          [:risk_ratio, "risk ratio", "RR", :log], [:odds_ratio, "odds ratio", "OR", :log],
-          [:risk_difference, "risk difference", "RD", :plain, "of 100"],
-          [:peto_odds_ratio, "odds ratio by Peto", "Peto OR", :log],
-          [:mean_difference, "mean difference", "MD", :plain], [:standardized, "difference in standard " \
-                                                                               "deviations", "SMD", :plain, "SD"],
-          [:rate_ratio, "rate ratio", "rate ratio", :log],
-          [:rate_difference, "rate difference", "rate difference", :plain],
-          [:hazard_ratio, "hazard ratio", "HR", :log], [:share, "share", "share", :logit, "of 100"],
-          [:accuracy, "sensitivity and specificity", "accuracy", :logit, "of 100"],
-          [:ratio, "ratio", "ratio", :log], [:difference, "difference", "difference", :plain]
-        ].to_h do |key, name, short, scale, per|
-          [key,
-           new(key:, name:, short:, scale:, per:)]
-        end.freeze
+          [:risk_ratio, "risk ratio", :log], [:odds_ratio, "odds ratio", :log],
+          [:risk_difference, "risk difference", :plain, "of 100"],
+          [:peto_odds_ratio, "odds ratio by Peto", :log], [:mean_difference, "mean difference", :plain],
+          [:standardized, "difference in standard deviations", :plain, "SD"],
+          [:rate_ratio, "rate ratio", :log], [:rate_difference, "rate difference", :plain],
+          [:hazard_ratio, "hazard ratio", :log], [:share, "share", :logit, "of 100"],
+          [:accuracy, "sensitivity and specificity", :logit, "of 100"],
+          [:ratio, "ratio", :log], [:difference, "difference", :plain]
+        ].to_h { |key, name, scale, per| [key, new(key:, name:, scale:, per:)] }.freeze
 
         # Raises InputError (:measure) for an unknown key.
         def self.fetch(key)

@@ -16,9 +16,7 @@ module Hobrin
 
         # A short name for lists: the first author and the year; several results of a paper differ
         # by group and time.
-        def label
-          [record.authors.first&.family || record.title[0, 30], record.year].compact.join(" ")
-        end
+        def label = record.short_name
 
         def apart = [reported.group, reported.time].reject(&:empty?).join(", ")
       end
