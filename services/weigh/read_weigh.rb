@@ -27,6 +27,13 @@ module Hobrin
       # Array of Appraisal::Findings::Row.
       def table = @table ||= Appraisal::Findings.table(pools, kind:, protocols:)
 
+      # Brief::FindingsTable of all outcomes and findings.
+      def findings_table
+        @findings_table ||= Brief::FindingsTable.new(
+          rows: table, findings: @inquiry.weighing.findings.map { |one| [one, confidence(one)] }
+        )
+      end
+
       # Appraisal::Findings::Confidence of a finding.
       def confidence(finding)
         Appraisal::Findings::Confidence.of(finding, @inquiry.papers.select do |paper|

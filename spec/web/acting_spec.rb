@@ -74,7 +74,7 @@ RSpec.describe "Act over the web", :sample, :client do
     flows = (1..5).map { |id| Hobrin::Services::ReadBrief.new(context).call(opened(id)).flow }
     flows += Array.new(50) { made_up_flow(random) }
     flows.each do |flow|
-      steps = Hobrin::Web::Pages::Act::FlowBoxes.new(flow).steps
+      steps = Hobrin::Brief::FlowBoxes.new(flow).steps
       steps.each_cons(2) do |one, two|
         lets_in = one.aside.lines.first == "let in"
         expect(two.main.count).to eq(one.main.count + (lets_in ? one.aside.count : -one.aside.count))

@@ -10,7 +10,7 @@ module Hobrin
       STEPS = 4
       private_constant :PEOPLE, :IN_ROW, :STEPS
 
-      # One effect with its interval. mark :: Pages::Weigh::Scale::Mark; nothing :: where no effect
+      # One effect with its interval. mark :: Brief::Scale::Mark; nothing :: where no effect
       # is, or nil
       def forest_line(mark, nothing)
         half = mark.size

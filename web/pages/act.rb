@@ -15,16 +15,9 @@ module Hobrin
           attributes :name, :prompt, :text, :rows
         end
 
-        # A paper of the evidence table: results :: Array of Given
+        # A paper of the evidence table: results :: Array of Brief::ResultWords
         class Evidence < Value
           attributes :record, :design, :level, :results, :finding
-        end
-
-        # What it gives for an outcome: counted :: its groups in words; effect :: EffectWords of
-        #   four
-        #   counts, nil for other numbers; other :: the effect of those, in words
-        class Given < Value
-          attributes :outcome, :counted, :effect, :other
         end
 
         # A number in the flow of papers and what is said of it.
@@ -59,7 +52,7 @@ module Hobrin
         end
 
         def kept = counts.kept
-        def flow_steps = FlowBoxes.new(counts).steps
+        def flow_steps = Brief::FlowBoxes.new(counts).steps
 
         # What is open: :brief, :shall_we or :measures.
         def open_part
@@ -89,13 +82,13 @@ module Hobrin
             paper = row.paper
             moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
             Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
-                         level: row.level && "#{row.level}#{moved}", results: given(row), finding: paper&.finding)
+                         level: row.level && "#{row.level}#{moved}", results: row.results.map { |one| Brief::ResultWords.of(one) }, finding: paper&.finding)
           end
         end
 
         # The table of findings, of the outcomes that are named.
         def findings
-          @findings ||= Weigh::Table.new(self, Services::ReadWeigh.new(@context, opened))
+          @findings ||= Services::ReadWeigh.new(@context, opened).findings_table
         end
 
         def searched_on
@@ -113,16 +106,6 @@ module Hobrin
         private
 
         def counts = brief.flow
-
-        def given(row)
-          row.results.map do |one|
-            told = Weigh::Told.new(one.outcome.measure)
-            effect = EffectWords.new(one.effect) if one.effect
-            counted = effect ? effect.counted : told.groups(one.reported).compact.join(" · ")
-            other = told.result(one.reported, one.outcome.way) unless effect
-            Given.new(outcome: one.outcome.name, counted:, effect:, other:)
-          end
-        end
 
         def limited
           by_hand = ", +#{number(counts.by_hand)} let in by hand" if counts.by_hand.positive?

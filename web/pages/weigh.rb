@@ -55,7 +55,7 @@ module Hobrin
                                                                            self, outcome
                                                                          )
                     when :fresh then Described.new(self)
-                    when :table then Table.new(self)
+                    when :table then reading.findings_table
                     when :findings then Experience.new(self)
                     end
         end

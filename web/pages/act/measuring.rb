@@ -31,7 +31,7 @@ module Hobrin
             all.first unless @page.fields.some_text(:measure) || @page.errors.any?
           end
 
-          def chart = open && @chart ||= Chart.new(@page, open)
+          def chart = open && @chart ||= Brief::Chart.new(open)
           def text(name) = @page.typed_or(name, open&.public_send(name).to_s)
           def sorts = @page.choices(:sort, Brief::Measure::SORTS, open&.sort || :outcome)
           def ways = @page.choices(:way, Brief::Measure::WAYS, open&.way || :share)

@@ -11,7 +11,7 @@ module Hobrin
             @page = page
             @record = record
             @result = result
-            @told = Told.new(result.outcome.measure)
+            @told = Brief::MeasuredWords.new(result.outcome.measure)
           end
 
           def outcome = @result.outcome
@@ -42,9 +42,9 @@ module Hobrin
             @told.result(reported, outcome.way) || "tells nothing by the #{outcome.measure.name}"
           end
 
-          # Four counts with their difference and number needed, as EffectWords; nil for others.
+          # Four counts with their difference and number needed, as Brief::EffectWords; nil for others.
           def effect_words
-            EffectWords.new(@result.effect) if @result.effect && outcome.measure.ratio?
+            Brief::EffectWords.new(@result.effect) if @result.effect && outcome.measure.ratio?
           end
 
           private

@@ -10,7 +10,7 @@ module Hobrin
           include Formatting
 
           # groups :: [with, without] in words; effect :: in words; weight :: in hundredths, or nil
-          # mark :: Scale::Mark; path :: to its numbers; out :: fields that take it out
+          # mark :: Brief::Scale::Mark; path :: to its numbers; out :: fields that take it out
           class Row < Value
             attributes :study, :groups, :effect, :weight, :mark, :path, :out
           end
@@ -29,14 +29,14 @@ module Hobrin
 
           def pooled_words = @part.told.of(@pool.pooled)
 
-          # Where a new study may lie: a Scale::Mark, nil where nothing differs.
+          # Where a new study may lie: a Brief::Scale::Mark, nil where nothing differs.
           def prediction
             low, high = @pool.pooled&.prediction
             scale.mark(low, @pool.pooled.estimate, high) if low && @pool.pooled.tau2.positive?
           end
 
           def scale
-            @scale ||= Scale.new(@pool.measure, [*@pool.results.map do |one|
+            @scale ||= Brief::Scale.new(@pool.measure, [*@pool.results.map do |one|
               ends(one)
             end, *predicted])
           end

@@ -9,7 +9,7 @@ module Hobrin
         class Lines
           include Formatting
 
-          # name :: what the line is; effect :: in words; mark :: Scale::Mark
+          # name :: what the line is; effect :: in words; mark :: Brief::Scale::Mark
           class Line < Value
             attributes :name, :effect, :mark
           end
@@ -62,7 +62,7 @@ module Hobrin
           end
 
           def scale
-            @scale ||= Scale.new(@pool.measure, @pool.results.map do |one|
+            @scale ||= Brief::Scale.new(@pool.measure, @pool.results.map do |one|
               ends(one.effect, one.error)
             end)
           end

@@ -45,7 +45,7 @@ module Hobrin
 
           # [x, in words] of the ticks below.
           def ticks
-            scale.ticks.map { |place, words| [EDGE + (place / Scale::WIDTH.to_f * (WIDTH - (2 * EDGE))), words] }
+            scale.ticks.map { |place, words| [EDGE + (place / Brief::Scale::WIDTH.to_f * (WIDTH - (2 * EDGE))), words] }
           end
 
           def middle_line = [x(middle), y(0), y(most)]
@@ -76,13 +76,13 @@ module Hobrin
 
           def scale
             reach = Statistics::Normal::Z95 * most
-            @scale ||= Scale.new(@pool.measure, [[middle - reach, middle + reach], *@pool.results.map do |one|
+            @scale ||= Brief::Scale.new(@pool.measure, [[middle - reach, middle + reach], *@pool.results.map do |one|
               [one.effect, one.effect]
             end])
           end
 
           def x(effect)
-            (EDGE + (scale.place(effect) / Scale::WIDTH.to_f * (WIDTH - (2 * EDGE)))).round(1)
+            (EDGE + (scale.place(effect) / Brief::Scale::WIDTH.to_f * (WIDTH - (2 * EDGE)))).round(1)
           end
 
           def y(error) = (12 + (error / most * (HEIGHT - 46))).round(1)

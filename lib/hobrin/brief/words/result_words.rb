@@ -1,0 +1,35 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Brief
+    # What a paper gives for one outcome, in words.
+    #
+    # outcome :: its name; counted :: its groups; effect :: EffectWords of four counts, nil for
+    #   other numbers; other :: the effect of those, nil where they tell none
+    class ResultWords < Value
+      attributes :outcome, :counted, :effect, :other
+
+      # result :: EvidenceRow::Result
+      def self.of(result)
+        told = MeasuredWords.new(result.outcome.measure)
+        effect = EffectWords.new(result.effect) if result.effect
+        counted = effect ? effect.counted : told.groups(result.reported).compact.join(" · ")
+        other = told.result(result.reported, result.outcome.way) unless effect
+        new(outcome: result.outcome.name, counted:, effect:, other:)
+      end
+
+      # All of it in one line.
+      def to_s = ["#{outcome}: #{counted}", *told].join("; ")
+
+      private
+
+      def told
+        return [other].compact unless effect
+
+        ratio = "risk ratio #{effect.ratio} (#{effect.ratio_interval})" if effect.ratio
+        [ratio, (effect.corrected if effect.ratio), "difference #{effect.difference} points " \
+          "(#{effect.difference_interval})", "needed to treat #{effect.needed}, #{effect.needed_words}"].compact
+      end
+    end
+  end
+end
