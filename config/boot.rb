@@ -61,6 +61,7 @@ module Hobrin
         inquiries = database(home, :inquiries)
         Services::Context.new(
           filters: study_filters, inquiries: Store::Inquiries.new(inquiries),
+          shared_briefs: Store::SharedBriefs.new(inquiries),
           own_filters: Store::OwnFilters.new(inquiries), settings: Store::Settings.new(inquiries),
           papers: Store::KeptPapers.new(home), library: Store::Library.new(database(home, :library)), who:,
           clock:, learned:, dictionary:

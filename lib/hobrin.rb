@@ -21,7 +21,7 @@ module Hobrin
   GROUPS = %w[question/words strategy/expressions strategy/leaves strategy/blocks strategy/filters strategy/lines
               retrieval/evaluation retrieval/figures retrieval/reasons
               narrowing/limits narrowing/steering
-              appraisal/levels brief/measuring brief/words brief/places
+              appraisal/levels brief/measuring brief/words brief/places brief/changing
               exchange/citing statistics/distributions statistics/effects statistics/pooling
               statistics/charts
               edits/word/additions edits/word/terms edits/word/blocks

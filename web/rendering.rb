@@ -112,9 +112,21 @@ module Hobrin
         show_alone :"home/home", title: "Inquiries"
       end
 
+      # A brief as whoever has its address reads it: nothing on the page leads anywhere else.
+      def show_shared(token)
+        @page = Pages::Shared.new(Services::ShareBrief.new(context).read(token))
+        show_alone :"layout/shared", title: @page.title
+      end
+
+      # The address at which the brief of an inquiry can be read, or nil.
+      def shared_address(id)
+        token = Services::ShareBrief.new(context).token(id)
+        token && "#{request.base_url}/shared/#{token}"
+      end
+
       # Answers with a file to save. file :: anything with name, type and body
       def download(file)
-        content_type file.type, charset: "utf-8"
+        content_type file.type, **(file.body.encoding == Encoding::BINARY ? {} : { charset: "utf-8" })
         attachment file.name
         file.body
       end

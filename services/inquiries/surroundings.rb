@@ -29,6 +29,9 @@ module Hobrin
           @saved = saved
         end
 
+        # How many lines it has.
+        def size = @saved.version
+
         def state_at(number) = @inquiries.state_at(@saved.id, number)
         def line(number) = @inquiries.line(@saved.id, number)
         def history = @history ||= @inquiries.history(@saved.id)

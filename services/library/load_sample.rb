@@ -43,7 +43,7 @@ module Hobrin
         return if cut_off ? there.any? { |saved| !saved.sample } : there.any?
 
         @context.library.mark_loading("inquiries")
-        there.each { |saved| @context.inquiries.delete(saved.id) }
+        there.each { |saved| @context.inquiries.forget(id: saved.id) }
         yield
       end
     end

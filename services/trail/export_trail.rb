@@ -9,11 +9,8 @@ module Hobrin
       TYPES = { "txt" => "text/plain", "csv" => "text/csv", "json" => "application/json" }.freeze
       COLUMNS = %i[number at who step kind change count_before count_after library_version
                    note].freeze
-      # What a spreadsheet would run as a formula, also behind spaces and signs like them, and in
-      # wide letters.
-      FORMULA = /\A[[:space:][:cntrl:]\p{Cf}]*[=+\-@＝＋－＠]/
       SAMPLE = "Made-up sample data: no paper, person or result in it is real."
-      private_constant :TYPES, :COLUMNS, :FORMULA, :SAMPLE
+      private_constant :TYPES, :COLUMNS, :SAMPLE
 
       def initialize(context)
         @context = context
@@ -73,14 +70,12 @@ module Hobrin
         CSV.generate do |table|
           table << [*COLUMNS, *("sample" if sample?)]
           lines.each do |line|
-            table << [*facts(line).values.map { |value| plain(value) }, *(SAMPLE if sample?)]
+            table << [*facts(line).values.map { |value| Exchange::Tables::Cells.plain(value) }, *(SAMPLE if sample?)]
           end
         end
       end
 
       def facts(line) = COLUMNS.to_h { |column| [column, line.public_send(column)] }
-
-      def plain(value) = value.to_s.match?(FORMULA) ? "'#{value}" : value
 
       def json(opened, lines)
         library = { version: @context.snapshot.version, papers: @context.snapshot.size }

@@ -8,7 +8,9 @@ module Hobrin
         def dump(acting)
           { considerations: acting.considerations.transform_values(&:to_h), decision: acting.decision,
             measures: acting.measures.map { |measure| measure_data(measure) },
-            signed: acting.signed.map { |one| { **one.to_h, on: one.on.iso8601 } } }
+            signed: acting.signed.map { |one| { **one.to_h, on: one.on.iso8601 } },
+            steps: acting.steps.map { |one| { **one.to_h, on: one.on&.iso8601 } },
+            cycles: acting.cycles.map(&:to_h) }
         end
 
         # data :: Hash with Symbols for keys. Gives a Brief::Acting.
@@ -18,7 +20,9 @@ module Hobrin
               Brief::Consideration.new(**one)
             end,
             decision: data[:decision], measures: data[:measures].map { |one| measure(one) },
-            signed: data[:signed].map { |one| Brief::Acting::Signature.new(**one, on: Date.iso8601(one[:on])) }
+            signed: data[:signed].map { |one| Brief::Acting::Signature.new(**one, on: Date.iso8601(one[:on])) },
+            steps: data[:steps].map { |one| Brief::Step.new(**one, on: one[:on] && Date.iso8601(one[:on])) },
+            cycles: data[:cycles].map { |one| Brief::Cycle.new(**one) }
           )
         end
 

@@ -12,9 +12,10 @@ module Hobrin
       # created_at, touched_at :: ISO 8601
       # papers  :: left at the last change; library_version :: of the library in which they were
       #   counted
+      # deleted_at, aside_at :: when it was taken away or put aside, ISO 8601, or nil
       class Saved < Value
         attributes :id, :version, :step, :sample, :created_at, :touched_at, :papers,
-                   :library_version, :inquiry
+                   :library_version, :deleted_at, :aside_at, :inquiry
       end
 
       LINE = %i[number at who step kind facts count_before count_after library_version note
@@ -28,12 +29,17 @@ module Hobrin
 
       def inspect = "#<#{self.class}>"
 
-      # Every inquiry, last touched first.
-      def all = @db[:inquiries].order(Sequel.desc(:touched_at), :id).map { |row| saved(row) }
+      # Every inquiry that was not taken away, last touched first.
+      def all = @db[:inquiries].where(deleted_at: nil).order(Sequel.desc(:touched_at), :id).map { |row| saved(row) }
 
-      # Raises GoneError for an id that is not there.
+      # Those taken away since a time (ISO 8601), last first.
+      def deleted(since:)
+        @db[:inquiries].where { deleted_at >= since }.order(Sequel.desc(:deleted_at), :id).map { |row| saved(row) }
+      end
+
+      # Raises GoneError for an id that is not there, or taken away.
       def find(id)
-        row = @db[:inquiries].first(id:) or raise GoneError, "inquiry"
+        row = @db[:inquiries].first(id:, deleted_at: nil) or raise GoneError, "inquiry"
         saved(row)
       end
 
@@ -72,9 +78,21 @@ module Hobrin
                                library_version: line[:library_version])
       end
 
-      # Raises GoneError for an id that is not there.
-      def delete(id)
-        raise GoneError, "inquiry" if writing { @db[:inquiries].where(id:).delete }.zero?
+      # Takes an inquiry away; it can be brought back until it is forgotten. at :: ISO 8601. Raises
+      # GoneError for an id that is not there.
+      def delete(id, at:) = mark(id, { deleted_at: nil }, deleted_at: at)
+
+      # since :: see `deleted`. Raises GoneError for one that was not taken away since.
+      def bring_back(id, since:) = mark(id, Sequel.lit("deleted_at >= ?", since), deleted_at: nil)
+
+      # Puts an inquiry aside (at :: ISO 8601) or takes it up again (nil). Raises GoneError.
+      def put_aside(id, at:) = mark(id, { deleted_at: nil }, aside_at: at)
+
+      # Forgets those that were taken away before a time (ISO 8601), or one by its id, with their
+      # trails.
+      def forget(before: nil, id: nil)
+        gone = id ? { id: } : Sequel.lit("deleted_at < ?", before)
+        writing { @db[:inquiries].where(gone).delete }
       end
 
       # Lines of the trail, the last one first.
@@ -126,6 +144,10 @@ module Hobrin
       def backup(path) = Database.copy(@db, path)
 
       private
+
+      def mark(id, condition, **values)
+        raise GoneError, "inquiry" if writing { @db[:inquiries].where(id:).where(condition).update(**values) }.zero?
+      end
 
       def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
 

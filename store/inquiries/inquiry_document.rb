@@ -28,7 +28,7 @@ module Hobrin
               { name: line.name, tree: ExpressionDocument.dump(line.tree) }
             end,
             must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
-            **reading_data(inquiry), conclusion: inquiry.conclusion, plan: plan_data(inquiry.plan),
+            **reading_data(inquiry), conclusion: inquiry.conclusion, plan: inquiry.plan.to_h,
             acting: ActingDocument.dump(inquiry.acting) }
         end
 
@@ -52,11 +52,6 @@ module Hobrin
         def decision_data(decision)
           { record: decision.record_id, verdict: decision.verdict, reason: decision.reason,
             note: decision.note }
-        end
-
-        def plan_data(plan)
-          { what: plan.what, where: plan.where, who: plan.who, from_when: plan.from_when, measured: plan.measured,
-            look_again: plan.look_again }
         end
 
         def search(data)

@@ -6,7 +6,7 @@ module Hobrin
     # adds one step and one to FORMAT; a step that was released is never altered.
     # spec/fixtures/documents holds documents of every format.
     module Upgrades
-      FORMAT = 5
+      FORMAT = 6
 
       # Format that a step starts from, to a Proc from the data of that format (Hash with Symbols
       # for keys) to the next one's.
@@ -26,7 +26,8 @@ module Hobrin
         3 => ->(data) { ToOutcomes.call(data) },
         4 => lambda { |data|
           data.merge(acting: { considerations: {}, decision: "", measures: [], signed: [] })
-        }
+        },
+        5 => ->(data) { data.merge(acting: { **data[:acting], steps: [], cycles: [] }) }
       }.freeze
 
       # data :: Hash as stored; steps, format :: for a test of the road itself

@@ -5,10 +5,12 @@ module Hobrin
     module Pages
       # The Act step.
       class Act < Step
-        FILES = { "ris" => "RIS", "bib" => "BibTeX", "json" => "CSL-JSON" }.freeze
         # Prompts that ask for more than a word or two.
-        LONG = %i[what measured].freeze
-        private_constant :FILES, :LONG
+        LONG = %i[what measured risk needed].freeze
+        # The parts of Act: how an address names each, and a field that only its form has.
+        PARTS = { shall_we: ["decision", :decision], steps: ["steps", :step_what], measures: ["measures", :numbers],
+                  versions: ["versions", :signer] }.freeze
+        private_constant :LONG, :PARTS
 
         # A field of the change plan.
         class Field < Value
@@ -30,18 +32,31 @@ module Hobrin
         def elements = question.elements.reject(&:blank?)
         def use(element) = Question::Element::USES.fetch(element.use)
 
-        def downloads
-          [*FILES.map do |ending, name|
-            [path("evidence.#{ending}"), name]
-          end, [path("archive.json"), "Archive"]]
-        end
+        def files = Files.of(self)
 
-        def plan
-          Brief::ChangePlan::PROMPTS.map do |name, prompt|
-            Field.new(name:, prompt:, text: typed_or(name, inquiry.plan.public_send(name)),
-                      rows: LONG.include?(name) ? 2 : 1)
+        # The style of the references in files, as it was chosen.
+        def style = fields.one_of(:style, Exchange::Citation::STYLES.keys.map(&:to_sym))&.to_s
+
+        # [value, name, whether it is chosen]
+        def styles = Exchange::Citation::STYLES.map { |key, (name, _)| [key, name, key == style] }
+
+        def plan = prompted(Brief::ChangePlan::PROMPTS)
+
+        # Fields of the change plan. prompts :: Hash of name to prompt
+        def prompted(prompts)
+          prompts.map do |name, prompt|
+            Field.new(name:, prompt:, text: typed_or(name, inquiry.plan.public_send(name)), rows: LONG.include?(name) ? 2 : 1)
           end
         end
+
+        # What is said beside the day for looking again; nil where a day is named, or nothing is.
+        def no_day
+          return if inquiry.plan.look_again.empty? || inquiry.plan.look_again_on
+
+          "Name a day, such as 2027-02-01: then Home says when it has come, and your calendar can have it."
+        end
+
+        def today = @context.today
 
         def flow
           [FlowLine.new(papers: counts.joined, says: "match all blocks", aside: limited, last: false),
@@ -54,15 +69,16 @@ module Hobrin
         def kept = counts.kept
         def flow_steps = Brief::FlowBoxes.new(counts).steps
 
-        # What is open: :brief, :shall_we or :measures.
+        # What is open: one of PARTS.
         def open_part
-          return :measures if fields.text(:show) == "measures" || fields.sent?(:numbers)
-
-          fields.text(:show) == "decision" || fields.sent?(:decision) ? :shall_we : :brief
+          shown = PARTS.find { |_, (show, field)| fields.text(:show) == show || (field && fields.sent?(field)) }
+          shown ? shown.first : :brief
         end
 
         def measuring = @measuring ||= Measuring.new(self)
         def deliberation = @deliberation ||= Deliberation.new(self)
+        def steps = @steps ||= Steps.new(self)
+        def versions = @versions ||= Versions.new(self, @context)
 
         # A sentence to begin from, where none is written; nil where nothing is found.
         def proposed = (Brief::Claim.proposed(findings.rows) if conclusion.strip.empty?)
@@ -73,8 +89,8 @@ module Hobrin
         # [name, path, whether it is open]
         def parts
           measures = count_of(inquiry.acting.measures.size, "measure")
-          [["The brief", path, open_part == :brief], ["Shall we?", path(key, show: "decision"), open_part == :shall_we],
-           ["Did it work? #{measures}", path(key, show: "measures"), open_part == :measures]]
+          names = { shall_we: "Shall we?", steps: "Step by step", measures: "Did it work? #{measures}", versions: "Signed and shared" }
+          [["The brief", path, open_part == :brief], *names.map { |part, name| [name, path(key, show: PARTS.fetch(part).first), open_part == part] }]
         end
 
         def rows

@@ -3,20 +3,58 @@
 module Hobrin
   module Web
     module Routes
-      # Act: the brief, its words, what speaks for and against, what is measured, and the evidence
-      # set as files.
+      # Act: the brief, its words, what speaks for and against, the steps of a change, what is
+      # measured, signing and sharing, and all of it as files.
       module Act
         def self.registered(app)
+          changing(app)
+          sharing(app)
+          saving(app)
+        end
+
+        def self.changing(app)
           app.get("/inquiries/:id/act") { show :act }
           app.post("/inquiries/:id/act") { change :act, Forms::Act::BriefForm }
           app.post("/inquiries/:id/deliberation") { change :act, Forms::Act::DeliberationForm }
           app.post("/inquiries/:id/measures") { change :act, Forms::Act::MeasureForm }
+
+          app.post("/inquiries/:id/steps") { change :act, Forms::Act::StepsForm }
+
+          app.post("/inquiries/:id/signatures") do
+            change(:act, Forms::Act::SignForm) { |form| Services::SignBrief.new(context, seen:).call(inquiry_id, form.signer) }
+          end
+        end
+
+        def self.sharing(app)
+          app.post("/inquiries/:id/address") do
+            shares = Services::ShareBrief.new(context)
+            fields.text(:do) == "take_back" ? shares.take_back(inquiry_id) : shares.open(inquiry_id)
+            leave_for "/inquiries/#{inquiry_id}/act?show=versions"
+          end
+
+          app.get("/shared/:token") { show_shared(params["token"]) }
+        end
+
+        def self.saving(app)
+          app.get("/inquiries/:id/files/:name") do
+            opened = Services::ReadInquiry.new(context).call(inquiry_id)
+            files = Services::ExportBrief.new(context, style: fields.text(:style), address: shared_address(inquiry_id))
+            download files.call(opened, *params["name"].split(".", 2))
+          end
+
+          app.get("/inquiries/:id/versions/:name") do
+            opened = Services::ReadInquiry.new(context).call(inquiry_id)
+            number, ending = params["name"].split(".", 2)
+            report = Services::ReadVersions.new(context).report(opened, number.to_i)
+            download Services::ExportBrief.new(context).written(report, inquiry_id, "brief", ending)
+          end
 
           app.get("/inquiries/:id/archive.json") { download Services::KeepArchive.new(context).write(inquiry_id) }
           app.get("/inquiries/:id/evidence.:format") do
             download Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
           end
         end
+        private_class_method :changing, :sharing, :saving
       end
     end
   end

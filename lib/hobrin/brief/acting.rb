@@ -7,21 +7,23 @@ module Hobrin
     # considerations :: Hash of a key of Consideration::ALL to Consideration; decision :: key of
     #   Consideration::DECISIONS, "" while nothing is decided
     # measures :: Array of Measure; signed :: Array of Signature, the first first
+    # steps :: Array of Step, by day; cycles :: Array of Cycle, the first first
     class Acting < Value
       # Who signed the brief, and when: line :: the number of the trail line as it stood then
       class Signature < Value
         attributes :name, :on, :line
       end
 
-      attributes :considerations, :decision, :measures, :signed
+      attributes :considerations, :decision, :measures, :signed, :steps, :cycles
 
       # Raises InputError (:decision).
-      def initialize(considerations: {}, decision: "", measures: [], signed: [])
+      def initialize(considerations: {}, decision: "", measures: [], signed: [], steps: [], cycles: [])
         @considerations = considerations.slice(*Consideration::ALL.keys).reject do |_, one|
           one.empty?
         end.freeze
         @decision = decision.to_s.freeze
-        @measures, @signed = [measures, signed].map { |list| list.dup.freeze }
+        @measures, @signed, @cycles = [measures, signed, cycles].map { |list| list.dup.freeze }
+        @steps = steps.sort_by.with_index { |step, place| [step.on || Date::Infinity.new, place] }.freeze
         unless @decision.empty? || Consideration::DECISIONS.key?(@decision)
           raise InputError, { decision: "Choose what to do." }
         end

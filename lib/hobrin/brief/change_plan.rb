@@ -3,23 +3,41 @@
 module Hobrin
   class Brief
     # What a ward will do differently: what, where, who, from when, measured how, looked at again
-    # on.
+    # on; and what it needs: what stops, what is needed, who must agree, what may go wrong.
     class ChangePlan < Value
-      attributes :what, :where, :who, :from_when, :measured, :look_again
+      attributes :what, :where, :who, :from_when, :measured, :look_again, :stops, :needed, :agree, :risk
 
       LONGEST = 500
       PROMPTS = { what: "What changes", where: "Where", who: "Who does it", from_when: "From when",
                   measured: "Measured how", look_again: "Looked at again on" }.freeze
+      MORE = { stops: "What stops", needed: "What is needed", agree: "Who must agree",
+               risk: "What may go wrong, and how it is watched" }.freeze
+      # How people write a day: 2027-02-01, 1 Feb 2027, 01.02.2027.
+      DAYS = { /\b(\d{4}-\d{2}-\d{2})\b/ => "%Y-%m-%d", /\b(\d{1,2} [[:alpha:]]{3,9} \d{4})\b/ => "%d %b %Y",
+               /\b(\d{1,2}\.\d{1,2}\.\d{4})\b/ => "%d.%m.%Y" }.freeze
+      private_constant :DAYS
 
       # Raises InputError naming the field that is too long.
-      def initialize(what: "", where: "", who: "", from_when: "", measured: "", look_again: "")
-        @what, @where, @who, @from_when, @measured, @look_again =
-          [what, where, who, from_when, measured, look_again].map { |text| text.to_s.strip.freeze }
+      def initialize(what: "", where: "", who: "", from_when: "", measured: "", look_again: "",
+                     stops: "", needed: "", agree: "", risk: "")
+        @what, @where, @who, @from_when, @measured, @look_again, @stops, @needed, @agree, @risk =
+          [what, where, who, from_when, measured, look_again, stops, needed, agree, risk].map { |text| text.to_s.strip.freeze }
         long = to_h.select { |_, text| text.size > LONGEST }
         errors = long.transform_values { "Keep this to #{LONGEST} characters." }
         raise InputError, errors unless errors.empty?
 
         freeze
+      end
+
+      # The day in what is written for looking again, as a Date; nil where none is named.
+      def look_again_on
+        DAYS.each do |pattern, format|
+          text = look_again[pattern, 1] or next
+          return Date.strptime(text, format)
+        rescue Date::Error
+          next
+        end
+        nil
       end
     end
   end

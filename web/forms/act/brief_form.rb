@@ -7,9 +7,7 @@ module Hobrin
         # The conclusion and the change plan.
         class BriefForm < Form
           def edit
-            plan = Brief::ChangePlan.new(**Brief::ChangePlan::PROMPTS.keys.to_h do |name|
-              [name, fields.text(name)]
-            end)
+            plan = Brief::ChangePlan::PROMPTS.keys.to_h { |name| [name, fields.text(name)] }
             Edits::Act::WriteBrief.new(conclusion: fields.text(:conclusion), plan:)
           end
 

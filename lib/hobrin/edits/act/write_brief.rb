@@ -5,15 +5,15 @@ module Hobrin
     module Act
       # Saves the conclusion and the change plan.
       #
-      # plan :: Brief::ChangePlan
+      # plan :: Hash of names of Brief::ChangePlan::PROMPTS to texts
       class WriteBrief < Edit
         STEP = :act
         attributes :conclusion, :plan
 
-        def about(inquiry) = [inquiry.conclusion, inquiry.plan]
+        def about(inquiry) = [inquiry.conclusion, inquiry.plan.to_h.slice(*Brief::ChangePlan::PROMPTS.keys)]
 
         def call(inquiry, _surroundings)
-          Change.new(inquiry: inquiry.with(conclusion: Question.tidy(conclusion), plan:),
+          Change.new(inquiry: inquiry.with(conclusion: Question.tidy(conclusion), plan: inquiry.plan.with(**plan)),
                      kind: :brief_written)
         end
       end

@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    module Fhir
+      # How sure an outcome is, with each reason.
+      module Certainty
+        TYPES = "http://hl7.org/fhir/certainty-type"
+        RATINGS = "http://hl7.org/fhir/certainty-rating"
+        DOMAINS = { bias: "RiskOfBias", inconsistency: "Inconsistency", indirectness: "Indirectness",
+                    imprecision: "Imprecision", unpublished: "PublicationBias", large: "LargeEffect",
+                    gradient: "DoseResponseGradient", against: "PlausibleConfounding" }.freeze
+        STEPS = { -2 => "downcode2", -1 => "downcode1", 0 => "no-change", 1 => "upcode1", 2 => "upcode2" }.freeze
+        LEVELS = { 4 => "high", 3 => "moderate", 2 => "low", 1 => "very-low" }.freeze
+        private_constant :TYPES, :RATINGS, :DOMAINS, :STEPS, :LEVELS
+
+        class << self
+          # certainty :: Appraisal::Certainty. Gives a Hash.
+          def of(certainty)
+            { description: certainty.start_why, **rated("Overall", LEVELS.fetch(certainty.level)),
+              subcomponent: certainty.lines.map { |line| subcomponent(line) } }
+          end
+
+          private
+
+          def subcomponent(line)
+            why = line.judgement ? line.judgement.why : line.why
+            { description: why.to_s.empty? ? nil : why, **rated(DOMAINS.fetch(line.domain), STEPS.fetch(line.steps)) }.compact
+          end
+
+          def rated(type, rating)
+            { type: { coding: [{ system: TYPES, code: type }] }, rating: { coding: [{ system: RATINGS, code: rating }] } }
+          end
+        end
+      end
+    end
+  end
+end

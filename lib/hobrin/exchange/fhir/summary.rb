@@ -1,0 +1,48 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    module Fhir
+      # The EvidenceReport that holds the others together: what the brief says, and on what it rests.
+      class Summary < Resources
+        # By the letter of an element.
+        CHARACTERISTICS = { "P" => "population", "I" => "exposure", "C" => "comparator", "O" => "outcome" }.freeze
+        private_constant :CHARACTERISTICS
+
+        def call
+          resource("EvidenceReport", "report", status: status, subject: { characteristic: characteristics },
+                                               author: material.acting.signed.map { |one| { name: one.name } },
+                                               note: material.sample ? [{ text: Report::SAMPLE }] : nil, section: sections)
+        end
+
+        private
+
+        def characteristics
+          system = "http://hl7.org/fhir/focus-characteristic-code"
+          question.elements.reject(&:blank?).map do |one|
+            code = CHARACTERISTICS[one.letter]
+            { code: code ? coded(system, code) : said(one.slot.name), valueReference: reference("element #{one.key}", one.name) }
+          end
+        end
+
+        def sections
+          [{ title: "What the evidence says", text: narrative(material.brief.conclusion) },
+           *section("Table of findings", material.table.rows.map(&:outcome), "evidence") { |one| [one.id, one.name] },
+           *section("Papers", material.brief.rows.map(&:record), "citation") { |one| [one.id, one.title] },
+           *section("How they were weighed", material.brief.rows.select(&:paper).map(&:record), "assessment") { |one| [one.id, one.title] }]
+        end
+
+        def section(title, things, name)
+          return [] if things.empty?
+
+          [{ title:, entryReference: things.map { |one| yield(one) }.map { |id, display| reference("#{name} #{id}", display) } }]
+        end
+
+        def narrative(text)
+          text = "Not written yet." if text.empty?
+          { status: "generated", div: "<div xmlns=\"http://www.w3.org/1999/xhtml\">#{ERB::Util.html_escape(text)}</div>" }
+        end
+      end
+    end
+  end
+end

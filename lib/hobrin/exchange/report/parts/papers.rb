@@ -1,0 +1,30 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    class Report
+      module Parts
+        # The evidence table.
+        class Papers < Part
+          def call
+            section(:papers, "Evidence", grid("Evidence", ["Paper", "Design and level", "What it gives", "In one sentence"],
+                                              brief.rows.map { |row| line(row) }))
+          end
+
+          private
+
+          def line(row)
+            gives = row.results.map { |one| Brief::ResultWords.of(one).to_s }
+            [named(row.record), [row.design&.name || "not weighed yet", row.level&.to_s].compact.join(", "),
+             gives.join("\n"), row.paper&.finding.to_s]
+          end
+
+          def named(record)
+            retracted = "RETRACTED: " if record.retracted?
+            "#{retracted}#{record.title} #{[record.byline, record.journal, record.year].compact.join(", ")}"
+          end
+        end
+      end
+    end
+  end
+end

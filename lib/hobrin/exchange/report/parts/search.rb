@@ -1,0 +1,19 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    class Report
+      module Parts
+        # The search, line by line, and as one text.
+        class Search < Part
+          def call
+            rows = brief.lines.map { |line| [line.number.to_s, line.name, line.rule, number(line.count)] }
+            section(:search, "The search", words("Counted on #{day(brief.searched_on.iso8601)}.", :small),
+                    grid("The search", ["", "Line", "Rule", "Papers"], rows),
+                    words(brief.cql, :code))
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    class Report
+      module Parts
+        # The one page that a ward meeting needs: what the evidence says, what was decided, how sure
+        # it is, and what changes.
+        class Ward < Part
+          # So many outcomes fit on one page beside the rest.
+          MOST = 7
+          private_constant :MOST
+
+          def call
+            section(:ward, "For the ward", conclusion, decided, elements, findings, told, hundred, plan, signed, address)
+          end
+
+          private
+
+          def conclusion
+            text = brief.conclusion
+            words(text.empty? ? "What the evidence says is not written yet." : text, :lead)
+          end
+
+          def decided
+            decision = Brief::Consideration::DECISIONS[acting.decision]
+            words("Decided: #{decision}.") if decision
+          end
+
+          def elements
+            items(material.question.elements.reject(&:blank?).map { |one| "#{one.slot.name}: #{one.name}" })
+          end
+
+          def findings
+            lines = material.table.lines
+            rows = lines.first(MOST).map { |line| row(line) }
+            more = lines.size - rows.size
+            [(words("Table of findings", :strong) if rows.any?),
+             grid("Table of findings", ["Outcome", "Papers, people", "Effect", "Of 100 without", "Of 100 with",
+                                        "How sure", "In words"], rows),
+             (words("#{count_of(more, "more outcome")} in the full report.", :small) if more.positive?)]
+          end
+
+          def row(line)
+            people = ", #{line.people}" unless line.people.empty?
+            [line.outcome.name, "#{line.papers}#{people}", "#{line.effect} #{line.measure}".strip, line.without, line.with,
+             line.certainty.to_s, line.words.to_s]
+          end
+
+          # What people tell.
+          def told
+            items(material.table.findings.map do |finding, confidence|
+              "#{finding.text} (#{count_of(finding.ids(:for).size, "paper")}, #{confidence.word} confidence)"
+            end)
+          end
+
+          def hundred
+            row = material.table.rows.find(&:hundred)
+            row && [words("#{row.outcome.name} in 100 people like ours", :strong), Pictures::Hundred.of(row)]
+          end
+
+          def plan
+            rows = Brief::ChangePlan::PROMPTS.filter_map do |name, prompt|
+              text = brief.plan.public_send(name)
+              [prompt, text] unless text.empty?
+            end
+            [(words("The change", :strong) if rows.any?), grid("The change", ["", ""], rows)]
+          end
+
+          def address
+            material.address && [Pictures::Qr.of(material.address), words(material.address, :small)]
+          end
+
+          def signed
+            last = acting.signed.last
+            words(last ? "Signed off by #{last.name} on #{day(last.on.iso8601)}." : "Not signed off yet.", :small)
+          end
+        end
+      end
+    end
+  end
+end

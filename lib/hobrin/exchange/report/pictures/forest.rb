@@ -1,0 +1,74 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    class Report
+      module Pictures
+        # A forest: each paper with its effect and interval, and the pooled value as a diamond.
+        class Forest
+          LEFT = 150
+          ROW = 18
+          WIDTH = 520
+          private_constant :LEFT, :ROW, :WIDTH
+
+          # pool :: Appraisal::Together::Pool with a pooled value. Gives a Picture.
+          def self.of(pool) = new(pool).call
+
+          def initialize(pool)
+            @pool = pool
+            @told = Brief::MeasuredWords.new(pool.measure)
+            @scale = Brief::Scale.new(pool.measure, [*ends, [pool.pooled.low, pool.pooled.high]])
+          end
+
+          def call
+            @canvas = Canvas.new("Forest: #{@pool.outcome.name}", WIDTH, (ROW * (@pool.studies.size + 1)) + 30)
+            @canvas.line(x(@scale.nothing), 4, x(@scale.nothing), bottom, "dotted") if @scale.nothing
+            @pool.studies.each_index { |place| study(place) }
+            pooled
+            axis
+            @canvas.picture
+          end
+
+          private
+
+          def ends
+            @pool.results.map do |one|
+              reach = @pool.way.z * one.error
+              [one.effect - reach, one.effect + reach]
+            end
+          end
+
+          def x(place) = LEFT + place
+          def bottom = (ROW * (@pool.studies.size + 1)) + 6
+
+          def study(place)
+            low, high = ends[place]
+            y = (ROW * place) + 12
+            effect = @pool.results[place].effect
+            half = 2 + (5 * Math.sqrt(@pool.pooled.weights[place]))
+            @canvas.text(2, y + 4, @pool.studies[place].record.short_name)
+            @canvas.line(x(@scale.place(low)), y, x(@scale.place(high)), y)
+            @canvas.box(x(@scale.place(effect)) - half, y - half, half * 2, half * 2, "filled")
+            @canvas.text(x(Brief::Scale::WIDTH) + 10, y + 4, @told.interval(effect, low, high))
+          end
+
+          def pooled
+            y = (ROW * @pool.studies.size) + 14
+            low, middle, high = [@pool.pooled.low, @pool.pooled.estimate, @pool.pooled.high].map { |one| x(@scale.place(one)) }
+            @canvas.text(2, y + 4, "Together", "strong")
+            @canvas.area([[low, y], [middle, y - 6], [high, y], [middle, y + 6]])
+            @canvas.text(x(Brief::Scale::WIDTH) + 10, y + 4, @told.of(@pool.pooled), "strong")
+          end
+
+          def axis
+            @canvas.line(x(0), bottom, x(Brief::Scale::WIDTH), bottom, "thin")
+            @scale.ticks.each do |place, words|
+              @canvas.line(x(place), bottom, x(place), bottom + 4, "thin")
+              @canvas.text(x(place) - (2.5 * words.size), bottom + 15, words)
+            end
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Briefs as they were signed off, and the addresses at which they can be read.
+    class SharedBriefs
+      # token :: the secret part of the address; made_at :: ISO 8601
+      class Share < Value
+        attributes :token, :inquiry_id, :made_at
+      end
+
+      def initialize(db)
+        @db = db
+      end
+
+      # Keeps the report that was signed at a line of the trail. One that was kept stays as it is.
+      def keep(inquiry_id, line, report)
+        Trouble.told do
+          @db[:signed_briefs].insert_ignore.insert(inquiry_id:, line:, report: JSON.generate(Exchange::Report::Plain.dump(report)))
+        end
+      end
+
+      # The report signed at a line; nil where none was kept.
+      def report(inquiry_id, line)
+        text = @db[:signed_briefs].where(inquiry_id:, line:).get(:report)
+        text && Exchange::Report::Plain.load(JSON.parse(text, symbolize_names: true))
+      end
+
+      # Opens an address. token :: random text; at :: ISO 8601
+      def share(inquiry_id, token:, at:)
+        Trouble.told { @db[:shares].insert(token:, inquiry_id:, made_at: at) }
+      end
+
+      # Takes every address of an inquiry back. at :: ISO 8601
+      def take_back(inquiry_id, at:)
+        Trouble.told { @db[:shares].where(inquiry_id:, ended_at: nil).update(ended_at: at) }
+      end
+
+      # The address of an inquiry that holds, as a Share, or nil.
+      def of(inquiry_id) = found(inquiry_id:)
+
+      # The Share of a token that holds; nil for any other text.
+      def find(token) = found(token:)
+
+      private
+
+      def found(**condition)
+        row = @db[:shares].where(**condition, ended_at: nil).reverse(:made_at).first
+        row && Share.new(**row.except(:ended_at))
+      end
+    end
+  end
+end

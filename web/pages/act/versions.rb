@@ -1,0 +1,83 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      class Act
+        # Signed and shared: the versions, one of them open, what changed since, and the address at
+        # which the brief can be read.
+        class Versions
+          # A signed version: changes :: how many lines of the trail came after it; files :: Array
+          # of [path, name]
+          class Row < Value
+            attributes :number, :name, :on, :changes, :path, :files, :open
+          end
+
+          # What an outcome came to then and comes to now, in words.
+          class Moved < Value
+            attributes :name, :before, :now, :changed
+          end
+
+          # page :: Act; context :: Services::Context
+          def initialize(page, context)
+            @page = page
+            @reading = Services::ReadVersions.new(context)
+            @shares = Services::ShareBrief.new(context)
+            @signed = page.inquiry.acting.signed
+          end
+
+          def any? = @signed.any?
+          def signer = @page.typed_or(:signer, "")
+
+          # The last first.
+          def rows
+            @signed.each_with_index.map { |one, place| row(one, place + 1) }.reverse
+          end
+
+          # The number of the version that is looked at: the last one unless said otherwise.
+          def number
+            asked = @page.fields.number(:version)
+            asked.is_a?(Integer) && asked.between?(1, @signed.size) ? asked : @signed.size
+          end
+
+          # Exchange::Report::Since::Part of what reads differently since.
+          def since = @since ||= @reading.since(@page.opened, number)
+          def lines = @lines ||= @reading.lines(@page.opened, number)
+
+          def moved
+            @reading.moved(@page.opened, number).map do |one|
+              Moved.new(name: one.name, before: told(one.before), now: told(one.now), changed: one.changed?)
+            end
+          end
+
+          # The version as it was signed, as safe markup.
+          def report = Exchange::Report::Writers::Markup.of(@reading.report(@page.opened, number).sections)
+
+          def token = @shares.token(@page.id)
+
+          # The code to read off a screen, as safe markup.
+          def code(address) = Exchange::Report::Writers::Drawing.of(Exchange::Report::Pictures::Qr.of(address))
+
+          private
+
+          def row(one, number)
+            files = [["pdf", "PDF"], ["html", "HTML"], ["docx", "Word"], ["md", "Markdown"]].map do |ending, name|
+              [@page.path("versions/#{number}.#{ending}"), name]
+            end
+            Row.new(number:, name: one.name, on: @page.day(one.on.iso8601), changes: @page.version - one.line,
+                    path: @page.path(:act, show: "versions", version: number), files:, open: number == self.number)
+          end
+
+          def told(row)
+            return "not there" unless row
+
+            papers = @page.count_of(row.pool.studies.size, "paper")
+            effect = Brief::MeasuredWords.new(row.pool.measure).of(row.effect) if row.effect
+            certainty = "#{row.certainty.word} certainty" if row.certainty
+            [papers, effect, certainty].compact.join(", ")
+          end
+        end
+      end
+    end
+  end
+end
