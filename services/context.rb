@@ -40,6 +40,9 @@ module Hobrin
       # The time as ISO 8601 text in UTC, to the second: what is stored.
       def now = @clock.now.utc.strftime("%Y-%m-%dT%H:%M:%SZ")
 
+      # The same, some days ago.
+      def days_ago(count) = (@clock.now.utc - (count * 86_400)).strftime("%Y-%m-%dT%H:%M:%SZ")
+
       # The library as it is now: its version, size and whether it is made up.
       def snapshot = @pinned_snapshot || library.now
 

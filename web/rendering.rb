@@ -124,6 +124,21 @@ module Hobrin
         token && "#{request.base_url}/shared/#{token}"
       end
 
+      # Changes the list of inquiries, and shows it again.
+      def at_home
+        yield
+        leave_for "/"
+      end
+
+      # The text of the file that was sent. Raises InputError, at `field`, for none.
+      def sent_text(field)
+        file = params["file"]
+        path = file.is_a?(Hash) && file[:tempfile]&.path
+        raise InputError, { field => "Choose a file first." } unless path
+
+        File.read(path, encoding: "UTF-8")
+      end
+
       # Answers with a file to save. file :: anything with name, type and body
       def download(file)
         content_type file.type, **(file.body.encoding == Encoding::BINARY ? {} : { charset: "utf-8" })

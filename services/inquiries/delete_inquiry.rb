@@ -2,14 +2,30 @@
 
 module Hobrin
   module Services
-    # Deletes an inquiry and its trail.
+    # Takes an inquiry away. For thirty days it can be brought back; then it is forgotten with its
+    # trail.
     class DeleteInquiry
+      KEPT_DAYS = 30
+
       def initialize(context)
         @context = context
       end
 
       # Raises GoneError when it is not there.
-      def call(id) = @context.inquiries.delete(id)
+      def call(id)
+        @context.inquiries.delete(id, at: @context.now)
+        @context.inquiries.forget(before: since)
+      end
+
+      # Raises GoneError when it was not taken away, or too long ago.
+      def bring_back(id) = @context.inquiries.bring_back(id, since:)
+
+      # Array of Store::Inquiries::Saved that can be brought back.
+      def kept = @context.inquiries.deleted(since:)
+
+      private
+
+      def since = @context.days_ago(KEPT_DAYS)
     end
   end
 end

@@ -4,10 +4,16 @@ module Hobrin
   module Services
     # What the first page shows.
     class ListInquiries
-      # inquiries :: Array of Store::Inquiries::Saved, last touched first; papers :: in the library
+      # entries :: Array of Entry, last touched first; aside :: those that were put aside
+      # deleted :: Array of Store::Inquiries::Saved that can be brought back; papers :: in the library
       # sample :: whether they are made up
       class Overview < Value
-        attributes :inquiries, :papers, :sample
+        attributes :entries, :aside, :deleted, :papers, :sample
+      end
+
+      # saved :: Store::Inquiries::Saved; stage :: Inquiry::Stage
+      class Entry < Value
+        attributes :saved, :stage
       end
 
       def initialize(context)
@@ -16,8 +22,17 @@ module Hobrin
 
       # Gives an Overview. Each inquiry brings its last count with it, so that none is counted anew.
       def call
-        Overview.new(inquiries: @context.inquiries.all, papers: @context.snapshot.size,
+        here, aside = @context.inquiries.all.map { |saved| entry(saved) }.partition { |one| one.saved.aside_at.nil? }
+        Overview.new(entries: here, aside:, deleted: DeleteInquiry.new(@context).kept, papers: @context.snapshot.size,
                      sample: @context.snapshot.sample?)
+      end
+
+      private
+
+      def entry(saved)
+        signed = saved.inquiry.acting.signed.last
+        stage = Inquiry::Stage.new(saved.inquiry, today: @context.today, since_signed: signed && (saved.version - signed.line))
+        Entry.new(saved:, stage:)
       end
     end
   end

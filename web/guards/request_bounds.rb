@@ -12,7 +12,7 @@ module Hobrin
         # A file that comes in is checked where it is kept; a form and its borders are a little
         # more.
         LARGEST_FILE = Services::KeepPdf::LARGEST_BYTES + 65_536
-        FILES = %r{\A/inquiries/\d+/full-text\z}
+        FILES = %r{\A/(?:inquiries/\d+/full-text|archives)\z}
         FILE_TOO_LARGE = "This file is larger than 25 MB. Go back and choose a smaller one."
         TOO_LARGE = "This is far longer than a question can be. Go back: what you wrote is still in the page. " \
                     "Shorten it."

@@ -3,11 +3,21 @@
 module Hobrin
   module Web
     module Pages
-      # The first page.
+      # The first page: a box to start, and the inquiries as a board, by how far they have come.
       class Home < Page
-        # An inquiry in the list: steps :: Array of StepState
+        # A band of the board: name :: of the stage; cards :: Array of Card
+        class Band < Value
+          attributes :name, :cards
+        end
+
+        # An inquiry in the list: steps :: Array of StepState; waits :: Array of Wait
         class Card < Value
-          attributes :id, :question, :path, :delete_path, :sample, :touched, :steps
+          attributes :id, :question, :path, :sample, :touched, :steps, :waits
+        end
+
+        # What waits, in words: who :: "" for nobody in particular
+        class Wait < Value
+          attributes :who, :what, :late
         end
 
         # One step of an inquiry: note :: what there is to say of it, "" for nothing; state ::
@@ -15,6 +25,16 @@ module Hobrin
         class StepState < Value
           attributes :name, :note, :state
         end
+
+        # One that was put aside or taken away: when :: in words; path :: of the form that brings it
+        #   back
+        class Gone < Value
+          attributes :text, :when, :path
+        end
+
+        # More are not said on a card.
+        MOST_WAITING = 3
+        private_constant :MOST_WAITING
 
         attr_reader :question
 
@@ -27,14 +47,39 @@ module Hobrin
 
         def sample? = @overview.sample
         def papers = count_of(@overview.papers, "paper")
-        def cards = @overview.inquiries.map { |saved| card(saved) }
+
+        # What needs somebody soonest comes first. Stages without an inquiry are left out.
+        def bands
+          by_stage = @overview.entries.group_by { |entry| entry.stage.name }
+          Inquiry::Stage::NAMES.values.filter_map do |name|
+            entries = by_stage[name] or next
+            Band.new(name:, cards: entries.map { |entry| card(entry) })
+          end
+        end
+
+        def aside = @overview.aside.map { |entry| gone(entry.saved, "put aside", entry.saved.aside_at) }
+        def deleted = @overview.deleted.map { |saved| gone(saved, "taken away", saved.deleted_at) }
+        def kept_days = Services::DeleteInquiry::KEPT_DAYS
 
         private
 
-        def card(saved)
-          path = "/inquiries/#{saved.id}"
-          Card.new(id: saved.id, question: saved.inquiry.question, path:, delete_path: "#{path}/delete",
-                   sample: saved.sample, touched: day_and_time(saved.touched_at), steps: steps(saved))
+        def gone(saved, words, at)
+          Gone.new(text: saved.inquiry.question.text, when: "#{words} #{day(at[0, 10])}", path: "/inquiries/#{saved.id}")
+        end
+
+        def card(entry)
+          saved = entry.saved
+          Card.new(id: saved.id, question: saved.inquiry.question, path: "/inquiries/#{saved.id}", sample: saved.sample,
+                   touched: day_and_time(saved.touched_at), steps: steps(saved), waits: waits(entry.stage.waiting))
+        end
+
+        def waits(waiting)
+          shown = waiting.first(MOST_WAITING).map do |one|
+            by = ", by #{day(one.on.iso8601)}" if one.on
+            Wait.new(who: one.who, what: "#{one.what}#{by}", late: one.late)
+          end
+          more = waiting.size - shown.size
+          more.positive? ? [*shown, Wait.new(who: "", what: "and #{more} more", late: false)] : shown
         end
 
         def steps(saved)
@@ -49,9 +94,15 @@ module Hobrin
         def note(step, saved)
           case step
           when :ask then saved.inquiry.question.kind ? Question::Kind.fetch(saved.inquiry.question.kind).short : ""
-          when :act then saved.inquiry.conclusion.empty? ? "" : "written"
+          when :act then act_note(saved.inquiry)
           else ""
           end
+        end
+
+        def act_note(inquiry)
+          return "signed" if inquiry.acting.signed.any?
+
+          inquiry.conclusion.empty? ? "" : "written"
         end
       end
     end

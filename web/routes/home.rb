@@ -8,6 +8,7 @@ module Hobrin
         def self.registered(app)
           starting(app)
           opening(app)
+          keeping(app)
         end
 
         def self.starting(app)
@@ -31,12 +32,23 @@ module Hobrin
                      303
           end
 
-          app.post("/inquiries/:id/delete") do
-            Services::DeleteInquiry.new(context).call(inquiry_id)
-            leave_for "/"
+        end
+
+        # Taken away and brought back, put aside and taken up again, copied, or opened from a file.
+        def self.keeping(app)
+          app.post("/inquiries/:id/delete") { at_home { Services::DeleteInquiry.new(context).call(inquiry_id) } }
+          app.post("/inquiries/:id/aside") { at_home { Services::PutAside.new(context).call(inquiry_id) } }
+          app.post("/inquiries/:id/back") { at_home { Services::PutAside.new(context).back(inquiry_id) } }
+          app.post("/inquiries/:id/copy") { leave_for "/inquiries/#{Services::CopyInquiry.new(context).call(inquiry_id)}" }
+
+          app.post("/archives") do
+            leave_for "/inquiries/#{Services::CopyInquiry.new(context).open(sent_text(:archive))}"
+          rescue InputError => e
+            status 422
+            show_home(errors: e.errors)
           end
         end
-        private_class_method :starting, :opening
+        private_class_method :starting, :opening, :keeping
       end
     end
   end

@@ -9,7 +9,8 @@ module Hobrin
     module Wording
       # %{…} is filled in from the facts as they are; what needs more has a method below.
       TEMPLATES = {
-        question_asked: "Wrote the question",
+        question_asked: "Wrote the question", copied: "Copied from an inquiry with %{lines} lines on its trail",
+        archive_opened: "Opened as a copy of an archive of %{made} with %{lines} lines on its trail",
         term_crossed_out: "Crossed out %{label} in %{letter}", term_taken_back: "Took back %{label} in %{letter}",
         term_excluded: "Takes away %{label} in %{letter}", term_removed: "Removed %{label} in %{letter}",
         term_sent: "Moved %{label} to %{letter}", block_moved: "Moved %{letter} up",
