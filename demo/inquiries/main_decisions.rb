@@ -20,14 +20,30 @@ module Hobrin
       def call
         sift
         follow
-        Weighing.new(@context, @id, :main).call
-        plan = Brief::ChangePlan.new(**@data[:plan])
-        edit(Edits::Act::WriteBrief.new(conclusion: @data[:conclusion], plan:))
+        weighing = Weighing.new(@context, @id, :main)
+        weighing.call
+        edit(Edits::Act::WriteBrief.new(conclusion: @data[:conclusion], plan: @data[:plan]))
         deliberate
         @data[:measures].each { |measure| measured(measure) }
+        plan
+        sign_twice(weighing)
       end
 
       private
+
+      def plan
+        steps = @data[:steps].map { |step| Brief::Step.new(**step, on: Date.iso8601(step[:on])) }
+        cycles = @data[:cycles].map { |cycle| Brief::Cycle.new(**cycle) }
+        edit(Edits::Act::PlanSteps.new(needs: @data[:needs], steps:, cycles:))
+      end
+
+      # Once, and again when one more paper is weighed; then it is shared.
+      def sign_twice(weighing)
+        Services::SignBrief.new(@context).call(@id, @data[:signer])
+        weighing.call_later
+        Services::SignBrief.new(@context).call(@id, @data[:signer])
+        Services::ShareBrief.new(@context).open(@id)
+      end
 
       def deliberate
         considerations = @data[:shall_we].transform_values { |(mark, line)| Brief::Consideration.new(mark:, line:) }

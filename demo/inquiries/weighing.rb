@@ -20,25 +20,33 @@ module Hobrin
       end
 
       def call
-        keep
+        @data.fetch(:keep, []).each { |key| keep(key) }
         @data[:outcomes].each_value { |given| name(given) }
-        papers = @data[:papers].to_h do |key, paper|
-          [@context.library.record(format(ID, key)), @usual.merge(paper)]
-        end
-        papers.each { |record, paper| weigh(record, paper) }
-        report_all(papers)
+        take(@data[:papers].reject { |key, _| later.include?(key.to_s) })
         @data.fetch(:traps, []).each { |trap| settle(trap) }
         @data.fetch(:findings, []).each_with_index { |finding, place| write(finding, place + 1) }
       end
 
+      # The papers whose full text came after the brief was signed for the first time.
+      def call_later
+        later.each { |key| keep(key) }
+        take(@data[:papers].select { |key, _| later.include?(key.to_s) })
+      end
+
       private
 
-      def keep
-        @data.fetch(:keep, []).each do |key|
-          decision = Sifting::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil,
-                                           note: "")
-          edit(Edits::Sift::Decide.new(decision:))
-        end
+      def later = @data.fetch(:later, [])
+
+      # papers :: Hash of key to what stands in the file
+      def take(papers)
+        papers = papers.to_h { |key, paper| [@context.library.record(format(ID, key)), @usual.merge(paper)] }
+        papers.each { |record, paper| weigh(record, paper) }
+        report_all(papers)
+      end
+
+      def keep(key)
+        decision = Sifting::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil, note: "")
+        edit(Edits::Sift::Decide.new(decision:))
       end
 
       def name(given)

@@ -17,7 +17,7 @@ module Hobrin
         brief = ReadBrief.new(@context).call(opened)
         Exchange::Report::Material.new(
           brief:, acting: opened.inquiry.acting, table: ReadWeigh.new(@context, opened).findings_table,
-          references: brief.rows.map { |row| Exchange::Citation.of(row.record, @style) },
+          references: Exchange::Citation.all(brief.rows.map(&:record), @style),
           style: Exchange::Citation::STYLES.fetch(@style).first, sample: @context.snapshot.sample?, address: @address
         )
       end

@@ -9,7 +9,7 @@ module Hobrin
         LONG = %i[what measured risk needed].freeze
         # The parts of Act: how an address names each, and a field that only its form has.
         PARTS = { shall_we: ["decision", :decision], steps: ["steps", :step_what], measures: ["measures", :numbers],
-                  versions: ["versions", :signer] }.freeze
+                  versions: ["versions", :signer], whole: ["whole", nil] }.freeze
         private_constant :LONG, :PARTS
 
         # A field of the change plan.
@@ -79,6 +79,32 @@ module Hobrin
         def deliberation = @deliberation ||= Deliberation.new(self)
         def steps = @steps ||= Steps.new(self)
         def versions = @versions ||= Versions.new(self, @context)
+
+        # The forest of the first outcome that was pooled, and a hundred people for the first that
+        # has them, as safe markup.
+        def pictures
+          drawn = Exchange::Report::Pictures
+          pool = findings.rows.map(&:pool).find(&:pooled)
+          people = findings.rows.find(&:hundred)
+          [pool && drawn::Forest.of(pool), people && drawn::Hundred.of(people)].compact.map do |picture|
+            [picture.name, Exchange::Report::Writers::Drawing.of(picture)]
+          end
+        end
+
+        # The whole report as files have it, as safe markup.
+        def whole
+          report = Services::ReadVersions.new(@context).now(opened, style:)
+          Exchange::Report::Writers::Markup.of(report.sections)
+        end
+
+        # Who signed last, in words.
+        def signed_words
+          last = inquiry.acting.signed.last
+          last ? "Signed off by #{last.name} on #{day(last.on.iso8601)}." : "Not signed off yet."
+        end
+
+        # The code of the address at which it can be read, as safe markup.
+        def code(address) = versions.code(address)
 
         # A sentence to begin from, where none is written; nil where nothing is found.
         def proposed = (Brief::Claim.proposed(findings.rows) if conclusion.strip.empty?)

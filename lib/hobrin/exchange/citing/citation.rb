@@ -21,19 +21,23 @@ module Hobrin
       class << self
         # record :: Records::Record; style :: key of STYLES, the first for an unknown one. Gives one
         #   line of plain text.
-        def of(record, style = STYLES.keys.first)
+        def of(record, style = STYLES.keys.first) = all([record], style).first
+
+        # The same of several records, which costs little more than of one: Array of texts.
+        def all(records, style = STYLES.keys.first)
           _, name = STYLES.fetch(style) { STYLES.values.first }
-          item = JSON.parse(JSON.generate(CslJson::Writer.item(record))).except(*LEFT_OUT)
+          items = records.map { |record| JSON.parse(JSON.generate(CslJson::Writer.item(record))).except(*LEFT_OUT) }
           LOCK.synchronize do
             processor = CiteProc::Processor.new(style: read(name), format: "text", locale: "en-GB")
-            processor.import([item])
-            processor.render(:bibliography, id: item.fetch("id")).join(" ").gsub(/\s+/, " ").strip.sub(
-              /\A1\.\s?/, ""
-            )
+            processor.import(items)
+            items.map { |item| line(processor.render(:bibliography, id: item.fetch("id"))) }
           end
         end
 
         private
+
+        # Without the number that some styles put before it.
+        def line(parts) = parts.join(" ").gsub(/\s+/, " ").strip.sub(/\A(?:1\.|\[1\])\s?/, "")
 
         def read(name) = (@styles ||= {})[name] ||= CSL::Style.load(name)
       end

@@ -15,9 +15,11 @@ module Hobrin
 
           def line(row)
             gives = row.results.map { |one| Brief::ResultWords.of(one).to_s }
-            [named(row.record), [row.design&.name || "not weighed yet", row.level&.to_s].compact.join(", "),
+            [named(row.record), [row.design&.name || "not weighed yet", row.level&.to_s, moved(row)].compact.join(", "),
              gives.join("\n"), row.paper&.finding.to_s]
           end
+
+          def moved(row) = ("moved: #{row.paper.graded_why}" if row.paper && row.paper.graded != 0)
 
           def named(record)
             retracted = "RETRACTED: " if record.retracted?
