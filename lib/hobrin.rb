@@ -22,7 +22,7 @@ module Hobrin
               retrieval/evaluation retrieval/figures retrieval/reasons
               narrowing/limits narrowing/steering
               appraisal/levels brief/measuring brief/words brief/places brief/changing
-              exchange/citing statistics/distributions statistics/effects statistics/pooling
+              exchange/citing exchange/entries statistics/distributions statistics/effects statistics/pooling
               statistics/charts
               edits/word/additions edits/word/terms edits/word/blocks
               edits/narrow/limits edits/narrow/papers].freeze

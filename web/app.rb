@@ -30,8 +30,8 @@ module Hobrin
       set :protection, false
       set :host_authorization, {}
 
-      helpers Rendering, FormHelpers, Formatting, Pictures, OverlapPictures, TrailPictures, TogetherPictures,
-              WeighPictures, ChartPictures, FlowPictures
+      helpers Rendering, Sharing, FileHelpers, FormHelpers, Formatting, Pictures, OverlapPictures,
+              TrailPictures, TogetherPictures, WeighPictures, ChartPictures, FlowPictures
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
       #   answers to; access_word :: see Guards::AtHome

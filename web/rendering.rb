@@ -112,38 +112,10 @@ module Hobrin
         show_alone :"home/home", title: "Inquiries"
       end
 
-      # A brief as whoever has its address reads it: nothing on the page leads anywhere else.
-      def show_shared(token)
-        @page = Pages::Shared.new(Services::ShareBrief.new(context).read(token))
-        show_alone :"layout/shared", title: @page.title
-      end
-
-      # The address at which the brief of an inquiry can be read, or nil.
-      def shared_address(id)
-        token = Services::ShareBrief.new(context).token(id)
-        token && "#{request.base_url}/shared/#{token}"
-      end
-
       # Changes the list of inquiries, and shows it again.
       def at_home
         yield
         leave_for "/"
-      end
-
-      # The text of the file that was sent. Raises InputError, at `field`, for none.
-      def sent_text(field)
-        file = params["file"]
-        path = file.is_a?(Hash) && file[:tempfile]&.path
-        raise InputError, { field => "Choose a file first." } unless path
-
-        File.read(path, encoding: "UTF-8")
-      end
-
-      # Answers with a file to save. file :: anything with name, type and body
-      def download(file)
-        content_type file.type, **(file.body.encoding == Encoding::BINARY ? {} : { charset: "utf-8" })
-        attachment file.name
-        file.body
       end
 
       # Goes to another page as a whole.

@@ -33,10 +33,20 @@ need_chromium() {
 
 # The exchange of records is checked against readers that are not ours; they need Node, and are no part of Hobrin.
 need_second_opinions() {
-  [ -d node_modules/@citation-js/plugin-ris ] && return
+  [ -d node_modules/@citation-js/plugin-ris ] && [ -d node_modules/jsqr ] && return
   command -v npm >/dev/null || die "The tests of formats need Node and npm: apt-get install nodejs npm"
   echo "Installing the readers that check the formats, once."
   npm ci --silent --no-audit --no-fund --ignore-scripts >/dev/null || die "The npm packages could not be installed. Is there a way to the npm registry?"
+}
+
+# PDF files are read by poppler, which shares nothing with what writes them.
+need_poppler() {
+  command -v pdftotext >/dev/null && return
+  local how="apt-get install poppler-utils"
+  command -v apt-get >/dev/null && [ "$(id -u)" = 0 ] || die "The tests of PDF files need poppler: $how"
+  echo "Installing poppler, once."
+  { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends poppler-utils; } >/dev/null ||
+    die "Poppler could not be installed: $how"
 }
 
 # The sample bibliographies of Debian's TeX, taken out of the package without installing it.

@@ -20,6 +20,7 @@ module Hobrin
       def call
         sift
         follow
+        ask_for
         weighing = Weighing.new(@context, @id, :main)
         weighing.call
         edit(Edits::Act::WriteBrief.new(conclusion: @data[:conclusion], plan: @data[:plan]))
@@ -67,6 +68,14 @@ module Hobrin
         edit(Edits::Sift::FollowThreads.new)
         @data[:let_in].each_key { |id| edit(Edits::Narrow::IncludeManually.new(record_id: id.to_s)) }
         @data[:let_in].each { |id, choice| decide(@context.library.record(id.to_s), choice) }
+      end
+
+      # Papers that wait for their full text, until after the first signature.
+      def ask_for
+        @data[:asked_for].each do |key|
+          decide(@context.library.record(format(ID, key)),
+                 { unsure: "", note: "Full text asked for." })
+        end
       end
 
       # What is not named in the file is dropped when its title says why, and otherwise set aside.

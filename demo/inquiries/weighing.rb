@@ -39,13 +39,16 @@ module Hobrin
 
       # papers :: Hash of key to what stands in the file
       def take(papers)
-        papers = papers.to_h { |key, paper| [@context.library.record(format(ID, key)), @usual.merge(paper)] }
+        papers = papers.to_h do |key, paper|
+          [@context.library.record(format(ID, key)), @usual.merge(paper)]
+        end
         papers.each { |record, paper| weigh(record, paper) }
         report_all(papers)
       end
 
       def keep(key)
-        decision = Sifting::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil, note: "")
+        decision = Sifting::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil,
+                                         note: "")
         edit(Edits::Sift::Decide.new(decision:))
       end
 

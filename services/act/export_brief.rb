@@ -7,7 +7,9 @@ module Hobrin
       FONTS = File.expand_path("../../config/fonts", __dir__)
       FACES = { normal: "AtkinsonHyperlegible_400Regular.ttf", bold: "AtkinsonHyperlegible_700Bold.ttf",
                 italic: "AtkinsonHyperlegible_400Regular_Italic.ttf", other: "DejaVuSansCondensed.ttf" }
-              .transform_values { |file| File.join(FONTS, file) }.freeze
+              .transform_values do |file|
+        File.join(FONTS, file)
+      end.freeze
       WRITERS = { "html" => Exchange::Report::Writers::Html, "md" => Exchange::Report::Writers::Markdown,
                   "docx" => Exchange::Report::Writers::Docx }.freeze
       TABLES = %w[findings papers measures].freeze
@@ -41,14 +43,16 @@ module Hobrin
         return pdf(report, id, name) if ending == "pdf" && %w[brief ward].include?(name)
 
         writer = name == "brief" && WRITERS[ending] or raise GoneError, "format"
-        Download.new(name: "hobrin-#{id}-brief.#{ending}", type: writer::TYPE, body: writer.call(report))
+        Download.new(name: "hobrin-#{id}-brief.#{ending}", type: writer::TYPE,
+                     body: writer.call(report))
       end
 
       private
 
       def pdf(report, id, name)
         body = Exchange::Report::Writers::Pdf.new(FACES).call(report, ward: name == "ward")
-        Download.new(name: "hobrin-#{id}-#{name}.pdf", type: Exchange::Report::Writers::Pdf::TYPE, body:)
+        Download.new(name: "hobrin-#{id}-#{name}.pdf", type: Exchange::Report::Writers::Pdf::TYPE,
+                     body:)
       end
 
       def table(material, opened, name)
@@ -58,18 +62,20 @@ module Hobrin
       end
 
       def calendar(opened)
-        body = Exchange::Calendar.write(opened.inquiry, made: @context.today) or raise GoneError, "days"
+        body = Exchange::Calendar.write(opened.inquiry,
+                                        made: @context.today) or raise GoneError, "days"
         Download.new(name: "hobrin-#{opened.id}-days.ics", type: Exchange::Calendar::TYPE, body:)
       end
 
       def bundle(material, opened)
-        Download.new(name: "hobrin-#{opened.id}-brief.fhir.json", type: Exchange::Fhir::TYPE, body: Exchange::Fhir.write(material))
+        Download.new(name: "hobrin-#{opened.id}-brief.fhir.json", type: Exchange::Fhir::TYPE,
+                     body: Exchange::Fhir.write(material))
       end
 
       def workbook(material, opened)
         sheets = Exchange::Tables::OfBrief.new(material).call.values
-        Download.new(name: "hobrin-#{opened.id}-tables.xlsx", type: Exchange::Tables::Xlsx::TYPE,
-                     body: Exchange::Tables::Xlsx.call(sheets, made: material.brief.searched_on, sample: material.sample))
+        body = Exchange::Tables::Xlsx.call(sheets, made: @context.today, sample: material.sample)
+        Download.new(name: "hobrin-#{opened.id}-tables.xlsx", type: Exchange::Tables::Xlsx::TYPE, body:)
       end
     end
   end

@@ -12,7 +12,10 @@ module Hobrin
 
         private
 
-        def told(row) = row && [row.effect&.estimate, row.effect&.low, row.effect&.high, row.certainty&.level, row.pool.studies.size]
+        def told(row)
+          row && [row.effect&.estimate, row.effect&.low, row.effect&.high, row.certainty&.level,
+                  row.pool.studies.size]
+        end
       end
 
       def initialize(context)
@@ -24,17 +27,22 @@ module Hobrin
       def report(opened, number)
         signature = signature(opened, number)
         @context.shared_briefs.report(opened.id, signature.line) ||
-          Exchange::Report::Compose.call(ReadMaterial.new(@context).call(then_at(opened, signature)))
+          Exchange::Report::Compose.call(ReadMaterial.new(@context).call(then_at(opened,
+                                                                                 signature)))
       end
 
       # The brief as it stands, as an Exchange::Report. The rest :: see ReadMaterial.
       def now(opened, **materials) = compose(opened, **materials)
 
       # What reads differently since a version: Array of Exchange::Report::Since::Part.
-      def since(opened, number) = Exchange::Report::Since.of(report(opened, number), compose(opened))
+      def since(opened, number)
+        Exchange::Report::Since.of(report(opened, number), compose(opened))
+      end
 
       # The lines of the trail after a version was signed, the last first.
-      def lines(opened, number) = @context.inquiries.lines_after(opened.id, signature(opened, number).line).reverse
+      def lines(opened, number)
+        @context.inquiries.lines_after(opened.id, signature(opened, number).line).reverse
+      end
 
       # What each outcome came to when a version was signed, and comes to now: Array of Moved.
       def moved(opened, number)
@@ -47,15 +55,20 @@ module Hobrin
 
       private
 
-      def compose(opened, **materials) = Exchange::Report::Compose.call(ReadMaterial.new(@context, **materials).call(opened))
+      def compose(opened, **materials)
+        Exchange::Report::Compose.call(ReadMaterial.new(@context, **materials).call(opened))
+      end
 
       def signature(opened, number)
-        (number.to_i.positive? && opened.inquiry.acting.signed[number - 1]) || raise(GoneError, "version")
+        (number.to_i.positive? && opened.inquiry.acting.signed[number - 1]) || raise(GoneError,
+                                                                                     "version")
       end
 
       # The inquiry as it was when it was signed, over the library as it is now.
       def then_at(opened, signature)
-        OpenInquiry.new(@context, opened.saved.with(inquiry: @context.inquiries.state_at(opened.id, signature.line)))
+        OpenInquiry.new(@context,
+                        opened.saved.with(inquiry: @context.inquiries.state_at(opened.id,
+                                                                               signature.line)))
       end
 
       def rows(opened) = ReadWeigh.new(@context, opened).table.to_h { |row| [row.outcome.id, row] }

@@ -25,7 +25,8 @@ module Hobrin
       def open(id)
         @context.inquiries.find(id)
         take_back(id)
-        @context.shared_briefs.share(id, token: SecureRandom.urlsafe_base64(BYTES), at: @context.now)
+        @context.shared_briefs.share(id, token: SecureRandom.urlsafe_base64(BYTES),
+                                         at: @context.now)
       end
 
       def take_back(id) = @context.shared_briefs.take_back(id, at: @context.now)
@@ -41,13 +42,15 @@ module Hobrin
         versions = ReadVersions.new(@context)
         return Shared.new(report: versions.now(opened), version: nil, newer: false) if signed.empty?
 
-        Shared.new(report: versions.report(opened, signed.size), version: signed.size, newer: opened.version > signed.last.line)
+        Shared.new(report: versions.report(opened, signed.size), version: signed.size,
+                   newer: opened.version > signed.last.line)
       end
 
       private
 
       def opened(token)
-        share = token.to_s.match?(TOKEN) && @context.shared_briefs.find(token) or raise GoneError, "brief"
+        share = token.to_s.match?(TOKEN) && @context.shared_briefs.find(token) or raise GoneError,
+                                                                                        "brief"
         OpenInquiry.new(@context, @context.inquiries.find(share.inquiry_id))
       end
     end

@@ -12,7 +12,8 @@ module Hobrin
       # id :: of the one to copy. Gives the new id. Raises GoneError.
       def call(id)
         saved = @context.inquiries.find(id)
-        begin_with(saved.inquiry, step: saved.step, kind: :copied, facts: { lines: saved.version }, sample: saved.sample)
+        begin_with(saved.inquiry, step: saved.step, kind: :copied, facts: { lines: saved.version },
+                                  sample: saved.sample)
       end
 
       # text :: of an archive. Papers that the library lacks are added to it. Gives the new id.

@@ -5,7 +5,8 @@ module Hobrin
     # What the first page shows.
     class ListInquiries
       # entries :: Array of Entry, last touched first; aside :: those that were put aside
-      # deleted :: Array of Store::Inquiries::Saved that can be brought back; papers :: in the library
+      # deleted :: Array of Store::Inquiries::Saved that can be brought back; papers :: in the
+      #   library
       # sample :: whether they are made up
       class Overview < Value
         attributes :entries, :aside, :deleted, :papers, :sample
@@ -22,7 +23,9 @@ module Hobrin
 
       # Gives an Overview. Each inquiry brings its last count with it, so that none is counted anew.
       def call
-        here, aside = @context.inquiries.all.map { |saved| entry(saved) }.partition { |one| one.saved.aside_at.nil? }
+        here, aside = @context.inquiries.all.map do |saved|
+          entry(saved)
+        end.partition { |one| one.saved.aside_at.nil? }
         Overview.new(entries: here, aside:, deleted: DeleteInquiry.new(@context).kept, papers: @context.snapshot.size,
                      sample: @context.snapshot.sample?)
       end
@@ -31,7 +34,8 @@ module Hobrin
 
       def entry(saved)
         signed = saved.inquiry.acting.signed.last
-        stage = Inquiry::Stage.new(saved.inquiry, today: @context.today, since_signed: signed && (saved.version - signed.line))
+        stage = Inquiry::Stage.new(saved.inquiry, today: @context.today,
+                                                  since_signed: signed && (saved.version - signed.line))
         Entry.new(saved:, stage:)
       end
     end

@@ -22,7 +22,8 @@ module Hobrin
         type = TYPES.fetch(extension) { raise GoneError, "format" }
         opened = ReadInquiry.new(@context).call(id)
         lines = @context.inquiries.trail(id).reverse
-        Download.new(name: "hobrin-#{id}-log.#{extension}", type:, body: body(extension, opened, lines))
+        Download.new(name: "hobrin-#{id}-log.#{extension}", type:,
+                     body: body(extension, opened, lines))
       end
 
       private
@@ -70,7 +71,9 @@ module Hobrin
         CSV.generate do |table|
           table << [*COLUMNS, *("sample" if sample?)]
           lines.each do |line|
-            table << [*facts(line).values.map { |value| Exchange::Tables::Cells.plain(value) }, *(SAMPLE if sample?)]
+            table << [*facts(line).values.map do |value|
+              Exchange::Tables::Cells.plain(value)
+            end, *(SAMPLE if sample?)]
           end
         end
       end

@@ -13,7 +13,10 @@ class HandSurroundings
 
   def today = Date.new(2026, 11, 23)
   def paper(id) = @papers[id] || raise(Hobrin::GoneError, "paper")
-  def find(typed) = @papers.values.select { |record| record.title.downcase.include?(typed.downcase) }
+
+  def find(typed)
+    @papers.values.select { |record| record.title.downcase.include?(typed.downcase) }
+  end
 end
 
 # A trail that was kept by hand.
@@ -22,6 +25,7 @@ class HandTrail
            facts: { label: "a", letter: "P" }, library_version: "", note: "", brings_back: nil }.freeze
 
   def initialize(states) = @states = states
+  def size = @states.size
   def state_at(number) = @states[number - 1] || raise(Hobrin::GoneError, "line")
   def history = Hobrin::Trail::History.new(@states.each_index.map { |place| [place + 1, nil] })
   def resolve(tree, _inquiry) = tree

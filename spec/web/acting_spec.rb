@@ -28,9 +28,14 @@ RSpec.describe "Act over the web", :sample, :client do
   it "draws values below nothing, and all alike, within its frame" do
     page_of
     ["-3\n-5\n-4", "0\n0\n0", "7\n7\n7"].each_with_index do |values, place|
-      numbers = values.split("\n").each_with_index.map { |value, week| "2026-09-#{10 + week}; #{value}" }.join("\n")
-      send_form("/inquiries/1/measures", do: "write", name: "Value #{place}", way: "value", sort: "outcome", numbers:)
-      heights = page_of("?show=measures&measure=#{4 + place}").css(".run-chart circle").map { |one| one["cy"].to_f }
+      numbers = values.split("\n").each_with_index.map do |value, week|
+        "2026-09-#{10 + week}; #{value}"
+      end.join("\n")
+      send_form("/inquiries/1/measures", do: "write", name: "Value #{place}", way: "value",
+                                         sort: "outcome", numbers:)
+      heights = page_of("?show=measures&measure=#{4 + place}").css(".run-chart circle").map do |one|
+        one["cy"].to_f
+      end
       expect([values, heights]).to match([values, all(be_between(0, 230))])
     end
   end
@@ -40,7 +45,8 @@ RSpec.describe "Act over the web", :sample, :client do
     send_form("/inquiries/1/measures", do: "write", name: "Calls", way: "value", sort: "process",
                                        numbers: "2026-09-07\t3,5\n2026-09-14\t4")
     page = page_of("?show=measures&measure=4")
-    said = ["Say what is counted.", "Say which value is aimed at.", "Say on which day the change begins."]
+    said = ["Say what is counted.", "Say which value is aimed at.",
+            "Say on which day the change begins."]
     expect(page.css(".doubt").map(&:text)).to eq(said)
     expect(page.at_css(".pool-facts").text).to include("All numbers are from before the change")
   end
@@ -80,7 +86,11 @@ RSpec.describe "Act over the web", :sample, :client do
         expect(two.main.count).to eq(one.main.count + (lets_in ? one.aside.count : -one.aside.count))
       end
       parts = steps.filter_map(&:aside).reject { |box| box.lines.size == 1 }
-      expect(parts.map { |box| box.lines.drop(1).sum { |line| line[/\A\d+/].to_i } }).to eq(parts.map(&:count))
+      expect(parts.map do |box|
+        box.lines.drop(1).sum do |line|
+          line[/\A\d+/].to_i
+        end
+      end).to eq(parts.map(&:count))
     end
     boxes = page_of.css(".flow-picture .flow-count").map { |one| one.text.to_i }
     expect(boxes).to eq([90, 57, 33, 4, 37, 23, 14, 8, 6])

@@ -20,8 +20,12 @@ module Hobrin
               Brief::Consideration.new(**one)
             end,
             decision: data[:decision], measures: data[:measures].map { |one| measure(one) },
-            signed: data[:signed].map { |one| Brief::Acting::Signature.new(**one, on: Date.iso8601(one[:on])) },
-            steps: data[:steps].map { |one| Brief::Step.new(**one, on: one[:on] && Date.iso8601(one[:on])) },
+            signed: data[:signed].map do |one|
+              Brief::Acting::Signature.new(**one, on: Date.iso8601(one[:on]))
+            end,
+            steps: data[:steps].map do |one|
+              Brief::Step.new(**one, on: one[:on] && Date.iso8601(one[:on]))
+            end,
             cycles: data[:cycles].map { |one| Brief::Cycle.new(**one) }
           )
         end

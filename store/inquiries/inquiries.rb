@@ -30,11 +30,17 @@ module Hobrin
       def inspect = "#<#{self.class}>"
 
       # Every inquiry that was not taken away, last touched first.
-      def all = @db[:inquiries].where(deleted_at: nil).order(Sequel.desc(:touched_at), :id).map { |row| saved(row) }
+      def all
+        @db[:inquiries].where(deleted_at: nil).order(Sequel.desc(:touched_at), :id).map do |row|
+          saved(row)
+        end
+      end
 
       # Those taken away since a time (ISO 8601), last first.
       def deleted(since:)
-        @db[:inquiries].where { deleted_at >= since }.order(Sequel.desc(:deleted_at), :id).map { |row| saved(row) }
+        @db[:inquiries].where do
+          deleted_at >= since
+        end.order(Sequel.desc(:deleted_at), :id).map { |row| saved(row) }
       end
 
       # Raises GoneError for an id that is not there, or taken away.
@@ -68,7 +74,7 @@ module Hobrin
         facts = FactsDocument.dump(line.fetch(:facts))
         number = before.version + 1
         written = writing do
-          still = @db[:inquiries].where(id: before.id, version: before.version)
+          still = @db[:inquiries].where(id: before.id, version: before.version, deleted_at: nil)
           next false if still.update(standing(number, step, at, state, line)).zero?
 
           @db[:trail].insert(inquiry_id: before.id, number:, at:, step: step.to_s, state:, **line,
@@ -146,7 +152,9 @@ module Hobrin
       private
 
       def mark(id, condition, **values)
-        raise GoneError, "inquiry" if writing { @db[:inquiries].where(id:).where(condition).update(**values) }.zero?
+        raise GoneError, "inquiry" if writing do
+          @db[:inquiries].where(id:).where(condition).update(**values)
+        end.zero?
       end
 
       def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }

@@ -45,7 +45,8 @@ module Hobrin
         # Fields of the change plan. prompts :: Hash of name to prompt
         def prompted(prompts)
           prompts.map do |name, prompt|
-            Field.new(name:, prompt:, text: typed_or(name, inquiry.plan.public_send(name)), rows: LONG.include?(name) ? 2 : 1)
+            Field.new(name:, prompt:, text: typed_or(name, inquiry.plan.public_send(name)),
+                      rows: LONG.include?(name) ? 2 : 1)
           end
         end
 
@@ -71,7 +72,9 @@ module Hobrin
 
         # What is open: one of PARTS.
         def open_part
-          shown = PARTS.find { |_, (show, field)| fields.text(:show) == show || (field && fields.sent?(field)) }
+          shown = PARTS.find do |_, (show, field)|
+            fields.text(:show) == show || (field && fields.sent?(field))
+          end
           shown ? shown.first : :brief
         end
 
@@ -86,7 +89,8 @@ module Hobrin
           drawn = Exchange::Report::Pictures
           pool = findings.rows.map(&:pool).find(&:pooled)
           people = findings.rows.find(&:hundred)
-          [pool && drawn::Forest.of(pool), people && drawn::Hundred.of(people)].compact.map do |picture|
+          [pool && drawn::Forest.of(pool),
+           people && drawn::Hundred.of(people)].compact.map do |picture|
             [picture.name, Exchange::Report::Writers::Drawing.of(picture)]
           end
         end
@@ -115,18 +119,15 @@ module Hobrin
         # [name, path, whether it is open]
         def parts
           measures = count_of(inquiry.acting.measures.size, "measure")
-          names = { shall_we: "Shall we?", steps: "Step by step", measures: "Did it work? #{measures}", versions: "Signed and shared" }
-          [["The brief", path, open_part == :brief], *names.map { |part, name| [name, path(key, show: PARTS.fetch(part).first), open_part == part] }]
+          names = { shall_we: "Shall we?", steps: "Step by step",
+                    measures: "Did it work? #{measures}", versions: "Signed and shared" }
+          named = names.map do |part, name|
+            [name, path(key, show: PARTS.fetch(part).first), open_part == part]
+          end
+          [["The brief", path, open_part == :brief], *named]
         end
 
-        def rows
-          brief.rows.map do |row|
-            paper = row.paper
-            moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
-            Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
-                         level: row.level && "#{row.level}#{moved}", results: row.results.map { |one| Brief::ResultWords.of(one) }, finding: paper&.finding)
-          end
-        end
+        def rows = brief.rows.map { |row| evidence(row) }
 
         # The table of findings, of the outcomes that are named.
         def findings
@@ -148,6 +149,14 @@ module Hobrin
         private
 
         def counts = brief.flow
+
+        def evidence(row)
+          paper = row.paper
+          moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
+          Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
+                       level: row.level && "#{row.level}#{moved}", finding: paper&.finding,
+                       results: row.results.map { |one| Brief::ResultWords.of(one) })
+        end
 
         def limited
           by_hand = ", +#{number(counts.by_hand)} let in by hand" if counts.by_hand.positive?

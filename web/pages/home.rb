@@ -64,7 +64,8 @@ module Hobrin
         private
 
         def gone(saved, words, at)
-          Gone.new(text: saved.inquiry.question.text, when: "#{words} #{day(at[0, 10])}", path: "/inquiries/#{saved.id}")
+          Gone.new(text: saved.inquiry.question.text, when: "#{words} #{day(at[0, 10])}",
+                   path: "/inquiries/#{saved.id}")
         end
 
         def card(entry)

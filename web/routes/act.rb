@@ -9,6 +9,7 @@ module Hobrin
         def self.registered(app)
           changing(app)
           sharing(app)
+          reporting(app)
           saving(app)
         end
 
@@ -35,7 +36,7 @@ module Hobrin
           app.get("/shared/:token") { show_shared(params["token"]) }
         end
 
-        def self.saving(app)
+        def self.reporting(app)
           app.get("/inquiries/:id/files/:name") do
             opened = Services::ReadInquiry.new(context).call(inquiry_id)
             files = Services::ExportBrief.new(context, style: fields.text(:style), address: shared_address(inquiry_id))
@@ -48,13 +49,15 @@ module Hobrin
             report = Services::ReadVersions.new(context).report(opened, number.to_i)
             download Services::ExportBrief.new(context).written(report, inquiry_id, "brief", ending)
           end
+        end
 
+        def self.saving(app)
           app.get("/inquiries/:id/archive.json") { download Services::KeepArchive.new(context).write(inquiry_id) }
           app.get("/inquiries/:id/evidence.:format") do
             download Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
           end
         end
-        private_class_method :changing, :sharing, :saving
+        private_class_method :changing, :sharing, :reporting, :saving
       end
     end
   end

@@ -31,7 +31,6 @@ module Hobrin
             redirect to("/inquiries/#{saved.id}/#{Visits.new(session).step(saved.id) || saved.step}"),
                      303
           end
-
         end
 
         # Taken away and brought back, put aside and taken up again, copied, or opened from a file.

@@ -17,13 +17,16 @@ module Hobrin
       attributes :considerations, :decision, :measures, :signed, :steps, :cycles
 
       # Raises InputError (:decision).
-      def initialize(considerations: {}, decision: "", measures: [], signed: [], steps: [], cycles: [])
+      def initialize(considerations: {}, decision: "", measures: [], signed: [], steps: [],
+                     cycles: [])
         @considerations = considerations.slice(*Consideration::ALL.keys).reject do |_, one|
           one.empty?
         end.freeze
         @decision = decision.to_s.freeze
         @measures, @signed, @cycles = [measures, signed, cycles].map { |list| list.dup.freeze }
-        @steps = steps.sort_by.with_index { |step, place| [step.on || Date::Infinity.new, place] }.freeze
+        @steps = steps.sort_by.with_index do |step, place|
+          [step.on || Date::Infinity.new, place]
+        end.freeze
         unless @decision.empty? || Consideration::DECISIONS.key?(@decision)
           raise InputError, { decision: "Choose what to do." }
         end

@@ -5,7 +5,8 @@ module Hobrin
     # What a ward will do differently: what, where, who, from when, measured how, looked at again
     # on; and what it needs: what stops, what is needed, who must agree, what may go wrong.
     class ChangePlan < Value
-      attributes :what, :where, :who, :from_when, :measured, :look_again, :stops, :needed, :agree, :risk
+      attributes :what, :where, :who, :from_when, :measured, :look_again, :stops, :needed, :agree,
+                 :risk
 
       LONGEST = 500
       PROMPTS = { what: "What changes", where: "Where", who: "Who does it", from_when: "From when",
@@ -21,7 +22,10 @@ module Hobrin
       def initialize(what: "", where: "", who: "", from_when: "", measured: "", look_again: "",
                      stops: "", needed: "", agree: "", risk: "")
         @what, @where, @who, @from_when, @measured, @look_again, @stops, @needed, @agree, @risk =
-          [what, where, who, from_when, measured, look_again, stops, needed, agree, risk].map { |text| text.to_s.strip.freeze }
+          [what, where, who, from_when, measured, look_again, stops, needed, agree,
+           risk].map do |text|
+          text.to_s.strip.freeze
+        end
         long = to_h.select { |_, text| text.size > LONGEST }
         errors = long.transform_values { "Keep this to #{LONGEST} characters." }
         raise InputError, errors unless errors.empty?

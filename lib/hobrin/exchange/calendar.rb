@@ -19,7 +19,9 @@ module Hobrin
 
           calendar = Icalendar::Calendar.new
           calendar.prodid = "-//Hobrin//Brief//EN"
-          days.each { |day, words| calendar.add_event(event(day, words, inquiry.question.text, made, address)) }
+          days.each do |day, words|
+            calendar.add_event(event(day, words, inquiry.question.text, made, address))
+          end
           calendar.to_ical
         end
 
@@ -39,7 +41,9 @@ module Hobrin
           Icalendar::Event.new.tap do |event|
             event.dtstart = Icalendar::Values::Date.new(day)
             event.dtend = Icalendar::Values::Date.new(day + 1)
-            event.dtstamp = Icalendar::Values::DateTime.new(DateTime.new(made.year, made.month, made.day), "tzid" => "UTC")
+            event.dtstamp = Icalendar::Values::DateTime.new(
+              DateTime.new(made.year, made.month, made.day), "tzid" => "UTC"
+            )
             event.uid = "#{Digest::SHA256.hexdigest("#{question}\n#{words}\n#{day}")[0, 32]}@hobrin"
             event.summary = words
             event.description = question

@@ -5,8 +5,8 @@ module Hobrin
     # Where an inquiry stands on the way from a question to a change that works, and what waits.
     class Stage
       # The last first, since the furthest that holds is where it stands.
-      NAMES = { due: "Due again", measuring: "Measuring", changing: "Changing", weighing: "Weighing", reading: "Reading",
-                searching: "Searching", asked: "Asked" }.freeze
+      NAMES = { due: "Due again", measuring: "Measuring", changing: "Changing", weighing: "Weighing",
+                reading: "Reading", searching: "Searching", asked: "Asked" }.freeze
 
       # Something that waits. who :: name, "" for nobody in particular; what :: in words; on :: Date
       #   by which, or nil; late :: whether that is past
@@ -28,7 +28,9 @@ module Hobrin
 
       # Array of Waiting, what is late first.
       def waiting
-        [*again, *steps, *unsure, *unsigned].sort_by.with_index { |one, place| [one.late ? 0 : 1, place] }
+        [*again, *steps, *unsure, *unsigned].sort_by.with_index do |one, place|
+          [one.late ? 0 : 1, place]
+        end
       end
 
       private
@@ -52,7 +54,8 @@ module Hobrin
 
       def steps
         acting.steps.reject(&:done).map do |step|
-          Waiting.new(who: step.who, what: step.what, on: step.on, late: !step.on.nil? && step.on < @today)
+          Waiting.new(who: step.who, what: step.what, on: step.on,
+                      late: !step.on.nil? && step.on < @today)
         end
       end
 
@@ -60,7 +63,8 @@ module Hobrin
         count = @inquiry.decisions.count { |decision| decision.verdict == :unsure }
         return [] if count.zero?
 
-        [Waiting.new(who: "", what: count == 1 ? "1 unsure paper" : "#{count} unsure papers", on: nil, late: false)]
+        [Waiting.new(who: "", what: count == 1 ? "1 unsure paper" : "#{count} unsure papers",
+                     on: nil, late: false)]
       end
 
       def unsigned

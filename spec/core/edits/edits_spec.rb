@@ -23,7 +23,7 @@ RSpec.describe Hobrin::Edits do
     with_words = leaves.reduce(Hobrin::Inquiry.new(question:)) { |now, (key, leaf)| now.with_leaf(key, leaf) }
     limits.reduce(with_words) do |now, leaf|
       now.with_limit(leaf)
-    end.with_decision(decision("one", :keep)).with(weighing:, acting:)
+    end.with_decision(decision("one", :keep)).with(weighing:, acting:, conclusion: "Perhaps.")
   end
   let(:acting) { Hobrin::Brief::Acting.new(measures: [Hobrin::Brief::Measure.new(id: 1, name: "Falls")]) }
   let(:weighing) do
@@ -295,8 +295,26 @@ RSpec.describe Hobrin::Edits do
       "Took away the measure “Falls”", ->(now) { now.acting.measures.empty? }
     ],
     "Act::WriteBrief" => [
-      ->(e) { e::WriteBrief.new(conclusion: "Yes.", plan: Hobrin::Brief::ChangePlan.new) },
-      "Wrote the conclusion and the change plan", ->(now) { now.conclusion == "Yes." }
+      ->(e) { e::WriteBrief.new(conclusion: "Yes.", plan: { where: "Bay 1" }) },
+      "Wrote the conclusion and the change plan", lambda { |now|
+                                                    [now.conclusion, now.plan.where] == ["Yes.", "Bay 1"]
+                                                  }
+    ],
+    "Act::PlanSteps" => [
+      lambda { |e|
+        e::PlanSteps.new(needs: { stops: "Lights" }, steps: [Hobrin::Brief::Step.new(what: "Ask", done: true)],
+                         cycles: [Hobrin::Brief::Cycle.new(plan: "One night")])
+      },
+      "Planned 1 steps, 1 done, and 1 small cycles", lambda { |now|
+                                                       now.plan.stops == "Lights" && now.acting.cycles.one?
+                                                     }
+    ],
+    "Act::Sign" => [
+      ->(e) { e::Sign.new(name: " A  nurse ") },
+      "A nurse signed off the brief, version 1",
+      lambda { |now|
+        now.acting.signed.map(&:to_h) == [{ name: "A nurse", on: Date.new(2026, 11, 23), line: 3 }]
+      }
     ],
     "Trail::Restore" => [
       ->(e) { e::Restore.new(number: 1) },

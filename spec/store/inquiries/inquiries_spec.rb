@@ -10,7 +10,9 @@ RSpec.describe Hobrin::Store::Inquiries, :sample, :slow do
       filter = strategies.pick([Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
                                 Hobrin::Strategy::OwnFilter.new(title: "Mine",
                                                                 tree: strategies.tree)])
-      limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map { |leaf| placed(leaf) } + strategies.limits
+      limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map do |leaf|
+        placed(leaf)
+      end + strategies.limits
       tree = Hobrin::Strategy::LineNotation.read("3 not (4 or 5)")
       lines = [Hobrin::Strategy::NamedLine.new(name: "mine", tree:)]
       rest = { order: %w[O P], included_ids: ["10.5555/x"], aim: Hobrin::Narrowing::Aim.new(from: 1, to: 9) }
@@ -48,13 +50,23 @@ RSpec.describe Hobrin::Store::Inquiries, :sample, :slow do
     expect(block.terms.map(&:id).uniq.size).to eq(block.terms.size)
   end
 
-  it "takes the trail with a deleted inquiry, and nothing else" do
+  it "brings a deleted inquiry back for thirty days, then forgets it with its trail and nothing else" do
     Hobrin::Services::StartInquiry.new(context).call("Does music help?")
-    Hobrin::Services::DeleteInquiry.new(context).call(1)
-    expect(context.inquiries.trail(1)).to eq([])
+    deleting = Hobrin::Services::DeleteInquiry.new(context)
+    before, lines = saved, context.inquiries.trail(1)
+    deleting.call(1)
     expect(context.inquiries.all.map(&:id)).to eq([2, 3, 4, 5, 6])
-    expect { Hobrin::Services::DeleteInquiry.new(context).call(1) }
-      .to raise_error(Hobrin::GoneError)
+    expect { deleting.call(1) }.to raise_error(Hobrin::GoneError)
+    expect(context.inquiries.save(before, before.inquiry, step: :ask, at: context.now,
+                                                          line: { facts: {}, count_after: 0 })).to be(false)
+    deleting.bring_back(1)
+    expect([saved, context.inquiries.trail(1)]).to eq([before, lines])
+    expect { deleting.bring_back(1) }.to raise_error(Hobrin::GoneError)
+    context.inquiries.delete(1, at: context.days_ago(31))
+    expect { deleting.bring_back(1) }.to raise_error(Hobrin::GoneError)
+    deleting.call(6)
+    expect([context.inquiries.trail(1), context.inquiries.trail(2).size,
+            deleting.kept.map(&:id)]).to match([[], be > 0, [6]])
   end
 
   it "stays whole when the library is built anew from other headings" do

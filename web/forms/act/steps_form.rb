@@ -28,7 +28,9 @@ module Hobrin
             end
           end
 
-          def cycles = rows(:cycle, Brief::Cycle::NAMES.keys).map { |row, _| Brief::Cycle.new(**row) }
+          def cycles
+            rows(:cycle, Brief::Cycle::NAMES.keys).map { |row, _| Brief::Cycle.new(**row) }
+          end
 
           # [Hash of name to text, place] of each row that says anything. Rows are sent as
           # step_on[0], step_who[0] …

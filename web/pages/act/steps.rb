@@ -38,21 +38,31 @@ module Hobrin
           def cycles
             stored = @inquiry.acting.cycles
             count = [stored.size + 1, Brief::Cycle::MOST].min
-            (0...count).map do |place|
-              cells = Brief::Cycle::NAMES.map { |name, words| ["cycle_#{name}[#{place}]", words, sent("cycle_#{name}", place, stored[place]&.public_send(name))] }
-              CycleRow.new(place:, cells:)
-            end
+            (0...count).map { |place| CycleRow.new(place:, cells: cells(place, stored[place])) }
           end
 
           # Whether the days can be saved for a calendar.
-          def days? = !@inquiry.plan.look_again_on.nil? || @inquiry.acting.steps.any? { |step| step.on && !step.done }
+          def days?
+            steps = @inquiry.acting.steps.reject(&:done)
+            !@inquiry.plan.look_again_on.nil? || steps.any?(&:on)
+          end
 
           private
 
+          # [field, name, text]
+          def cells(place, cycle)
+            Brief::Cycle::NAMES.map do |name, words|
+              field = "cycle_#{name}"
+              ["#{field}[#{place}]", words, sent(field, place, cycle&.public_send(name))]
+            end
+          end
+
           def row(place, step)
             done = typed?("step_what") ? nested("step_done", place) == "1" : step&.done
-            Row.new(place:, on: sent("step_on", place, step&.on&.iso8601), who: sent("step_who", place, step&.who),
-                    what: sent("step_what", place, step&.what), done:, late: step&.on && !step.done && step.on < @page.today)
+            late = step&.on && !step.done && step.on < @page.today
+            Row.new(place:, done:, late:, on: sent("step_on", place, step&.on&.iso8601),
+                    who: sent("step_who", place, step&.who),
+                    what: sent("step_what", place, step&.what))
           end
 
           # What was typed and refused, or what is stored.

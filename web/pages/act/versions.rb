@@ -18,6 +18,9 @@ module Hobrin
             attributes :name, :before, :now, :changed
           end
 
+          FILES = { "pdf" => "PDF", "html" => "HTML", "docx" => "Word", "md" => "Markdown" }.freeze
+          private_constant :FILES
+
           # page :: Act; context :: Services::Context
           def initialize(page, context)
             @page = page
@@ -61,11 +64,13 @@ module Hobrin
           private
 
           def row(one, number)
-            files = [["pdf", "PDF"], ["html", "HTML"], ["docx", "Word"], ["md", "Markdown"]].map do |ending, name|
-              [@page.path("versions/#{number}.#{ending}"), name]
-            end
-            Row.new(number:, name: one.name, on: @page.day(one.on.iso8601), changes: @page.version - one.line,
-                    path: @page.path(:act, show: "versions", version: number), files:, open: number == self.number)
+            Row.new(number:, name: one.name, on: @page.day(one.on.iso8601), files: files(number),
+                    changes: @page.version - one.line, open: number == self.number,
+                    path: @page.path(:act, show: "versions", version: number))
+          end
+
+          def files(number)
+            FILES.map { |ending, name| [@page.path("versions/#{number}.#{ending}"), name] }
           end
 
           def told(row)

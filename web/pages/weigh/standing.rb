@@ -42,7 +42,8 @@ module Hobrin
             @told.result(reported, outcome.way) || "tells nothing by the #{outcome.measure.name}"
           end
 
-          # Four counts with their difference and number needed, as Brief::EffectWords; nil for others.
+          # Four counts with their difference and number needed, as Brief::EffectWords; nil for
+          #   others.
           def effect_words
             Brief::EffectWords.new(@result.effect) if @result.effect && outcome.measure.ratio?
           end

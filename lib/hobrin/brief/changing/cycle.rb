@@ -13,9 +13,14 @@ module Hobrin
 
       # Raises InputError (:cycles).
       def initialize(plan:, did: "", saw: "", next_time: "")
-        @plan, @did, @saw, @next_time = [plan, did, saw, next_time].map { |text| text.to_s.strip.freeze }
+        @plan, @did, @saw, @next_time = [plan, did, saw, next_time].map do |text|
+          text.to_s.strip.freeze
+        end
         raise InputError, { cycles: "Say what was planned." } if @plan.empty?
-        raise InputError, { cycles: "Keep each field to #{LONGEST} characters." } if to_h.values.any? { |text| text.size > LONGEST }
+        raise InputError,
+              { cycles: "Keep each field to #{LONGEST} characters." } if to_h.values.any? do |text|
+                                                                           text.size > LONGEST
+                                                                         end
 
         freeze
       end

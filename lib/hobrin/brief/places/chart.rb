@@ -90,7 +90,9 @@ module Hobrin
 
       def aimed = @measure.way == :share ? @measure.target / 100 : @measure.target
 
-      def tick(value) = format("%g", (value * (@measure.way == :share ? 100 : 1)).round(6)).sub("-", "−")
+      def tick(value)
+        format("%g", (value * (@measure.way == :share ? 100 : 1)).round(6)).sub("-", "−")
+      end
 
       # 1, 2 or 5 times a power of ten.
       def round_step
@@ -100,7 +102,7 @@ module Hobrin
       end
 
       def told(value)
-        @measure.way == :share ? "#{points(value)} of 100" : decimal(value)
+        @measure.way == :share ? "#{points(value)} of 100" : decimal(value, value.abs < 0.1 ? 3 : 2)
       end
 
       def top
@@ -111,7 +113,8 @@ module Hobrin
 
       # Nothing, or less where values are.
       def bottom
-        least = [*@reading.values, *(@reading.control&.limits || []).map(&:first), 0.0].min
+        least = [*@reading.values, *(@reading.control&.limits || []).map(&:first),
+                 *(aimed if @measure.target), 0.0].min
         least.negative? ? least * 1.08 : 0.0
       end
 

@@ -39,7 +39,8 @@ module Hobrin
         others = @flow.by_hand + @flow.threaded
         return [] if others.zero?
 
-        ways = [["by hand", @flow.by_hand], ["by following citations", @flow.threaded]].reject do |_, count|
+        ways = [["by hand", @flow.by_hand],
+                ["by following citations", @flow.threaded]].reject do |_, count|
           count.zero?
         end
         [Step.new(main: box(@flow.joined - @flow.limited, "left by the search"),
@@ -52,8 +53,12 @@ module Hobrin
       end
 
       def still_open
-        parts = [["unsure", @flow.unsure], ["unread", @flow.unread]].reject { |_, count| count.zero? }
-        box(@flow.unsure + @flow.unread, "still open", *parts.map { |name, count| "#{count} #{name}" })
+        parts = [["unsure", @flow.unsure], ["unread", @flow.unread]].reject do |_, count|
+          count.zero?
+        end
+        box(@flow.unsure + @flow.unread, "still open", *parts.map do |name, count|
+          "#{count} #{name}"
+        end)
       end
     end
   end

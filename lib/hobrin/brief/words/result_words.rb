@@ -27,8 +27,9 @@ module Hobrin
         return [other].compact unless effect
 
         ratio = "risk ratio #{effect.ratio} (#{effect.ratio_interval})" if effect.ratio
-        [ratio, (effect.corrected if effect.ratio), "difference #{effect.difference} points " \
-          "(#{effect.difference_interval})", "needed to treat #{effect.needed}, #{effect.needed_words}"].compact
+        difference = "difference #{effect.difference} points (#{effect.difference_interval})"
+        needed = "needed to treat #{effect.needed}, #{effect.needed_words}"
+        [ratio, (effect.corrected if effect.ratio), difference, needed].compact
       end
     end
   end

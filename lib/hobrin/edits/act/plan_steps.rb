@@ -11,7 +11,10 @@ module Hobrin
         STEP = :act
         attributes :needs, :steps, :cycles
 
-        def about(inquiry) = [inquiry.plan.to_h.slice(*Brief::ChangePlan::MORE.keys), inquiry.acting.steps, inquiry.acting.cycles]
+        def about(inquiry)
+          [inquiry.plan.to_h.slice(*Brief::ChangePlan::MORE.keys), inquiry.acting.steps,
+           inquiry.acting.cycles]
+        end
 
         # Raises InputError.
         def call(inquiry, _surroundings)
@@ -20,8 +23,10 @@ module Hobrin
           errors[:cycles] = "Keep it to #{Brief::Cycle::MOST} cycles." if cycles.size > Brief::Cycle::MOST
           raise InputError, errors unless errors.empty?
 
-          Change.new(inquiry: inquiry.with(plan: inquiry.plan.with(**needs), acting: inquiry.acting.with(steps:, cycles:)),
-                     kind: :steps_planned, facts: { steps: steps.size, done: steps.count(&:done), cycles: cycles.size })
+          acting = inquiry.acting.with(steps:, cycles:)
+          facts = { steps: steps.size, done: steps.count(&:done), cycles: cycles.size }
+          Change.new(inquiry: inquiry.with(plan: inquiry.plan.with(**needs), acting:),
+                     kind: :steps_planned, facts:)
         end
       end
     end

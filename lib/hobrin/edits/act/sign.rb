@@ -15,7 +15,7 @@ module Hobrin
 
         # Raises InputError (:signer).
         def call(inquiry, surroundings)
-          signer = Question.tidy(name)
+          signer = name.gsub(/[[:space:]]+/, " ").strip
           refuse("Write who signs.") if signer.empty?
           refuse("Keep the name to #{LONGEST} characters.") if signer.size > LONGEST
           refuse("Write what the evidence says before it is signed.") if inquiry.conclusion.empty?

@@ -10,10 +10,13 @@ module Hobrin
         STEP = :act
         attributes :conclusion, :plan
 
-        def about(inquiry) = [inquiry.conclusion, inquiry.plan.to_h.slice(*Brief::ChangePlan::PROMPTS.keys)]
+        def about(inquiry)
+          [inquiry.conclusion, inquiry.plan.to_h.slice(*Brief::ChangePlan::PROMPTS.keys)]
+        end
 
         def call(inquiry, _surroundings)
-          Change.new(inquiry: inquiry.with(conclusion: Question.tidy(conclusion), plan: inquiry.plan.with(**plan)),
+          plan = inquiry.plan.with(**self.plan)
+          Change.new(inquiry: inquiry.with(conclusion: Question.tidy(conclusion), plan:),
                      kind: :brief_written)
         end
       end

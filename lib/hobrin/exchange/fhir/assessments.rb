@@ -6,7 +6,8 @@ module Hobrin
       # An ArtifactAssessment for each weighed paper: how it was made, its level, what is concerning
       # in it, and what it found in one sentence.
       class Assessments < Resources
-        CONCERNS = { low: "no-concern", some: "serious-concern", high: "very-serious-concern" }.freeze
+        CONCERNS = { low: "no-concern", some: "serious-concern",
+                     high: "very-serious-concern" }.freeze
         private_constant :CONCERNS
 
         def call = material.brief.rows.select(&:paper).map { |row| assessment(row) }
@@ -14,10 +15,11 @@ module Hobrin
         private
 
         def assessment(row)
-          name = "citation #{row.record.id}"
-          resource("ArtifactAssessment", "assessment #{row.record.id}", title: row.record.title, date: today,
-                                                                        artifactReference: reference(name, row.record.title),
-                                                                        content: content(row))
+          resource(
+            "ArtifactAssessment", "assessment #{row.record.id}",
+            title: row.record.title, date: today, content: content(row),
+            artifactReference: reference("citation #{row.record.id}", row.record.title)
+          )
         end
 
         def content(row)
@@ -26,7 +28,8 @@ module Hobrin
         end
 
         def comment(kind, text)
-          { informationType: "comment", type: said(kind), summary: text } unless text.to_s.strip.empty?
+          { informationType: "comment", type: said(kind),
+            summary: text } unless text.to_s.strip.empty?
         end
 
         def concern(row)

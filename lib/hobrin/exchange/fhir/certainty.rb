@@ -10,7 +10,8 @@ module Hobrin
         DOMAINS = { bias: "RiskOfBias", inconsistency: "Inconsistency", indirectness: "Indirectness",
                     imprecision: "Imprecision", unpublished: "PublicationBias", large: "LargeEffect",
                     gradient: "DoseResponseGradient", against: "PlausibleConfounding" }.freeze
-        STEPS = { -2 => "downcode2", -1 => "downcode1", 0 => "no-change", 1 => "upcode1", 2 => "upcode2" }.freeze
+        STEPS = { -2 => "downcode2", -1 => "downcode1", 0 => "no-change", 1 => "upcode1",
+                  2 => "upcode2" }.freeze
         LEVELS = { 4 => "high", 3 => "moderate", 2 => "low", 1 => "very-low" }.freeze
         private_constant :TYPES, :RATINGS, :DOMAINS, :STEPS, :LEVELS
 
@@ -25,11 +26,13 @@ module Hobrin
 
           def subcomponent(line)
             why = line.judgement ? line.judgement.why : line.why
-            { description: why.to_s.empty? ? nil : why, **rated(DOMAINS.fetch(line.domain), STEPS.fetch(line.steps)) }.compact
+            { description: why.to_s.empty? ? nil : why,
+              **rated(DOMAINS.fetch(line.domain), STEPS.fetch(line.steps)) }.compact
           end
 
           def rated(type, rating)
-            { type: { coding: [{ system: TYPES, code: type }] }, rating: { coding: [{ system: RATINGS, code: rating }] } }
+            { type: { coding: [{ system: TYPES, code: type }] },
+              rating: { coding: [{ system: RATINGS, code: rating }] } }
           end
         end
       end

@@ -5,19 +5,27 @@ module Hobrin
     module Fhir
       # A Citation for each kept paper.
       class Citations < Resources
-        def call = material.brief.rows.map(&:record).zip(material.references).map { |record, line| citation(record, line) }
+        def call
+          material.brief.rows.map(&:record).zip(material.references).map do |record, line|
+            citation(record, line)
+          end
+        end
 
         private
 
         def citation(record, line)
-          resource("Citation", "citation #{record.id}", status: "active", title: record.title, experimental: material.sample,
-                                                        summary: [{ text: line }], citedArtifact: artifact(record))
+          resource("Citation", "citation #{record.id}",
+                   status: "active", title: record.title, experimental: material.sample,
+                   summary: [{ text: line }], citedArtifact: artifact(record))
         end
 
         def artifact(record)
-          { identifier: [identifier(record)], currentState: [(retracted if record.retracted?)].compact,
-            title: [{ text: record.title }], abstract: [({ text: record.abstract } if record.abstract)].compact,
-            publicationForm: [form(record)], contributorship: authors(record) }.compact.reject { |_, part| part == [] }
+          abstract = { text: record.abstract } if record.abstract
+          parts = { identifier: [identifier(record)], title: [{ text: record.title }],
+                    currentState: [(retracted if record.retracted?)].compact,
+                    abstract: [abstract].compact, publicationForm: [form(record)],
+                    contributorship: authors(record) }
+          parts.compact.reject { |_, part| part == [] }
         end
 
         def identifier(record)

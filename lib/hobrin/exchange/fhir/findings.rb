@@ -21,16 +21,20 @@ module Hobrin
         private
 
         def evidence(row)
-          resource("Evidence", "evidence #{row.outcome.id}", status: status, title: row.outcome.name, date: today,
-                                                             experimental: material.sample, description: row.words,
-                                                             relatedArtifact: papers(row), variableDefinition: variables(row),
-                                                             synthesisType: synthesis(row), statistic: statistic(row),
-                                                             certainty: [(Certainty.of(row.certainty) if row.certainty)].compact)
+          resource(
+            "Evidence", "evidence #{row.outcome.id}",
+            status: status, title: row.outcome.name, date: today, experimental: material.sample,
+            description: row.words, relatedArtifact: papers(row), variableDefinition: variables(row),
+            synthesisType: synthesis(row), statistic: statistic(row), certainty: certainty(row)
+          )
         end
+
+        def certainty(row) = [(Certainty.of(row.certainty) if row.certainty)].compact
 
         def papers(row)
           row.pool.studies.map(&:record).uniq.map do |record|
-            { type: "derived-from", resourceReference: reference("citation #{record.id}", record.title) }
+            { type: "derived-from",
+              resourceReference: reference("citation #{record.id}", record.title) }
           end
         end
 
@@ -42,7 +46,9 @@ module Hobrin
           [*elements, variable("measuredVariable", "outcome #{row.outcome.id}", row.outcome.name)]
         end
 
-        def variable(role, name, display) = { variableRole: coded(ROLES, role), observed: reference(name, display) }
+        def variable(role, name, display)
+          { variableRole: coded(ROLES, role), observed: reference(name, display) }
+        end
 
         def synthesis(row)
           coded("http://terminology.hl7.org/CodeSystem/synthesis-type", "std-MA") if row.pool.pooled
@@ -55,21 +61,24 @@ module Hobrin
         def effect(row)
           told = row.pool.measure
           code = CODES[told.key]
-          { statisticType: code ? coded(STATISTICS, code, told.name) : said(told.name), sampleSize: size(row.pool),
-            quantity: quantity(told.told(row.effect.estimate), told.per),
-            attributeEstimate: [interval([row.effect.low, row.effect.high].map { |one| told.told(one) }, row.pool.way.share), *spread(row)] }
+          ends = [row.effect.low, row.effect.high].map { |one| told.told(one) }
+          { statisticType: code ? coded(STATISTICS, code, told.name) : said(told.name),
+            sampleSize: size(row.pool), quantity: quantity(told.told(row.effect.estimate), told.per),
+            attributeEstimate: [interval(ends, row.pool.way.share), *spread(row)] }
         end
 
         def quantity(value, unit = nil) = { value: value.round(6), unit: }.compact
 
         def interval(ends, level)
-          { type: coded(ESTIMATES, "C53324", "interval"), level:, range: { low: quantity(ends.min), high: quantity(ends.max) } }
+          { type: coded(ESTIMATES, "C53324", "interval"), level:,
+            range: { low: quantity(ends.min), high: quantity(ends.max) } }
         end
 
         def spread(row)
           return [] unless row.pool.pooled
 
-          { "0000420" => row.pool.pooled.i2, "0000421" => row.pool.pooled.tau2 }.compact.map do |code, value|
+          { "0000420" => row.pool.pooled.i2,
+            "0000421" => row.pool.pooled.tau2 }.compact.map do |code, value|
             { type: coded(ESTIMATES, code), quantity: quantity(value) }
           end
         end
@@ -79,22 +88,29 @@ module Hobrin
           return [] unless row.hundred
 
           without, with, *ends = row.hundred.map { |share| 100 * share }
-          [{ description: "of 100 without", statisticType: coded(STATISTICS, "predictedRisk"), quantity: quantity(without, "of 100") },
-           { description: "of 100 with", statisticType: coded(STATISTICS, "predictedRisk"), quantity: quantity(with, "of 100"),
+          [of_hundred("of 100 without", without),
+           { **of_hundred("of 100 with", with),
              attributeEstimate: [interval(ends, row.pool.way.share)] }]
+        end
+
+        def of_hundred(description, value)
+          { description:, statisticType: coded(STATISTICS, "predictedRisk"),
+            quantity: quantity(value, "of 100") }
         end
 
         def test(row)
           %i[sensitivity specificity].map do |name|
             told = row.pool.tests.public_send(name)
-            { statisticType: said(name.to_s), sampleSize: size(row.pool), quantity: quantity(100 * told.estimate, "of 100"),
+            { statisticType: said(name.to_s), sampleSize: size(row.pool),
+              quantity: quantity(100 * told.estimate, "of 100"),
               attributeEstimate: [interval([100 * told.low, 100 * told.high], 0.95)] }
           end
         end
 
         def size(pool)
           people = pool.people
-          { numberOfStudies: pool.studies.size, numberOfParticipants: (people if people.positive?) }.compact
+          { numberOfStudies: pool.studies.size,
+            numberOfParticipants: (people if people.positive?) }.compact
         end
       end
     end

@@ -20,13 +20,18 @@ module Hobrin
 
         # A resource without its empty parts.
         def resource(type, name, **rest)
-          { resourceType: type, id: id(name), meta: Fhir.meta(material), **rest }.compact.reject { |_, part| part == {} || part == [] }
+          { resourceType: type, id: id(name), meta: Fhir.meta(material),
+            **rest }.compact.reject do |_, part|
+            [{}, []].include?(part)
+          end
         end
 
-        # The same id for the same thing each time: a UUID of version 8 from a fingerprint (RFC 9562).
+        # The same id for the same thing each time: a UUID of version 8 from a fingerprint (RFC
+        # 9562).
         def id(name)
           digits = Digest::SHA256.hexdigest("#{question.text}\n#{name}")
-          [digits[0, 8], digits[8, 4], "8#{digits[12, 3]}", "8#{digits[15, 3]}", digits[18, 12]].join("-")
+          [digits[0, 8], digits[8, 4], "8#{digits[12, 3]}", "8#{digits[15, 3]}",
+           digits[18, 12]].join("-")
         end
 
         def reference(name, display) = { reference: "urn:uuid:#{id(name)}", display: }

@@ -3,16 +3,24 @@
 module Hobrin
   module Exchange
     module Fhir
-      # The EvidenceReport that holds the others together: what the brief says, and on what it rests.
+      # The EvidenceReport that holds the others together: what the brief says, and on what it
+      # rests.
       class Summary < Resources
         # By the letter of an element.
-        CHARACTERISTICS = { "P" => "population", "I" => "exposure", "C" => "comparator", "O" => "outcome" }.freeze
+        CHARACTERISTICS = { "P" => "population", "I" => "exposure", "C" => "comparator",
+                            "O" => "outcome" }.freeze
         private_constant :CHARACTERISTICS
 
-        def call
-          resource("EvidenceReport", "report", status: status, subject: { characteristic: characteristics },
-                                               author: material.acting.signed.map { |one| { name: one.name } },
-                                               note: material.sample ? [{ text: Report::SAMPLE }] : nil, section: sections)
+        # Gives it alone in an Array, as the others do.
+        def call = [report]
+
+        def report
+          resource(
+            "EvidenceReport", "report",
+            status: status, subject: { characteristic: characteristics }, section: sections,
+            author: material.acting.signed.map { |one| { name: one.name } },
+            note: material.sample ? [{ text: Report::SAMPLE }] : nil
+          )
         end
 
         private
@@ -21,26 +29,37 @@ module Hobrin
           system = "http://hl7.org/fhir/focus-characteristic-code"
           question.elements.reject(&:blank?).map do |one|
             code = CHARACTERISTICS[one.letter]
-            { code: code ? coded(system, code) : said(one.slot.name), valueReference: reference("element #{one.key}", one.name) }
+            { code: code ? coded(system, code) : said(one.slot.name),
+              valueReference: reference("element #{one.key}", one.name) }
           end
         end
 
         def sections
           [{ title: "What the evidence says", text: narrative(material.brief.conclusion) },
-           *section("Table of findings", material.table.rows.map(&:outcome), "evidence") { |one| [one.id, one.name] },
-           *section("Papers", material.brief.rows.map(&:record), "citation") { |one| [one.id, one.title] },
-           *section("How they were weighed", material.brief.rows.select(&:paper).map(&:record), "assessment") { |one| [one.id, one.title] }]
+           *section("Table of findings", material.table.rows.map(&:outcome), "evidence") do |one|
+             [one.id, one.name]
+           end,
+           *section("Papers", material.brief.rows.map(&:record), "citation") do |one|
+             [one.id, one.title]
+           end,
+           *section("How they were weighed", material.brief.rows.select(&:paper).map(&:record),
+                    "assessment") do |one|
+             [one.id, one.title]
+           end]
         end
 
-        def section(title, things, name)
+        def section(title, things, name, &block)
           return [] if things.empty?
 
-          [{ title:, entryReference: things.map { |one| yield(one) }.map { |id, display| reference("#{name} #{id}", display) } }]
+          [{ title:, entryReference: things.map(&block).map do |id, display|
+            reference("#{name} #{id}", display)
+          end }]
         end
 
         def narrative(text)
           text = "Not written yet." if text.empty?
-          { status: "generated", div: "<div xmlns=\"http://www.w3.org/1999/xhtml\">#{ERB::Util.html_escape(text)}</div>" }
+          inside = ERB::Util.html_escape(text)
+          { status: "generated", div: %(<div xmlns="http://www.w3.org/1999/xhtml">#{inside}</div>) }
         end
       end
     end

@@ -10,13 +10,17 @@ module Hobrin
             variable("element #{one.key}", one.name, one.slot.name)
           end
           outcomes = material.table.rows.map(&:outcome)
-          elements + outcomes.map { |one| variable("outcome #{one.id}", one.name, Appraisal::Outcome::BETTER.fetch(one.better)) }
+          better = Appraisal::Outcome::BETTER
+          elements + outcomes.map do |one|
+            variable("outcome #{one.id}", one.name, better.fetch(one.better))
+          end
         end
 
         private
 
         def variable(name, title, description)
-          resource("EvidenceVariable", name, status: status, title:, description:, date: today, experimental: material.sample)
+          resource("EvidenceVariable", name, status: status, title:, description:, date: today,
+                                             experimental: material.sample)
         end
       end
     end

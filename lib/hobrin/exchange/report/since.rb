@@ -14,7 +14,9 @@ module Hobrin
         def self.of(older, newer)
           (newer.sections.map(&:key) | older.sections.map(&:key)).filter_map do |key|
             one, other = [older, newer].map { |report| report.section(key) }
-            before, now = [one, other].map { |section| section ? section.blocks.flat_map(&:lines).tally : {} }
+            before, now = [one, other].map do |section|
+              section ? section.blocks.flat_map(&:lines).tally : {}
+            end
             gone, come = [only(before, now), only(now, before)]
             Part.new(title: (other || one).title, gone:, come:) if gone.any? || come.any?
           end

@@ -13,7 +13,9 @@ module Hobrin
         def self.call(sheet, sample: false)
           ::CSV.generate do |table|
             table << [*sheet.columns, *("Sample" if sample)]
-            sheet.rows.each { |row| table << [*row.map { |value| Cells.plain(value) }, *(Report::SAMPLE if sample)] }
+            sheet.rows.each do |row|
+              table << [*row.map { |value| Cells.plain(value) }, *(Report::SAMPLE if sample)]
+            end
           end
         end
       end

@@ -48,7 +48,9 @@ module Hobrin
         def papers
           @material.brief.rows.flat_map do |row|
             told = row.results.map { |one| Brief::ResultWords.of(one) }
-            (told.empty? ? [nil] : told).map { |one| [*paper(row), one&.outcome, one&.counted, one&.to_s, row.paper&.finding] }
+            (told.empty? ? [nil] : told).map do |one|
+              [*paper(row), one&.outcome, one&.counted, one&.to_s, row.paper&.finding]
+            end
           end
         end
 
@@ -61,7 +63,8 @@ module Hobrin
         def measures
           @material.acting.measures.flat_map do |measure|
             measure.points.map do |point|
-              [measure.name, Brief::Measure::SORTS.fetch(measure.sort), point.day.iso8601, point.events, point.of]
+              [measure.name, Brief::Measure::SORTS.fetch(measure.sort), point.day.iso8601,
+               point.events, point.of]
             end
           end
         end

@@ -13,17 +13,26 @@ module Hobrin
           # sheets :: Array of Sheet; sample :: whether its papers are made up; made :: Date. Gives
           #   bytes.
           def call(sheets, made:, sample: false)
-            package = Axlsx::Package.new(author: "Hobrin", created_at: Time.utc(made.year, made.month, made.day))
-            sheets.each { |sheet| package.workbook.add_worksheet(name: sheet.name) { |page| fill(page, sheet, sample) } }
+            package = Axlsx::Package.new(author: "Hobrin",
+                                         created_at: Time.utc(
+                                           made.year, made.month, made.day
+                                         ))
+            sheets.each do |sheet|
+              package.workbook.add_worksheet(name: sheet.name) do |page|
+                fill(page, sheet, sample)
+              end
+            end
             package.to_stream.string
           end
 
           private
 
           def fill(page, sheet, sample)
-            bold = page.styles.add_style(b: true)
-            page.add_row(sheet.columns, style: bold)
-            sheet.rows.each { |row| page.add_row(row.map { |value| Cells.plain(value) }, types: row.map { |value| type(value) }, escape_formulas: true) }
+            page.add_row(sheet.columns, style: page.styles.add_style(b: true))
+            sheet.rows.each do |row|
+              page.add_row(row.map { |value| Cells.plain(value) }, escape_formulas: true,
+                                                                   types: row.map { |value| type(value) })
+            end
             page.add_row([Report::SAMPLE]) if sample
           end
 

@@ -20,10 +20,14 @@ module Hobrin
             named("What it needs", ["", ""], rows)
           end
 
-          def named(name, columns, rows) = [(words(name, :strong) if rows.any?), grid(name, columns, rows)]
+          def named(name, columns, rows)
+            [(words(name, :strong) if rows.any?), grid(name, columns, rows)]
+          end
 
           def steps
-            rows = acting.steps.map { |step| [step.on ? day(step.on.iso8601) : "", step.who, step.what, step.done ? "done" : ""] }
+            rows = acting.steps.map do |step|
+              [step.on ? day(step.on.iso8601) : "", step.who, step.what, step.done ? "done" : ""]
+            end
             named("Steps", %w[By Who What Done], rows)
           end
 

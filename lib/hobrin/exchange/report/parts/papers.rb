@@ -7,23 +7,24 @@ module Hobrin
         # The evidence table.
         class Papers < Part
           def call
-            section(:papers, "Evidence", grid("Evidence", ["Paper", "Design and level", "What it gives", "In one sentence"],
-                                              brief.rows.map { |row| line(row) }))
+            columns = ["Paper", "Design and level", "What it gives", "In one sentence"]
+            section(:papers, "Evidence", grid("Evidence", columns, brief.rows.map { |row| line(row) }))
           end
 
           private
 
           def line(row)
             gives = row.results.map { |one| Brief::ResultWords.of(one).to_s }
-            [named(row.record), [row.design&.name || "not weighed yet", row.level&.to_s, moved(row)].compact.join(", "),
-             gives.join("\n"), row.paper&.finding.to_s]
+            made = [row.design&.name || "not weighed yet", row.level&.to_s, moved(row)].compact
+            [named(row.record), made.join(", "), gives.join("\n"), row.paper&.finding.to_s]
           end
 
           def moved(row) = ("moved: #{row.paper.graded_why}" if row.paper && row.paper.graded != 0)
 
           def named(record)
             retracted = "RETRACTED: " if record.retracted?
-            "#{retracted}#{record.title} #{[record.byline, record.journal, record.year].compact.join(", ")}"
+            "#{retracted}#{record.title} #{[record.byline, record.journal,
+                                            record.year].compact.join(", ")}"
           end
         end
       end

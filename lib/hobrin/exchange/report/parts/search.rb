@@ -7,7 +7,9 @@ module Hobrin
         # The search, line by line, and as one text.
         class Search < Part
           def call
-            rows = brief.lines.map { |line| [line.number.to_s, line.name, line.rule, number(line.count)] }
+            rows = brief.lines.map do |line|
+              [line.number.to_s, line.name, line.rule, number(line.count)]
+            end
             section(:search, "The search", words("Counted on #{day(brief.searched_on.iso8601)}.", :small),
                     grid("The search", ["", "Line", "Rule", "Papers"], rows),
                     words(brief.cql, :code))

@@ -9,10 +9,13 @@ module Hobrin
         class Ward < Part
           # So many outcomes fit on one page beside the rest.
           MOST = 7
-          private_constant :MOST
+          COLUMNS = ["Outcome", "Papers, people", "Effect", "Of 100 without", "Of 100 with",
+                     "How sure", "In words"].freeze
+          private_constant :MOST, :COLUMNS
 
           def call
-            section(:ward, "For the ward", conclusion, decided, elements, findings, told, hundred, plan, signed, address)
+            section(:ward, "For the ward", conclusion, decided, elements, findings, told, hundred,
+                    plan, signed, address)
           end
 
           private
@@ -28,7 +31,9 @@ module Hobrin
           end
 
           def elements
-            items(material.question.elements.reject(&:blank?).map { |one| "#{one.slot.name}: #{one.name}" })
+            items(material.question.elements.reject(&:blank?).map do |one|
+              "#{one.slot.name}: #{one.name}"
+            end)
           end
 
           def findings
@@ -36,21 +41,23 @@ module Hobrin
             rows = lines.first(MOST).map { |line| row(line) }
             more = lines.size - rows.size
             [(words("Table of findings", :strong) if rows.any?),
-             grid("Table of findings", ["Outcome", "Papers, people", "Effect", "Of 100 without", "Of 100 with",
-                                        "How sure", "In words"], rows),
-             (words("#{count_of(more, "more outcome")} in the full report.", :small) if more.positive?)]
+             grid("Table of findings", COLUMNS, rows),
+             (words("#{count_of(more, "more outcome")} in the full report.",
+                    :small) if more.positive?)]
           end
 
           def row(line)
             people = ", #{line.people}" unless line.people.empty?
-            [line.outcome.name, "#{line.papers}#{people}", "#{line.effect} #{line.measure}".strip, line.without, line.with,
+            effect = "#{line.effect} #{line.measure}".strip
+            [line.outcome.name, "#{line.papers}#{people}", effect, line.without, line.with,
              line.certainty.to_s, line.words.to_s]
           end
 
           # What people tell.
           def told
             items(material.table.findings.map do |finding, confidence|
-              "#{finding.text} (#{count_of(finding.ids(:for).size, "paper")}, #{confidence.word} confidence)"
+              "#{finding.text} (#{count_of(finding.ids(:for).size,
+                                           "paper")}, #{confidence.word} confidence)"
             end)
           end
 
@@ -73,7 +80,9 @@ module Hobrin
 
           def signed
             last = acting.signed.last
-            words(last ? "Signed off by #{last.name} on #{day(last.on.iso8601)}." : "Not signed off yet.", :small)
+            words(
+              last ? "Signed off by #{last.name} on #{day(last.on.iso8601)}." : "Not signed off yet.", :small
+            )
           end
         end
       end

@@ -8,7 +8,8 @@ module Hobrin
         # x1, y1, x2, y2 for a "line", x, y, width, height for a "box", x, y, radius for a "dot",
         # x, y for "text" and "number" (which stands to the left of its place), any number of
         # x, y for a "path" and an "area".
-        # Styles: "plain", "thin", "strong", "dashed", "dotted", "filled", "solid" (without an edge), "soft", "alert".
+        # Styles: "plain", "thin", "strong", "dashed", "dotted", "filled", "solid" (without an
+        # edge), "soft", "alert".
         class Canvas
           def initialize(name, width, height)
             @name, @width, @height = [name, width, height]

@@ -16,8 +16,13 @@ module Hobrin
           class << self
             # steps :: Array of Brief::FlowBoxes::Step. Gives a Picture.
             def of(steps)
-              heights = steps.map { |step| [step.main, step.aside].compact.map { |box| high(box) }.max }
-              canvas = Canvas.new("Flow of papers as boxes", MAIN + ASIDE + 36, heights.sum + (14 * steps.size))
+              heights = steps.map do |step|
+                [step.main, step.aside].compact.map do |box|
+                  high(box)
+                end.max
+              end
+              canvas = Canvas.new("Flow of papers as boxes", MAIN + ASIDE + 36,
+                                  heights.sum + (14 * steps.size))
               top = 2
               steps.zip(heights).each_with_index do |(step, height), place|
                 step(canvas, step, top, height, last: place == steps.size - 1)
@@ -43,7 +48,8 @@ module Hobrin
               canvas.box(left, top, width, high(box))
               box.lines.each_with_index do |words, place|
                 said = place.zero? ? "#{number(box.count)} #{words}" : words
-                canvas.text(left + 8, top + 16 + (place * LINE), said, place.zero? ? "strong" : "plain")
+                canvas.text(left + 8, top + 16 + (place * LINE), said,
+                            place.zero? ? "strong" : "plain")
               end
             end
           end

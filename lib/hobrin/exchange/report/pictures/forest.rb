@@ -21,8 +21,10 @@ module Hobrin
           end
 
           def call
-            @canvas = Canvas.new("Forest: #{@pool.outcome.name}", WIDTH, (ROW * (@pool.studies.size + 1)) + 30)
-            @canvas.line(x(@scale.nothing), 4, x(@scale.nothing), bottom, "dotted") if @scale.nothing
+            @canvas = Canvas.new("Forest: #{@pool.outcome.name}", WIDTH,
+                                 (ROW * (@pool.studies.size + 1)) + 30)
+            @canvas.line(x(@scale.nothing), 4, x(@scale.nothing), bottom,
+                         "dotted") if @scale.nothing
             @pool.studies.each_index { |place| study(place) }
             pooled
             axis
@@ -46,18 +48,25 @@ module Hobrin
             y = (ROW * place) + 12
             effect = @pool.results[place].effect
             half = 2 + (5 * Math.sqrt(@pool.pooled.weights[place]))
-            @canvas.text(2, y + 4, @pool.studies[place].record.short_name)
+            named(y, @pool.studies[place].record.short_name, @told.interval(effect, low, high))
             @canvas.line(x(@scale.place(low)), y, x(@scale.place(high)), y)
             @canvas.box(x(@scale.place(effect)) - half, y - half, half * 2, half * 2, "filled")
-            @canvas.text(x(Brief::Scale::WIDTH) + 10, y + 4, @told.interval(effect, low, high))
+          end
+
+          # What stands to the left and to the right of a line.
+          def named(y, name, effect, style = "plain")
+            @canvas.text(2, y + 4, name, style)
+            @canvas.text(x(Brief::Scale::WIDTH) + 10, y + 4, effect, style)
           end
 
           def pooled
             y = (ROW * @pool.studies.size) + 14
-            low, middle, high = [@pool.pooled.low, @pool.pooled.estimate, @pool.pooled.high].map { |one| x(@scale.place(one)) }
-            @canvas.text(2, y + 4, "Together", "strong")
+            low, middle, high = [@pool.pooled.low, @pool.pooled.estimate,
+                                 @pool.pooled.high].map do |one|
+              x(@scale.place(one))
+            end
+            named(y, "Together", @told.of(@pool.pooled), "strong")
             @canvas.area([[low, y], [middle, y - 6], [high, y], [middle, y + 6]])
-            @canvas.text(x(Brief::Scale::WIDTH) + 10, y + 4, @told.of(@pool.pooled), "strong")
           end
 
           def axis

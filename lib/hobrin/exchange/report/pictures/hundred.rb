@@ -24,7 +24,8 @@ module Hobrin
             canvas.text(left, 12, words, "strong")
             100.times do |person|
               down, across = person.divmod(IN_ROW)
-              canvas.box(left + (across * (SIDE + 1)), 20 + (down * (SIDE + 1)), SIDE, SIDE, person < filled ? "filled" : "soft")
+              canvas.box(left + (across * (SIDE + 1)), 20 + (down * (SIDE + 1)), SIDE, SIDE,
+                         person < filled ? "filled" : "soft")
             end
           end
           private_class_method :field

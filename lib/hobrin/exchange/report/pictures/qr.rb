@@ -19,14 +19,18 @@ module Hobrin
             whole = (rows.size + (2 * EDGE)) * SIDE
             canvas = Canvas.new("The address of this page", whole, whole)
             rows.each_with_index do |row, down|
-              runs(row).each { |from, length| canvas.box((from + EDGE) * SIDE, (down + EDGE) * SIDE, length * SIDE, SIDE, "solid") }
+              runs(row).each do |from, length|
+                canvas.box((from + EDGE) * SIDE, (down + EDGE) * SIDE, length * SIDE, SIDE, "solid")
+              end
             end
             canvas.picture
           end
 
           # [first place, how many] of the dark runs in a row.
           def self.runs(row)
-            row.each_with_index.chunk_while { |one, two| one.first == two.first }.filter_map do |run|
+            row.each_with_index.chunk_while do |one, two|
+              one.first == two.first
+            end.filter_map do |run|
               [run.first.last, run.size] if run.first.first
             end
           end

@@ -39,7 +39,10 @@ module Hobrin
 
             def points(canvas, chart)
               canvas.path(chart.marks.map { |mark| [mark.x, mark.y] }, "thin")
-              chart.marks.each { |mark| canvas.dot(mark.x, mark.y, mark.outside ? 4.5 : 3, mark.outside ? "alert" : "filled") }
+              chart.marks.each do |mark|
+                canvas.dot(mark.x, mark.y, mark.outside ? 4.5 : 3,
+                           mark.outside ? "alert" : "filled")
+              end
             end
           end
         end

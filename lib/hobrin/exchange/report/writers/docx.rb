@@ -14,13 +14,19 @@ module Hobrin
           UNHEARD = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/
           SIZE = 20
           SMALL = 17
-          private_constant :UNHEARD, :SIZE, :SMALL
+          MARGINS = { left: 60, right: 60, top: 30, bottom: 30 }.freeze
+          private_constant :UNHEARD, :SIZE, :SMALL, :MARGINS
 
           class << self
             # report :: Report. Gives bytes.
             def call(report)
               document = Caracal::Document.new("brief.docx")
-              document.page_margins { left 900; right 900; top 900; bottom 900 }
+              document.page_margins do
+                left 900
+                right 900
+                top 900
+                bottom 900
+              end
               document.h1(plain(report.title))
               document.p(SAMPLE, italic: true) if report.sample
               report.sections.each { |section| section(document, section) }
@@ -61,8 +67,11 @@ module Hobrin
             def grid(document, block)
               rows = block.rows.map { |row| row.map { |text| plain(text) } }
               named = block.columns.any? { |name| !name.empty? }
-              document.table([*([block.columns] if named), *rows], border_size: 4, border_color: "999999") do
-                cell_style(rows.flatten.empty? ? [] : self.rows.flatten, size: SMALL, margins: { left: 60, right: 60, top: 30, bottom: 30 })
+              lines = [*([block.columns] if named), *rows]
+              # The library takes what it is given apart.
+              margins = MARGINS.dup
+              document.table(lines, border_size: 4, border_color: "999999") do
+                cell_style(self.rows.flatten, size: SMALL, margins:)
                 cell_style(self.rows.first, bold: true) if named
               end
               document.p

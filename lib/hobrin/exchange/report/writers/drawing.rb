@@ -11,7 +11,9 @@ module Hobrin
           class << self
             # picture :: Picture. Gives safe markup.
             def of(picture)
-              shapes = picture.shapes.map { |kind, style, places, text| shape(kind, style, places, text) }.join
+              shapes = picture.shapes.map do |kind, style, places, text|
+                shape(kind, style, places, text)
+              end.join
               %(<svg class="report-picture" role="img" aria-label="#{h picture.name}" ) +
                 %(viewBox="0 0 #{picture.width} #{picture.height}" width="#{picture.width}">#{shapes}</svg>)
             end
@@ -32,10 +34,14 @@ module Hobrin
 
             def words(kind, style, places, text)
               anchor = kind == "number" ? "end" : "start"
-              %(<text class="words-#{style}" #{attributes(%w[x y], places)} text-anchor="#{anchor}">#{h text}</text>)
+              %(<text class="words-#{style}" #{attributes(%w[x y],
+                                                          places)} text-anchor="#{anchor}">#{h text}</text>)
             end
 
-            def attributes(names, places) = names.zip(places).map { |name, place| %(#{name}="#{place}") }.join(" ")
+            def attributes(names, places)
+              names.zip(places).map { |name, place| %(#{name}="#{place}") }.join(" ")
+            end
+
             def h(text) = ERB::Util.html_escape(text.to_s)
           end
         end

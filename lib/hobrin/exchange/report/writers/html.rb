@@ -11,17 +11,29 @@ module Hobrin
           TYPE = "text/html"
           # Black and grey on white, so that it also prints.
           STYLES = <<~CSS
-            body { font: 16px/1.5 sans-serif; color: #1b1b1b; max-width: 60rem; margin: 2rem auto; padding: 0 1rem; }
-            h1 { font-size: 1.4rem; } h2 { font-size: 1.15rem; margin-top: 2rem; border-bottom: 1px solid #999; }
-            .report-lead { font-size: 1.2rem; } .report-small, .sample { color: #444; font-size: .9rem; }
-            .report-table { overflow-x: auto; } table { border-collapse: collapse; width: 100%; font-size: .92rem; }
-            th, td { text-align: left; vertical-align: top; padding: .25rem .6rem .25rem 0; border-bottom: 1px solid #ccc; }
-            pre { white-space: pre-wrap; overflow-wrap: anywhere; } svg { max-width: 100%; height: auto; }
-            .words-plain, .words-strong { font: 11px sans-serif; fill: #1b1b1b; } .words-strong { font-weight: bold; }
-            svg * { stroke: #1b1b1b; fill: none; } svg text { stroke: none; }
-            .shape-filled, .shape-alert { fill: #1b1b1b; } .shape-alert { stroke-width: 3; fill: #fff; }
-            .shape-solid { fill: #000; stroke: none; } .shape-soft, .shape-thin { stroke: #999; } .shape-dashed { stroke-dasharray: 5 3; } .shape-open { fill: none; }
-            .shape-dotted { stroke-dasharray: 1 3; } .shape-strong { stroke-width: 2; }
+            body { font: 16px/1.5 sans-serif; color: #1b1b1b; max-width: 60rem; margin: 2rem auto;
+              padding: 0 1rem; }
+            h1 { font-size: 1.4rem; }
+            h2 { font-size: 1.15rem; margin-top: 2rem; border-bottom: 1px solid #999; }
+            .report-lead { font-size: 1.2rem; }
+            .report-small, .sample { color: #444; font-size: .9rem; }
+            .report-table { overflow-x: auto; }
+            table { border-collapse: collapse; width: 100%; font-size: .92rem; }
+            th, td { text-align: left; vertical-align: top; padding: .25rem .6rem .25rem 0;
+              border-bottom: 1px solid #ccc; }
+            pre { white-space: pre-wrap; overflow-wrap: anywhere; }
+            svg { max-width: 100%; height: auto; }
+            svg * { stroke: #1b1b1b; fill: none; }
+            svg text { stroke: none; font: 11px sans-serif; fill: #1b1b1b; }
+            .words-strong { font-weight: bold; }
+            .shape-filled { fill: #1b1b1b; }
+            .shape-alert { stroke-width: 3; fill: #fff; }
+            .shape-solid { fill: #000; stroke: none; }
+            .shape-soft, .shape-thin { stroke: #999; }
+            .shape-dashed { stroke-dasharray: 5 3; }
+            .shape-dotted { stroke-dasharray: 1 3; }
+            .shape-strong { stroke-width: 2; }
+            .shape-open { fill: none; }
             @media print { .report-ward { break-after: page; } }
           CSS
           private_constant :STYLES

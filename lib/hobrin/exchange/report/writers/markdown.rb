@@ -16,9 +16,12 @@ module Hobrin
             # report :: Report. Gives text.
             def call(report)
               sections = report.sections.map do |section|
-                ["## #{plain(section.title)}", *section.blocks.filter_map { |block| block(block) }].join("\n\n")
+                ["## #{plain(section.title)}", *section.blocks.filter_map do |block|
+                  block(block)
+                end].join("\n\n")
               end
-              ["# #{plain(report.title)}", *("*#{SAMPLE}*" if report.sample), *sections].join("\n\n") << "\n"
+              ["# #{plain(report.title)}", *("*#{SAMPLE}*" if report.sample),
+               *sections].join("\n\n") << "\n"
             end
 
             private
@@ -42,7 +45,11 @@ module Hobrin
 
             def grid(block)
               columns = block.columns.map { |name| plain(name) }
-              [columns, columns.map { "---" }, *block.rows.map { |row| row.map { |text| cell(text) } }]
+              [columns, columns.map { "---" }, *block.rows.map do |row|
+                row.map do |text|
+                  cell(text)
+                end
+              end]
                 .map { |row| "| #{row.join(" | ")} |" }.join("\n")
             end
 
@@ -50,7 +57,8 @@ module Hobrin
 
             # One line, with its signs taken as they stand; a line that begins like a list too.
             def plain(text)
-              text.gsub(/\s*\n\s*/, " ").gsub(SIGNS) { |sign| "\\#{sign}" }.sub(/\A(\d+)([.)])/, '\1\\\\\2').sub(/\A([-+=])/, '\\\\\1')
+              line = text.gsub(/\s*\n\s*/, " ").gsub(SIGNS) { |sign| "\\#{sign}" }
+              line.sub(/\A(\d*)([.)+=-])(?=\s|\z)/) { "#{::Regexp.last_match(1)}\\#{::Regexp.last_match(2)}" }
             end
           end
         end

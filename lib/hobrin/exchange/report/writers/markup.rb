@@ -37,13 +37,17 @@ module Hobrin
             end
 
             def grid(block)
-              head = block.columns.all?(&:empty?) ? "" : "<thead><tr>#{cells(block.columns, "th")}</tr></thead>"
+              head = block.columns.all?(&:empty?) ? "" : "<thead><tr>#{cells(block.columns,
+                                                                             "th")}</tr></thead>"
               rows = block.rows.map { |row| "<tr>#{cells(row, "td")}</tr>" }.join("\n")
               %(<div class="report-table" tabindex="0" role="region" aria-label="#{h block.name}"><table>) +
                 "#{head}<tbody>#{rows}</tbody></table></div>"
             end
 
-            def cells(row, name) = row.map { |text| "<#{name}>#{h(text).gsub("\n", "<br>")}</#{name}>" }.join
+            def cells(row, name)
+              row.map { |text| "<#{name}>#{h(text).gsub("\n", "<br>")}</#{name}>" }.join
+            end
+
             def h(text) = ERB::Util.html_escape(text.to_s)
           end
         end

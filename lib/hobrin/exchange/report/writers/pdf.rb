@@ -25,7 +25,9 @@ module Hobrin
 
           # report :: Report; ward :: whether only the page for the ward is wanted. Gives bytes.
           def call(report, ward: false)
-            size = SIZES.find { |one| written(report, one, ward: true).page_count == 1 } || SIZES.last
+            size = SIZES.find do |one|
+              written(report, one, ward: true).page_count == 1
+            end || SIZES.last
             written(report, size, ward:).render
           end
 
@@ -33,7 +35,8 @@ module Hobrin
 
           def written(report, size, ward:)
             document = opened(report)
-            PdfSections.new(document, size).call(report.ward, title: report.title, sample: report.sample)
+            PdfSections.new(document, size).call(report.ward, title: report.title,
+                                                              sample: report.sample)
             return document if ward || report.behind.empty?
 
             document.start_new_page
@@ -49,7 +52,8 @@ module Hobrin
             document = Prawn::Document.new(page_size: "A4", margin: MARGIN,
                                            info: { Title: report.title, CreationDate: made, Producer: "Hobrin" })
             document.font_families.update("text" => @fonts.slice(:normal, :bold, :italic),
-                                          "other" => { normal: @fonts[:other], bold: @fonts[:other], italic: @fonts[:other] })
+                                          "other" => { normal: @fonts[:other],
+                                                       bold: @fonts[:other], italic: @fonts[:other] })
             document.font("text")
             document.fallback_fonts(["other"])
             document

@@ -12,7 +12,8 @@ module Hobrin
           LETTERS = 10
           private_constant :BLACK, :WIDTHS, :DASHES, :LETTERS
 
-          # top :: where its upper edge is, from the bottom; scale :: points for a unit of the picture
+          # top :: where its upper edge is, from the bottom; scale :: points for a unit of the
+          #   picture
           def initialize(document, top, scale)
             @document = document
             @top = top
@@ -21,7 +22,9 @@ module Hobrin
 
           # picture :: Picture
           def call(picture)
-            picture.shapes.each { |kind, style, places, text| text ? words(kind, style, places, text) : shape(kind, style, places) }
+            picture.shapes.each do |kind, style, places, text|
+              text ? words(kind, style, places, text) : shape(kind, style, places)
+            end
           end
 
           private
@@ -45,8 +48,14 @@ module Hobrin
 
           def drawn(kind, style, places)
             case kind
-            when "box" then finish(style) { @document.rectangle(at(*places.first(2)), *places.drop(2).map { |one| one * @scale }) }
-            when "dot" then finish(style) { @document.circle(at(*places.first(2)), places.last * @scale) }
+            when "box" then finish(style) do
+              @document.rectangle(at(*places.first(2)), *places.drop(2).map do |one|
+                one * @scale
+              end)
+            end
+            when "dot" then finish(style) do
+              @document.circle(at(*places.first(2)), places.last * @scale)
+            end
             when "area" then finish(style) { @document.polygon(*pairs(places)) }
             else along(pairs(places))
             end
@@ -68,7 +77,8 @@ module Hobrin
             size = LETTERS * @scale
             left -= @document.width_of(text, size:) if kind == "number"
             @document.fill_color(BLACK)
-            @document.draw_text(text, at: [left, top], size:, style: style == "strong" ? :bold : :normal)
+            @document.draw_text(text, at: [left, top], size:,
+                                      style: style == "strong" ? :bold : :normal)
           end
 
           def pairs(places) = places.each_slice(2).map { |x, y| at(x, y) }

@@ -39,7 +39,9 @@ module Hobrin
             case block
             when Words then words(block, following)
             when Grid then grid(block)
-            when Items then block.list.each { |one| @document.text("– #{one}", size: @size, indent_paragraphs: 0) }
+            when Items then block.list.each do |one|
+              @document.text("– #{one}", size: @size, indent_paragraphs: 0)
+            end
             when Picture then picture(block)
             end
             @document.move_down(@size * 0.5)
@@ -56,8 +58,9 @@ module Hobrin
           def grid(block)
             named = block.columns.any? { |name| !name.empty? }
             rows = [*([block.columns] if named), *block.rows]
-            @document.table(rows, header: named, width: @document.bounds.width, column_widths: widths(block),
-                                  cell_style: { size: @size - 1, borders: [:bottom], border_color: LIGHT, padding: [2, 6, 2, 0] }) do
+            cell_style = { size: @size - 1, borders: [:bottom], border_color: LIGHT, padding: [2, 6, 2, 0] }
+            @document.table(rows, header: named, width: @document.bounds.width, cell_style:,
+                                  column_widths: widths(block)) do
               row(0).font_style = :bold if named
             end
           end
@@ -65,7 +68,9 @@ module Hobrin
           # As wide as their texts ask for, none under a tenth of the page.
           def widths(block)
             weights = block.columns.each_index.map do |place|
-              [*block.rows.map { |row| row[place].size }, block.columns[place].size].max.clamp(6, 90)**0.7
+              [*block.rows.map do |row|
+                row[place].size
+              end, block.columns[place].size].max.clamp(6, 90)**0.7
             end
             floor = weights.sum * 0.07
             weights = weights.map { |weight| [weight, floor].max }
@@ -81,7 +86,8 @@ module Hobrin
 
           # None is wider than the page, and none higher.
           def scale(block)
-            [@document.bounds.width / block.width.to_f, @document.bounds.height * 0.9 / block.height, @size / 10.5].min
+            [@document.bounds.width / block.width.to_f,
+             @document.bounds.height * 0.9 / block.height, @size / 10.5].min
           end
 
           def height(block) = block.height * scale(block)

@@ -1,0 +1,24 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    # Files that come in and go out.
+    module FileHelpers
+      # The text of the file that was sent. Raises InputError, at `field`, for none.
+      def sent_text(field)
+        file = params["file"]
+        path = file.is_a?(Hash) && file[:tempfile]&.path
+        raise InputError, { field => "Choose a file first." } unless path
+
+        File.read(path, encoding: "UTF-8")
+      end
+
+      # Answers with a file to save. file :: anything with name, type and body
+      def download(file)
+        content_type file.type, **(file.body.encoding == Encoding::BINARY ? {} : { charset: "utf-8" })
+        attachment file.name
+        file.body
+      end
+    end
+  end
+end
