@@ -38,7 +38,7 @@ group :test do
   gem "capybara", "~> 3.40"
   gem "cql-ruby", "~> 0.9"
   gem "docx", "~> 0.13"
-  gem "fhir_models", "~> 5.0.0"
+  gem "fhir_models", "~> 5.0.0", require: false
   gem "json_schemer", "~> 2.4"
   gem "parallel_tests", "~> 5.0"
   gem "rack-test", "~> 2.2"

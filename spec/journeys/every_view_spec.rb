@@ -6,7 +6,8 @@ RSpec.describe "Every view", :sample, :browser do
   include CleanView
 
   steps = %w[ask word narrow sift weigh act trail narrow?opened=limit-age ask?phrase=P:3 trail?line=20&with=31
-             narrow?show=limits narrow?show=filters&kind=diagnosis trail?again=yes]
+             narrow?show=limits narrow?show=filters&kind=diagnosis trail?again=yes
+             act?show=steps act?show=versions&version=1 act?show=whole]
   ["/", *steps.map do |step|
     "/inquiries/1/#{step}"
   end, "/inquiries/5/ask", "/inquiries/77/ask"].each do |view|

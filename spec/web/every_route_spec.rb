@@ -12,7 +12,8 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "sift" => %w[paper show order group part rung find style], "full-text" => %w[paper],
       "list.ris" => %w[part rung find order],
       "weigh" => %w[paper show numbers outcome part by take as result finding for prevalence],
-      "act" => %w[opened show measure],
+      "act" => %w[opened show measure version style],
+      "files/brief.md" => %w[style],
       "trail" => %w[line with step who again], "since" => %w[seen] }
   end
   let(:writes) do
@@ -38,6 +39,9 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "findings" => %w[do finding text papers speaks words component steps why],
       "act" => %w[seen conclusion what where who from_when measured look_again],
       "deliberation" => %w[marks lines decision next],
+      "steps" => %w[stops needed agree risk step_on step_who step_what step_done cycle_plan cycle_did
+                    cycle_saw cycle_next_time next],
+      "signatures" => %w[seen signer], "address" => %w[do],
       "measures" => %w[do measure name sort way counted of target started numbers],
       "lines" => %w[title name notation do line], "undo" => %w[way], "redo" => %w[way],
       "trail" => %w[line do note note_was], "again" => %w[again] }

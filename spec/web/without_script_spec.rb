@@ -62,6 +62,9 @@ RSpec.describe "The application without scripts", :sample, :client do
     expect([last_response.status,
             URI(last_response.headers["location"]).path]).to eq([303, "/inquiries/6/sift"])
     submit "/inquiries/6/delete"
-    expect(text).not_to include("help adults in intensive care to sleep")
+    cards = -> { Nokogiri::HTML(last_response.body).css(".cards").text }
+    expect(cards.call).not_to include("help adults in intensive care to sleep")
+    submit "/inquiries/6/back"
+    expect(cards.call).to include("help adults in intensive care to sleep")
   end
 end

@@ -35,6 +35,13 @@ module OpenedFiles
       book.sheets.to_h { |name| [name, book.sheet(name).to_a] }
     end
 
+    # What fhir_models finds wrong in a bundle of FHIR R5 and in each of its resources: Array of
+    # Hashes, empty where nothing is.
+    def fhir(text)
+      JSON.parse(run("bundle", "exec", RbConfig.ruby, File.expand_path("../../outside/validate_fhir.rb", __dir__),
+                     text))
+    end
+
     # What a QR code on the first page of a PDF says, by jsQR.
     def code(bytes)
       picture = run("pdftoppm", "-r", "150", "-f", "1", "-l", "1", "-", bytes, binmode: true)

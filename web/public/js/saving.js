@@ -47,7 +47,7 @@
 
   // A link to another step takes the written text along.
   document.addEventListener("click", (event) => {
-    const link = event.target.closest("a.tab, .head a, .titles a, .dock a");
+    const link = event.target.closest("a.tab, .head a, .titles a, .dock a, .list-choices a, .list-note a");
     const form = document.querySelector("form[data-saves]");
     if (link && form && changed.has(form)) {
       event.preventDefault();

@@ -44,11 +44,10 @@ module Hobrin
         [*by_runs, *by_limits]
       end
 
-      # Whether anything is there that chance seldom makes.
-      def sign?
-        found = run&.call
-        [found&.sign?, run&.shift?, run&.trend?, outside_after.any?].any?
-      end
+      # Whether anything is there that chance seldom makes: a long run, few crossings, or a point
+      # outside the limits. Six on one side and five that go on are hints only, since noise makes
+      # them in one series of four (docs/acting.md).
+      def sign? = [run&.call&.sign?, outside_after.any?].any?
 
       private
 
@@ -64,8 +63,14 @@ module Hobrin
         return [*said, "Ten points off the median are needed to tell a run from chance; there are " \
                        "#{after.count { |value| value != middle }}."] unless found
 
-        [*said, longest(found), crossings(found), ("Six or more in a row lie on one side." if run.shift?),
-         ("Five or more in a row go on rising or falling." if run.trend?)].compact
+        [*said, longest(found), crossings(found), hint].compact
+      end
+
+      # What Perla's rules see beside the others; nil for nothing.
+      def hint
+        seen = [("six or more in a row lie on one side" if run.shift?),
+                ("five or more in a row go on rising or falling" if run.trend?)].compact
+        "As a hint, since noise does this too in one series of four: #{seen.join("; ")}." if seen.any?
       end
 
       def longest(found)
