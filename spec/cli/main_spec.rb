@@ -141,6 +141,10 @@ RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
       out = StringIO.new
       expect(described_class.new(out:, err: StringIO.new, env: {}).call(["verify", file.path])).to eq(1)
       expect(out.string).to match(%r{^inquiry/decisions/\d+ is not what was written})
+      File.truncate(file.path, (100 * 1_048_576) + 1)
+      err = StringIO.new
+      expect(described_class.new(out:, err:, env: {}).call(["verify", file.path])).not_to eq(0)
+      expect(err.string).to include("is too large")
     end
   end
 

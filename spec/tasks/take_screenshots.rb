@@ -8,16 +8,17 @@ require_relative "../support/browser"
 
 FOLDER = Hobrin::Boot::ROOT.join("docs/screenshots")
 VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/word",
-          "word-card" => "/inquiries/1/word?open=term:14", "word-overlap" => "/inquiries/1/word?open=overlap",
+          "word-card" => "/inquiries/1/word?open=term:14",
           "narrow" => "/inquiries/1/narrow",
-          "narrow-filters" => "/inquiries/2/narrow?show=filters",
           "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.label-2019",
           "sift-threads" => "/inquiries/1/sift?show=threads",
           "weigh" => "/inquiries/1/weigh?paper=10.5555/hobrin.trial-2021",
           "weigh-together" => "/inquiries/1/weigh?outcome=1",
           "weigh-certainty" => "/inquiries/1/weigh?outcome=1&part=certainty",
           "weigh-findings" => "/inquiries/1/weigh?show=table", "weigh-test" => "/inquiries/2/weigh?outcome=1",
-          "act" => "/inquiries/1/act", "act-measures" => "/inquiries/1/act?show=measures",
+          "act" => "/inquiries/1/act", "act-decision" => "/inquiries/1/act?show=decision",
+          "act-measures" => "/inquiries/1/act?show=measures",
+          "act-versions" => "/inquiries/1/act?show=versions&version=1",
           "trail" => "/inquiries/1/trail" }.freeze
 
 Dir.mktmpdir do |folder|

@@ -29,6 +29,10 @@ module Hobrin
           def close_path = @page.path(:trail)
           def form_path = @page.path(:again)
 
+          # Where the pooled values of the last signed version stand beside those of now; nil while
+          # none is signed.
+          def signed_path = (@page.path(:act, show: "versions") if @page.inquiry.acting.signed.any?)
+
           def before
             base = @outcome.base
             "#{number(rerun.before)} at line #{base.number} of #{day_and_time(base.at)}"
