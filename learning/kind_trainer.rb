@@ -16,7 +16,7 @@ module Hobrin
       # How hard weights are drawn: of cues, of classes, of single words and pairs.
       PULL = { cue: 0.005, class: 0.1, word: 0.2 }.freeze
       BESIDE = 0.4
-      private_constant :ROUNDS, :RARE, :RATE, :LAST_ROUNDS, :PULL, :BESIDE
+      private_constant :RARE, :RATE, :LAST_ROUNDS, :PULL, :BESIDE
 
       # The key of the kind that weights, as `call` gives them, make of a text.
       def self.guess(weights, text, classes)
@@ -29,8 +29,10 @@ module Hobrin
       OWN = YAML.safe_load_file(File.expand_path("own_kinds.yml", __dir__)).freeze
       private_constant :OWN
 
-      # examples :: Array of Examples::Example; classes :: of words
-      def initialize(examples, classes)
+      # examples :: Array of Examples::Example; classes :: of words; rounds :: how often all are
+      #   gone through
+      def initialize(examples, classes, rounds: ROUNDS)
+        @rounds = rounds
         own = OWN.flat_map { |kind, texts| texts.map { |text| [text, kind] } }
         @rows = (examples.map { |one| [one.text, one.kind] } + own).map do |text, kind|
           sentence = Question::Understanding::Sentence.new(text, classes)
@@ -55,7 +57,7 @@ module Hobrin
         @weights = @prior.dup
         @mean = Array.new(@weights.size, 0.0)
         @spread = Array.new(@weights.size, 0.0)
-        (1..ROUNDS).each { |round| step(gradient, round) }
+        (1..@rounds).each { |round| step(gradient, round) }
       end
 
       def sort(name)
@@ -100,7 +102,7 @@ module Hobrin
       end
 
       def step(gradient, round)
-        rate = RATE * (round > ROUNDS * LAST_ROUNDS ? 0.2 : 1.0)
+        rate = RATE * (round > @rounds * LAST_ROUNDS ? 0.2 : 1.0)
         early, late = 1 - (0.9**round), 1 - (0.99**round)
         gradient.each_with_index do |slope, place|
           slope -= @pull[place] * (@weights[place] - @prior[place])

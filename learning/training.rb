@@ -7,7 +7,8 @@ module Hobrin
     # they will be read with.
     class Training
       # swaps :: how many changed copies of each example are added; settings :: of FieldTrainer
-      Way = Struct.new(:name, :swaps, :settings)
+      # kind_rounds :: of KindTrainer, its own when nil
+      Way = Struct.new(:name, :swaps, :settings, :kind_rounds)
 
       SEED = 7
       WAYS = [
@@ -30,7 +31,7 @@ module Hobrin
 
       # Gives the text that Question::Understanding::Learned.parse reads.
       def call
-        kinds = KindTrainer.new(@examples, @classes).call
+        kinds = kind_trainer(@examples).call
         labels = FieldTrainer.new(labelled, @way.settings).call
         Question::Understanding::Learned.dump(
           classes: @classes, kinds:, **labels, words: heavy(labels[:words]), beginnings: heavy(labels[:beginnings])
@@ -38,6 +39,10 @@ module Hobrin
       end
 
       private
+
+      def kind_trainer(examples)
+        KindTrainer.new(examples, @classes, rounds: @way.kind_rounds || KindTrainer::ROUNDS)
+      end
 
       # What weighs next to nothing is left out.
       def heavy(rows) = rows.select { |_, weights| weights.any? { |weight| weight.abs >= LEAST } }
@@ -55,7 +60,7 @@ module Hobrin
         parts = @examples.each_with_index.group_by { |_, place| place % Examples::FOLDS }.values
         parts.flat_map do |part|
           some = part.map(&:first)
-          kinds = KindTrainer.new(@examples - some, @classes).call
+          kinds = kind_trainer(@examples - some).call
           some.map { |one| [one.id, KindTrainer.guess(kinds, one.text, @classes)] }
         end.to_h
       end

@@ -54,6 +54,7 @@ RSpec.describe Hobrin::Question::Understanding do
     few = learning::Examples.tuned_on.each_slice(12).map(&:first)
     way = learning::Training::CHOSEN.dup.tap do |one|
       one.settings = one.settings.dup.tap { |settings| settings.rounds = 2 }
+      one.kind_rounds = 8
     end
     learn = -> { learning::Training.new(few, thesaurus:, way:).call }
     text = learn.call

@@ -43,7 +43,8 @@ RSpec.describe "What Word offers", :sample, :slow do
   it "names headings that its papers have more often than others, by counts taken anew" do
     gains = Hobrin::Services::SuggestHeadings.new(context).call(inquiry, "I")
     library = SampleHome.records
-    kept = library.select { |record| inquiry.kept_ids.include?(record.id) }
+    ids = inquiry.kept_ids
+    kept = library.select { |record| ids.include?(record.id) }
     expect(gains.keys).to eq(%i[newest kept])
     gains.fetch(:kept).suggestions.each do |gain|
       having = lambda { |some|
