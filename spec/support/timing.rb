@@ -5,7 +5,7 @@
 # memory. The quickest counts.
 module Timing
   AGAIN = 4
-  LEAST = 0.2
+  LEAST = 0.4
 
   def timed
     before = Process.clock_gettime(Process::CLOCK_PROCESS_CPUTIME_ID)
@@ -15,7 +15,7 @@ module Timing
 
   def least_time(times = AGAIN, &) = Array.new(times) { timed(&) }.min
 
-  # What is twice as large may take three times as long; below a fifth of a second the clock tells
+  # What is twice as large may take three times as long; below two fifths of a second the clock tells
   # nothing. The block does the work of the size that it is given.
   def expect_linear(name, sizes)
     times = sizes.map { |size| timed { yield size } }
