@@ -9,10 +9,14 @@ module Hobrin
     #
     # 0: done; 1: input was refused (in whole or in part); 2: cannot run
     class Main
-      COMMANDS = { "count" => Commands::Count, "find" => Commands::Find, "explain" => Commands::Explain, "import" => Commands::Import,
-                   "thesaurus import" => Commands::ThesaurusImport, "thesaurus export" => Commands::ThesaurusExport,
-                   "trail" => Commands::Trail, "export" => Commands::Export, "backup" => Commands::Backup,
-                   "propose" => Commands::Propose, "verify" => Commands::Verify, "bench" => Commands::Bench }.freeze
+      COMMANDS = {
+        "count" => Commands::Count, "find" => Commands::Find, "explain" => Commands::Explain,
+        "import" => Commands::Import, "thesaurus import" => Commands::ThesaurusImport,
+        "thesaurus export" => Commands::ThesaurusExport, "trail" => Commands::Trail,
+        "export" => Commands::Export, "backup" => Commands::Backup, "propose" => Commands::Propose,
+        "verify" => Commands::Verify, "serve" => Commands::Serve, "work" => Commands::Work,
+        "bench" => Commands::Bench
+      }.freeze
       DONE, REFUSED, CANNOT = 0, 1, 2
       INTERRUPTED = 130
       private_constant :COMMANDS, :DONE, :REFUSED, :CANNOT, :INTERRUPTED

@@ -27,7 +27,7 @@ module Hobrin
                "demo" => Demo, "learning" => Learning }.freeze
     # Folders that only hold files together, one for each step or table; what is in them belongs to
     # the layer itself.
-    GROUPS = %w[store/* store/library/nearness services/* web/pages/weigh/pictures web/drawing
+    GROUPS = %w[store/* store/library/nearness store/library/imports services/* web/pages/weigh/pictures web/drawing
                 demo/inquiries].freeze
     # What is no Ruby of a layer, or a program of its own.
     IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].freeze
@@ -63,7 +63,8 @@ module Hobrin
           filters: study_filters, inquiries: Store::Inquiries.new(inquiries),
           shared_briefs: Store::SharedBriefs.new(inquiries),
           own_filters: Store::OwnFilters.new(inquiries), settings: Store::Settings.new(inquiries),
-          papers: Store::KeptPapers.new(home), library: Store::Library.new(database(home, :library)), who:,
+          papers: Store::KeptPapers.new(home), incoming: Store::Incoming.new(home),
+          library: Store::Library.new(database(home, :library)), who:,
           clock:, learned:, dictionary:
         )
       end

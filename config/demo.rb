@@ -5,29 +5,36 @@ require "socket"
 require_relative "server"
 
 module Hobrin
-  # Serves the application with the sample data; what `bin/demo` runs once everything is installed.
+  # Serves the application, with the sample data or with what the home holds; what `bin/demo` and
+  # `bin/hobrin serve` run once everything is installed.
   class DemoServer
     HOST = "127.0.0.1"
     PORTS = (1..65_535)
-    LARGEST_REQUEST = 1_000_000
+    LARGEST_REQUEST = Store::Incoming::LARGEST_BYTES + 1_000_000
     private_constant :HOST, :PORTS, :LARGEST_REQUEST
 
-    def initialize(env: ENV, out: $stdout)
+    # sample :: whether an empty home gets the sample data
+    def initialize(env: ENV, out: $stdout, sample: true)
       @env = env
       @out = out
+      @sample = sample
     end
 
     # Serves until stopped. Raises StateError, in one line, when it cannot start.
     def call
       port = free_port
       context = Boot.context(home: Boot.home(@env))
-      sample = Demo::Sample.new(context)
-      @out.puts sample.announcement if sample.announcement
-      sample.load
+      fill(context) if @sample
       serve(Server.app(context, home: Boot.home(@env), env: @env), port)
     end
 
     private
+
+    def fill(context)
+      sample = Demo::Sample.new(context)
+      @out.puts sample.announcement if sample.announcement
+      sample.load
+    end
 
     def free_port
       port = Integer(@env.fetch("PORT", "4646"), 10, exception: false)
@@ -55,7 +62,7 @@ module Hobrin
         config.preload_app!
         config.silence_single_worker_warning
         config.before_fork { Sequel::DATABASES.each(&:disconnect) }
-        # Nothing larger is taken in, so that nothing is written to disk before it is refused.
+        # The largest file that may come in; what is too large for its address is refused there.
         config.http_content_length_limit LARGEST_REQUEST
         config.environment "production"
       end
@@ -65,7 +72,7 @@ module Hobrin
 
     def announcing(port)
       Puma::Events.new.tap do |events|
-        events.after_booted { @out.puts "Hobrin is at http://#{HOST}:#{port} (made-up sample data). Ctrl-C stops it." }
+        events.after_booted { @out.puts "Hobrin is at http://#{HOST}:#{port}#{" (made-up sample data)" if @sample}. Ctrl-C stops it." }
       end
     end
   end

@@ -4,18 +4,20 @@ module Hobrin
   module Services
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
-      attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :library, :who, :filters,
+      attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library, :who, :filters,
                   :dictionary
 
       # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
       #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers
-      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, library:, who:, clock:, learned:,
+      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:,
+                     incoming:, library:, who:, clock:, learned:,
                      dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
         @shared_briefs = shared_briefs
         @own_filters = own_filters
         @settings = settings
         @papers = papers
+        @incoming = incoming
         @library = library
         @who = who
         @clock = clock

@@ -63,7 +63,7 @@ module Hobrin
         halt 400, Security::TOO_MUCH if request.get? && Lengths.excess(params)
       end
 
-      register Routes::Home, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,
+      register Routes::Home, Routes::Library, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,
                Routes::Trail
       register Failures
 

@@ -112,6 +112,21 @@ module Hobrin
         show_alone :"home/home", title: "Inquiries"
       end
 
+      # errors :: Hash of field to message
+      def show_library(errors: {})
+        Services::WakeWorker.new(context).call
+        @page = Pages::Library.new(context:, fields:, errors:)
+        show_alone :"library/library", title: "The library"
+      end
+
+      # The id of an import from the address. Raises GoneError when it is no number.
+      def import_id
+        id = Integer(params["id"], 10, exception: false)
+        raise GoneError, "import" unless id&.between?(1, 2**53)
+
+        id
+      end
+
       # Changes the list of inquiries, and shows it again.
       def at_home
         yield

@@ -61,7 +61,7 @@ module Hobrin
 
         def read(io, file)
           bar = Progress.new(::File.basename(file), total: io.size, err: @err)
-          outcome = Services::ImportRecords.new(context).call(io, format: given[:from], sample: given[:sample]) { |_, bytes| bar.at(bytes) }
+          outcome = Services::ImportRecords.new(context).call(io, format: given[:from], sample: given[:sample] || false, name: ::File.basename(file)) { |_, bytes| bar.at(bytes) }
           bar.finish
           if outcome.resumed.positive?
             @err.puts "#{file}: went on after #{outcome.resumed} entries that were in already."
@@ -75,7 +75,7 @@ module Hobrin
           return if outcome.strange.empty?
 
           most = outcome.strange.max_by(MOST_SHOWN, &:last).map(&:first).join(", ")
-          @err.puts "#{file}: #{outcome.strange.size} headings are not in the thesaurus, most often #{most}."
+          @err.puts "#{file}: #{outcome.strange.size} names are no heading of the thesaurus, most often #{most}."
         end
       end
     end

@@ -19,7 +19,8 @@ module Hobrin
       BATCH = 4_000
       MOST_REFUSALS = 200
       SAMPLE_BYTES = 4_096
-      private_constant :BATCH, :SAMPLE_BYTES
+      FEWEST = 2
+      private_constant :BATCH, :SAMPLE_BYTES, :FEWEST
 
       def initialize(context)
         @context = context
@@ -27,14 +28,22 @@ module Hobrin
 
       # io :: an IO that can be rewound, read as bytes; format :: a name of Exchange::FORMATS, or
       #   nil to tell by the file
-      # sample :: says that the records are made up
-      # The block, if any, is told [entries read, bytes read] after each batch.
+      # sample :: says that the records are made up; name :: of the file, for the list of imports
+      # import :: Store::Imports::Import that was begun already, or nil
+      # The block, if any, is told [entries read, bytes read] after each batch; when it gives :stop,
+      # no more is read.
       # Raises InputError (:file) when the file is in none of the formats. Gives an Outcome.
-      def call(io, format: nil, sample: false, &progress)
+      def call(io, format: nil, sample: false, name: "a file", import: nil, &progress)
         format = known!(io, format)
-        run = Run.new(@context, digest: digest(io, format), sample:, progress:, io:)
-        Exchange.each(io, format:, skip: run.resumed) { |place, result| run.take(place, result) }
-        run.finish(format)
+        import ||= begun(io, format, sample, name)
+        run = Run.new(@context, import, progress:, io:)
+        catch(:stop) do
+          Exchange.each(io, format:, skip: import.entries) do |place, result|
+            run.take(place, result)
+          end
+          run.finish
+        end
+        run.outcome(format)
       end
 
       private
@@ -51,6 +60,14 @@ module Hobrin
         raise InputError, { file: "This is in none of the formats that Hobrin reads: #{names}." }
       end
 
+      # The same file goes on where it was stopped.
+      def begun(io, format, sample, name)
+        digest = digest(io, format)
+        imports = @context.library.imports
+        imports.unfinished(digest)&.tap { |one| imports.change(one.id, state: "running") } ||
+          imports.begin(name:, digest:, format:, size: io.size, sample:, at: @context.now)
+      end
+
       def digest(io, format)
         whole = Digest::SHA256.new
         piece = +""
@@ -59,54 +76,64 @@ module Hobrin
         "#{format}:#{whole.hexdigest}"
       end
 
-      # One import as it goes: gathers records into batches and counts.
+      # One import as it goes: gathers records into batches and writes down what came of each.
       class Run
-        attr_reader :resumed
-
-        def initialize(context, digest:, sample:, progress:, io:)
+        def initialize(context, import, progress:, io:)
+          @context = context
           @library = context.library
-          @indexing = Exchange::Indexing.new(@library.thesaurus)
-          @digest = digest
-          @sample = sample
+          @indexing = Exchange::Indexing.new(@library.thesaurus, matches: @library.matches.names)
+          @import = import
           @progress = progress
           @io = io
-          @resumed = @library.entries_read(digest)
           @batch = []
-          @counts = { added: 0, known: 0, duplicates: 0, refused: 0 }
           @refusals = []
+          @strange = {}
         end
 
         # result :: Record or Exchange::Refusal
         def take(place, result)
           @place = place
-          return refuse(result) if result.is_a?(Exchange::Refusal)
+          return @refusals << result if result.is_a?(Exchange::Refusal)
 
           @batch << [place, @indexing.call(result)]
           write if @batch.size >= BATCH
         end
 
-        def finish(format)
-          write if @batch.any? || @counts[:refused].positive?
-          @library.finish_import(@digest)
-          Outcome.new(format:, **@counts, refusals: @refusals, resumed: @resumed,
-                      strange: @indexing.strange)
+        def finish
+          write if @batch.any? || @refusals.any?
+          @library.finish_import(@import, at: @context.now)
+        end
+
+        # What came of it, with what an earlier try did of it.
+        def outcome(format)
+          imports = @library.imports
+          now = imports.find(@import.id)
+          Outcome.new(format:, added: now.added - @import.added, known: now.known - @import.known,
+                      duplicates: now.duplicates - @import.duplicates,
+                      refused: now.refused - @import.refused, resumed: @import.entries,
+                      refusals: imports.refusals(@import.id).last(now.refused - @import.refused).first(MOST_REFUSALS),
+                      strange: imports.headings(@import.id))
         end
 
         private
 
-        def refuse(refusal)
-          @counts[:refused] += 1
-          @refusals << refusal if @refusals.size < MOST_REFUSALS
+        def write
+          @library.add(@batch.map(&:last), sample: @import.sample) do |outcome|
+            refusals = @refusals + outcome.clashes.map { |record| clash(record) }
+            @library.imports.add(@import.id, outcome, place: @place, at_byte: @io.pos, refusals:,
+                                                      headings: fresh_headings)
+          end
+          @batch = []
+          @refusals = []
+          throw :stop if @progress&.call(@place, @io.pos) == :stop
         end
 
-        def write
-          outcome = @library.add(@batch.map(&:last), sample: @sample, progress: [@digest, @place])
-          @counts[:added] += outcome.added.size
-          @counts[:known] += outcome.known
-          @counts[:duplicates] += outcome.duplicates
-          outcome.clashes.each { |record| refuse(clash(record)) }
-          @batch = []
-          @progress&.call(@place, @io.pos)
+        # Those that were met since the last batch; a name that only one paper of it has is left.
+        def fresh_headings
+          now = @indexing.strange.dup
+          met = now.to_h { |label, count| [label, count - @strange.fetch(label, 0)] }
+          @strange = now
+          met.select { |_, count| count >= FEWEST }
         end
 
         def clash(record)

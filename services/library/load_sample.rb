@@ -7,7 +7,9 @@ module Hobrin
     # it is, so that a start that was cut off is gone on with.
     class LoadSample
       BATCH = 4_000
-      private_constant :BATCH
+      NAME = "Made-up sample papers"
+      DIGEST = "sample"
+      private_constant :BATCH, :NAME, :DIGEST
 
       def initialize(context)
         @context = context
@@ -33,8 +35,18 @@ module Hobrin
         library = @context.library
         library.mark_loading("papers")
         ImportThesaurus.new(@context).call(headings)
-        records.each_slice(BATCH) { |some| library.add(some, sample: true) }
-        library.finish_import("sample")
+        import = library.imports.unfinished(DIGEST) ||
+                 library.imports.begin(name: NAME, digest: DIGEST, size: 0, sample: true,
+                                       at: @context.now)
+        read = 0
+        records.each_slice(BATCH) do |some|
+          read += some.size
+          library.add(some, sample: true) do |outcome|
+            library.imports.add(import.id, outcome, place: read, at_byte: 0, refusals: [],
+                                                    headings: {})
+          end
+        end
+        library.finish_import(import, at: @context.now)
       end
 
       # Sample inquiries of a start that was cut off are made anew: nobody has worked on them yet.

@@ -8,7 +8,7 @@ RSpec.describe "Every view", :sample, :browser do
   steps = %w[ask word narrow sift weigh act trail narrow?opened=limit-age ask?phrase=P:3 trail?line=20&with=31
              narrow?show=limits narrow?show=filters&kind=diagnosis trail?again=yes
              act?show=steps act?show=versions&version=1 act?show=whole]
-  ["/", *steps.map do |step|
+  ["/", "/library", "/library/doubles", "/library?back=1", *steps.map do |step|
     "/inquiries/1/#{step}"
   end, "/inquiries/5/ask", "/inquiries/77/ask"].each do |view|
     it("is clean for axe and the console, and fits 390 px: #{view}") { expect_clean(view) }

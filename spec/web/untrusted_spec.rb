@@ -23,7 +23,8 @@ RSpec.describe "What is sent to the web application", :sample, :client do
                  findings deliberation measures steps signatures address aside back copy].map do |path|
       "/inquiries/1/#{path}"
     end
-    changes.push("/inquiries", "/archives")
+    changes.push("/inquiries", "/archives", "/library/files", "/library/imports/1",
+                 "/library/matches", "/library/doubles")
     expect(changes.size).to eq(Hobrin::Web::App.routes["POST"].size)
     before = saved
     changes.each do |path|

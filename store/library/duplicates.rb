@@ -29,6 +29,36 @@ module Hobrin
         )
       end
 
+      # Pairs of numbers that are linked: [[first, number], …], at most `limit`, those after `after`.
+      def pairs(limit:, after: 0)
+        linked = @db[:records].exclude(duplicate_of: nil).where { number > after }
+        linked.order(:number).limit(limit).select_map(%i[duplicate_of number])
+      end
+
+      # Pairs that a person said to be two papers.
+      def parted(limit:) = @db[:apart].order(:one, :two).limit(limit).select_map(%i[one two])
+
+      # Says that a record is not the same paper as the first of its group. Raises GoneError.
+      def part(number)
+        writing do
+          first = @db[:records].where(number:).get(:duplicate_of) or raise GoneError, "double"
+          @db[:apart].insert_conflict.insert(one: [first, number].min, two: [first, number].max)
+          @db[:records].where(number:).update(duplicate_of: nil)
+        end
+      end
+
+      # Says that two that were parted are the same after all. Raises GoneError.
+      def join(one, two)
+        writing do
+          raise GoneError, "double" if @db[:apart].where(one:, two:).delete.zero?
+
+          @db[:records].where(number: two).update(duplicate_of: leader(one))
+        end
+      end
+
+      # How many records are the same paper as an earlier one.
+      def count = @db[:records].exclude(duplicate_of: nil).count
+
       private
 
       # Hash of each new number to the first earlier one with the same value in a column.
@@ -49,8 +79,12 @@ module Hobrin
       # Two different DOIs say that they are two papers, though a third record without one looks
       # like both.
       def apart?(*numbers)
+        return true unless @db[:apart].where(one: numbers.min, two: numbers.max).empty?
+
         @db[:records].where(number: numbers).exclude(doi: nil).distinct.select_map(:doi).size > 1
       end
+
+      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
 
       def leader(number) = @db[:records].where(number:).get(:duplicate_of) || number
     end

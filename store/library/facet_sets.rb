@@ -18,7 +18,7 @@ module Hobrin
         @db = db
       end
 
-      # numbered :: Array of [number, Records::Record] that just went in
+      # numbered :: Array of [number, Records::Record] that just went in, or were written anew
       def add(numbered)
         gathered = Hash.new do |names, name|
           names[name] = Hash.new do |values, value|
@@ -29,7 +29,7 @@ module Hobrin
           Retrieval::Facets.of(record).each { |name, value| gathered[name][value] << number }
         end
         gathered[:all]["all"] = numbered.map(&:first)
-        part = numbered.first.first
+        part = [numbered.first.first, @db[:facets].max(:part).to_i + 1].max
         write(gathered.flat_map do |name, values|
           values.map do |value, numbers|
             [name, value, part, Records::RecordSet.of(numbers)]
@@ -44,6 +44,18 @@ module Hobrin
                       .map { |(name, value), same| [name, value, 0, union(same.map(&:last))] }
         @db[:facets].where(SCATTERED).delete
         write(joined)
+      end
+
+      # Takes records out of every set; a value that nothing has any more goes.
+      def remove(gone)
+        changed = @db[:facets].select_map(%i[name value part
+                                             records]).filter_map do |name, value, part, bytes|
+          before = Records::RecordSet.load(bytes)
+          left = before - gone
+          [name, value, part, left] if left.size < before.size
+        end
+        changed.each { |name, value, part, _| @db[:facets].where(name:, value:, part:).delete }
+        write(changed.reject { |*, left| left.empty? })
       end
 
       # The records that have any of the values.

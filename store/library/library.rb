@@ -10,16 +10,28 @@ module Hobrin
     class Library
       extend Forwardable
 
+      # So many records are written anew at once.
+      MATCHED = 5_000
+      private_constant :MATCHED
+
       # Which records are the same paper.
       attr_reader :duplicates
 
       # Who cites whom.
       attr_reader :citations
 
+      # The files that came in.
+      attr_reader :imports
+
+      # Which heading a name from outside stands for.
+      attr_reader :matches
+
       def initialize(db)
         @db = db
         @duplicates = Duplicates.new(db)
         @citations = Citations.new(db)
+        @imports = Imports.new(db)
+        @matches = HeadingMatches.new(db)
         @lock = Mutex.new
         @stored = StoredRecords.new(db) { index.sets(:dates) }
       end
@@ -40,7 +52,13 @@ module Hobrin
 
       # The library as it is now, read once for each version.
       def now
-        @lock.synchronize { @now = @now&.version == version ? @now : snapshot }
+        @lock.synchronize do
+          next @now if @now&.version == version
+
+          # What was read of records may have been written anew.
+          @stored.forget
+          @now = snapshot
+        end
       end
 
       def index = now.index
@@ -86,25 +104,46 @@ module Hobrin
 
       # Adds one batch of records that are not there yet, by id, in one transaction. Gives
       # RecordRows::Outcome.
-      # sample :: says that the library holds made-up records; progress :: [digest of the file,
-      #   entries read so far]
-      def add(records, sample: false, progress: nil)
+      # sample :: says that the library holds made-up records. The block, if any, is given the
+      #   outcome and writes down what came of it in the same transaction.
+      def add(records, sample: false)
         changing do
           meta_write("sample", "yes") if sample
-          remember(*progress) if progress
-          RecordRows.new(@db).add(records)
+          RecordRows.new(@db).add(records).tap { |outcome| yield outcome if block_given? }
         end
       end
 
-      # How many entries of a file are in already, when its import was stopped; 0 otherwise.
-      def entries_read(digest) = @db[:imports].where(digest:).get(:entries) || 0
-
-      # Ends an import: what was remembered of it is let go, and what its batches wrote is joined.
-      def finish_import(digest)
+      # Ends an import: what its batches wrote is joined. at :: ISO 8601
+      def finish_import(import, at:)
         changing do
-          @db[:imports].where(digest:).delete
           FacetSets.new(@db).join
           WordRows.new(@db).count
+          @db[:imports].where(id: import.id).update(state: "done", ended_at: at, message: nil)
+        end
+      end
+
+      # Gives the papers that carry a name the heading that it stands for. Gives how many changed.
+      def apply_match(match)
+        changing do
+          indexing = Exchange::Indexing.new(HeadingRows.new(@db).read, matches: @matches.names)
+          changed = @matches.carrying(match.name).each_slice(MATCHED).sum do |numbers|
+            Rewriting.new(@db).call(numbers) { |record| indexing.call(record) }
+          end
+          FacetSets.new(@db).join
+          @matches.done(match)
+          changed
+        end
+      end
+
+      # Takes back all records that an import brought. Gives how many. at :: ISO 8601
+      def take_back(import, at:)
+        changing do
+          gone = Removal.new(@db).call(@imports.parts(import.id))
+          WordRows.new(@db).count
+          @db[:import_parts].where(import_id: import.id).delete
+          @db[:imports].where(id: import.id).update(state: "taken back", ended_at: at)
+          forget_sample if import.sample
+          gone
         end
       end
 
@@ -119,10 +158,17 @@ module Hobrin
           @db.transaction(mode: :immediate) do
             result = yield
             meta_write("version", following(version))
-            @db[:versions].insert(version:, highest: @db[:records].max(:number) || 0)
+            highest = [@db[:records].max(:number), @db[:versions].max(:highest)].compact.max || 0
+            @db[:versions].insert(version:, highest:)
             result
           end
         end
+      end
+
+      # Once the last made-up papers are out, nothing says any more that papers are made up.
+      def forget_sample
+        @db[:meta].where(name: "sample").delete if @db[:imports].where(sample: true,
+                                                                       state: "done").empty?
       end
 
       # "3fa29c.4" after "3fa29c.3"
@@ -133,15 +179,12 @@ module Hobrin
 
       def snapshot
         @db.transaction do
-          Snapshot.new(version:, index: Index.new(@db) { |number| numbered(number) }.tap(&:everything),
+          Snapshot.new(version:, index: Index.new(@db) do |number|
+            numbered(number)
+          end.tap(&:everything),
                        thesaurus: HeadingRows.new(@db).read, size: @db[:records].count,
                        sample: meta("sample") == "yes", traits: KeptTraits.new { likeness })
         end
-      end
-
-      def remember(digest, entries)
-        replacing = @db[:imports].insert_conflict(target: :digest, update: { entries: })
-        replacing.insert(digest:, entries:)
       end
 
       def meta(name) = @db[:meta].where(name:).get(:value)

@@ -37,7 +37,10 @@ module Hobrin
 
       private
 
-      def next_number = (@db[:records].max(:number) || 0) + 1
+      # A number is given once, also when its record was taken out again.
+      def next_number
+        [@db[:records].max(:number), @db[:versions].max(:highest)].compact.max.to_i + 1
+      end
 
       # Hash of id to title for those of the ids that are there.
       def titles(ids)

@@ -8,7 +8,7 @@ module Hobrin
       # instead.
       FEW = 2_000
       # How many records that were read are kept: a list is shown again after each decision. A
-      # record never changes, and takes some ten kilobytes.
+      # record changes only with the version of the library, and takes some ten kilobytes.
       MOST_RECORDS = 2_000
       private_constant :FEW, :MOST_RECORDS
 
@@ -18,6 +18,9 @@ module Hobrin
         @dates = dates
         @read = Kept.new(most: MOST_RECORDS)
       end
+
+      # Lets what was read go, when records may have changed.
+      def forget = @read = Kept.new(most: MOST_RECORDS)
 
       # The record with this id, or nil.
       def record(id) = records(@db[:records].where(id:)).first

@@ -13,20 +13,23 @@ module Hobrin
         # more.
         LARGEST_FILE = Services::KeepPdf::LARGEST_BYTES + 65_536
         FILES = %r{\A/(?:inquiries/\d+/full-text|archives)\z}
+        # Papers for the library may be many.
+        LARGEST_IMPORT = Services::ReceiveFile::LARGEST_BYTES + 65_536
+        IMPORTS = "/library/files"
+        IMPORT_TOO_LARGE = "This file is larger than 500 MB. Bring it in in parts."
         FILE_TOO_LARGE = "This file is larger than 25 MB. Go back and choose a smaller one."
         TOO_LARGE = "This is far longer than a question can be. Go back: what you wrote is still in the page. " \
                     "Shorten it."
         UNREADABLE = "This request cannot be read: its parameters are too many, too deep, or cut."
-        private_constant :LARGEST_BYTES, :LARGEST_FILE, :FILES, :FILE_TOO_LARGE, :TOO_LARGE,
-                         :UNREADABLE
+        private_constant :LARGEST_BYTES, :LARGEST_FILE, :LARGEST_IMPORT, :IMPORTS, :IMPORT_TOO_LARGE,
+                         :FILES, :FILE_TOO_LARGE, :TOO_LARGE, :UNREADABLE
 
         def initialize(app)
           @app = app
         end
 
         def call(env)
-          file = env["REQUEST_METHOD"] == "POST" && env["PATH_INFO"].to_s.match?(FILES)
-          largest, words = file ? [LARGEST_FILE, FILE_TOO_LARGE] : [LARGEST_BYTES, TOO_LARGE]
+          largest, words = bounds(env)
           return refuse(413, words) if env["CONTENT_LENGTH"].to_i > largest
           return refuse(400, UNREADABLE) unless readable?(env)
 
@@ -34,6 +37,15 @@ module Hobrin
         end
 
         private
+
+        # [bytes, what is said of more]
+        def bounds(env)
+          path = env["PATH_INFO"].to_s
+          return [LARGEST_BYTES, TOO_LARGE] unless env["REQUEST_METHOD"] == "POST"
+          return [LARGEST_IMPORT, IMPORT_TOO_LARGE] if path == IMPORTS
+
+          path.match?(FILES) ? [LARGEST_FILE, FILE_TOO_LARGE] : [LARGEST_BYTES, TOO_LARGE]
+        end
 
         # What is parsed here is kept in env, so nothing is parsed twice.
         def readable?(env)

@@ -46,7 +46,13 @@ module Hobrin
         end
 
         def sample? = @overview.sample
-        def papers = count_of(@overview.papers, "paper")
+
+        # What the library holds, in words, for the way there.
+        def library_words
+          return "the library is empty: bring papers in" if @overview.papers.zero?
+
+          "library of #{count_of(@overview.papers, "paper")}"
+        end
 
         # What needs somebody soonest comes first. Stages without an inquiry are left out.
         def bands
@@ -57,7 +63,10 @@ module Hobrin
           end
         end
 
-        def aside = @overview.aside.map { |entry| gone(entry.saved, "put aside", entry.saved.aside_at) }
+        def aside
+          @overview.aside.map { |entry| gone(entry.saved, "put aside", entry.saved.aside_at) }
+        end
+
         def deleted = @overview.deleted.map { |saved| gone(saved, "taken away", saved.deleted_at) }
         def kept_days = Services::DeleteInquiry::KEPT_DAYS
 
@@ -80,7 +89,8 @@ module Hobrin
             Wait.new(who: one.who, what: "#{one.what}#{by}", late: one.late)
           end
           more = waiting.size - shown.size
-          more.positive? ? [*shown, Wait.new(who: "", what: "and #{more} more", late: false)] : shown
+          more.positive? ? [*shown,
+                            Wait.new(who: "", what: "and #{more} more", late: false)] : shown
         end
 
         def steps(saved)

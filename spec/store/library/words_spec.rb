@@ -81,6 +81,7 @@ RSpec.describe "Words of the library" do
     Dir.mktmpdir do |folder|
       path = File.join(folder, "library.sqlite3")
       db = Sequel.sqlite(path)
+      Sequel.extension :migration
       Sequel::Migrator.run(db, "db/migrations/library", target: 2)
       record = a_record(title: "CO₂ at night",
                         authors: [Hobrin::Records::Author.new(

@@ -6,12 +6,15 @@ module Hobrin
     # preferred labels, and what stands among the keywords though it is a heading goes to the
     # headings.
     class Indexing
-      # strange :: Hash of heading that the thesaurus lacks to the number of records that carry it
+      # strange :: Hash of heading or keyword that the thesaurus lacks to the number of records that
+      #   carry it
       attr_reader :strange
 
-      # thesaurus :: Thesaurus
-      def initialize(thesaurus)
+      # thesaurus :: Thesaurus; matches :: Hash of a name from outside, folded, to the label that it
+      #   stands for, as people said
+      def initialize(thesaurus, matches: {})
         @thesaurus = thesaurus
+        @matches = matches
         @strange = Hash.new(0)
       end
 
@@ -19,19 +22,29 @@ module Hobrin
       def call(record)
         return record if @thesaurus.headings.empty?
 
-        found, keywords = Keyword.sorted(record.keywords, @thesaurus)
-        headings = (record.headings.map { |one| preferred(one) } + found).uniq(&:label)
-        headings == record.headings && keywords == record.keywords ? record : record.with(
-          headings:, keywords:
-        )
+        found, others = Keyword.sorted(record.keywords, @thesaurus)
+        matched, keywords = others.partition { |keyword| matching(keyword) }
+        keywords.each { |keyword| @strange[keyword] += 1 }
+        headings = (record.headings.map do |one|
+          preferred(one)
+        end + found + said(matched)).uniq(&:label)
+        same = headings == record.headings && keywords == record.keywords
+        same ? record : record.with(headings:, keywords:)
       end
 
       private
 
+      def matching(name) = @matches[Text::Tokens.line(name)]
+
+      def said(names)
+        names.map { |name| Records::Indexing.new(label: matching(name), main: false, aspects: []) }
+      end
+
       def preferred(indexing)
         heading = @thesaurus.heading(indexing.label) || @thesaurus.named(indexing.label)
-        @strange[indexing.label] += 1 unless heading
-        heading && heading.label != indexing.label ? indexing.with(label: heading.label) : indexing
+        label = heading&.label || matching(indexing.label)
+        @strange[indexing.label] += 1 unless label
+        label && label != indexing.label ? indexing.with(label:) : indexing
       end
     end
   end

@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Cli
+    module Commands
+      # hobrin serve
+      class Serve < Command
+        SUMMARY = "Serves Hobrin to this machine, with what the home holds and no made-up data"
+        USAGE = "[OPTIONS]"
+        EXAMPLES = ["hobrin serve", "PORT=4747 hobrin serve --home ward-library"].freeze
+
+        private
+
+        def run(*)
+          require_relative "../../config/demo"
+          DemoServer.new(env: { **@env.to_h, "HOBRIN_HOME" => home.to_s }, out: @out,
+                         sample: false).call
+        end
+      end
+    end
+  end
+end

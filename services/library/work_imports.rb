@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Reads waiting files into the library, one after the other, and gives papers the headings that
+    # people matched, until nothing waits. What was cut off goes on where its last batch ended.
+    class WorkImports
+      def initialize(context)
+        @context = context
+        @imports = context.library.imports
+      end
+
+      # Gives false when another process is at it.
+      def call
+        @context.incoming.alone do
+          while (work = @imports.next_waiting || @context.library.matches.next_waiting)
+            work.is_a?(Store::HeadingMatches::Match) ? match(work) : read(work)
+          end
+        end
+      end
+
+      private
+
+      def read(import)
+        @imports.change(import.id, state: "running")
+        File.open(@context.incoming.path_of(import.id), "rb") do |io|
+          outcome = ImportRecords.new(@context).call(io, import:) { :stop if stopped?(import) }
+          @imports.change(import.id, format: outcome.format.to_s)
+        end
+        @context.incoming.forget(import.id) if @imports.find(import.id).state == "done"
+      rescue InputError => e
+        fail_with(import, e.errors.values.join(" "))
+      rescue SystemCallError, UnavailableError => e
+        fail_with(import, e.message.sub(/ @ \w+ - .*/, ""))
+      rescue StandardError => e
+        fail_with(import, "This is a fault of Hobrin's, not of the file (#{e.class}).")
+      end
+
+      # What fails is not tried for ever.
+      def match(match)
+        @context.library.apply_match(match)
+      rescue StandardError
+        @context.library.matches.fail(match)
+      end
+
+      def stopped?(import) = @imports.find(import.id).state == "stopped"
+
+      def fail_with(import, words)
+        @imports.change(import.id, state: "failed", message: words, ended_at: @context.now)
+      end
+    end
+  end
+end

@@ -1,0 +1,64 @@
+# frozen_string_literal: true
+
+# From an empty Hobrin to a count, without a command line: a large file with the faults that such
+# files have is dropped, read while work goes on, its keywords matched, doubles settled.
+RSpec.describe "Papers in", :browser do
+  let(:home) { Pathname(Dir.mktmpdir("hobrin")) }
+  let(:context) { Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock) }
+
+  after { FileUtils.rm_rf(home) }
+
+  # Made up: 3,000 papers, some without a title, some twice in other letters, one keyword a line.
+  def file
+    words = %w[lamps curtains corridors alarms telephones trolleys footsteps doors radios voices]
+    entries = Array.new(3_000) do |place|
+      title = (place % 250).zero? ? "" : "Night paper #{place} of a ward"
+      ["TY  - JOUR", "ID  - p#{place}", "TI  - #{title}", "PY  - 2020",
+       "KW  - ward #{words[place % 10]}", "KW  - night noise",
+       "AU  - Vendrillon, A", "ER  - ", ""].join("\r\n")
+    end
+    doubles = Array.new(10) do |place|
+      ["TY  - JOUR", "ID  - d#{place}", "TI  - NIGHT PAPER #{place + 1} OF A WARD.", "PY  - 2020",
+       "AU  - Vendrillon, A", "ER  - ", ""].join("\r\n")
+    end
+    home.join("from a colleague.ris").tap { |path| path.write([*entries, *doubles].join) }
+  end
+
+  it "starts empty and comes to a count, with keywords matched and doubles settled" do
+    Hobrin::Services::ImportThesaurus.new(context).call(Hobrin::Demo::SampleThesaurus.headings)
+    visit "/"
+    click_link "the library is empty: bring papers in"
+    expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+    attach_file "Files", file
+    click_button "Bring them in"
+    expect(page).to have_css(".import", text: "from a colleague.ris")
+    # Going on with something else while it is read
+    visit "/"
+    fill_in "question", with: "Does night noise on wards keep people awake?"
+    click_button "Start an inquiry"
+    expect(page).to have_css(".tab", text: "Ask")
+    visit "/library"
+    expect(page).to have_css(".import-state", text: /\Aread\z/, wait: 60)
+    expect(find(".import")).to have_text(/2.998 new papers, 10 of them doubles, 12 refused/)
+    find("summary", text: "Keywords that are no heading").click
+    [["night noise", "Noise"], ["ward lamps", "Noise"]].each { |name, heading| match(name, heading) }
+    expect(page).to have_css(".matches li", text: "done", count: 2, wait: 30)
+    click_link "the same paper once more"
+    expect(page).to have_css(".pair", count: 10)
+    expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+    find("button", text: "They are two papers", match: :first).click
+    expect(page).to have_css("h2", text: "Said to be two papers")
+    expect(page).to have_css(".pair", count: 10)
+    found = Hobrin::Services::Search.new(context).call('dc.subject = "Noise"')
+    expect(context.evaluator.count(found.tree)).to eq(2_988)
+  end
+
+  def match(name, heading)
+    within(".match-form", text: name) do
+      fill_in "Heading that “#{name}” stands for", with: heading
+      find("button").click
+    end
+    expect(page).to have_css(".matches li", text: name)
+    find("summary", text: "Keywords that are no heading").click
+  end
+end

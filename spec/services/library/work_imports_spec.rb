@@ -1,0 +1,170 @@
+# frozen_string_literal: true
+
+# Files that wait are read by a process of their own, which may be killed at any moment.
+RSpec.describe Hobrin::Services::WorkImports do
+  # Papers as a reference manager writes them, with the faults that such files have: white space,
+  # keywords in one line, dates cut short, an entry without a title, the same paper twice.
+  def ris(count, from: 0)
+    Array.new(count) do |place|
+      number = from + place
+      title = (number % 97).zero? ? "" : "Night paper #{number}"
+      ["TY  - JOUR", "ID  - n#{number}", "TI  - #{title} ", "AU  - Vendrillon, A#{number % 26}",
+       "PY  - 20#{10 + (number % 16)}", "KW  - sleep; night care", "ER  - ", ""].join("\r\n")
+    end.join
+  end
+
+  def waiting(context, text, name: "papers.ris")
+    path = context.incoming.receive(StringIO.new(text.b))
+    import = context.library.imports.begin(name:, size: text.bytesize, at: context.now,
+                                           state: "waiting")
+    context.incoming.name(path, import.id)
+    import
+  end
+
+  def now(context, import) = context.library.imports.find(import.id)
+
+  it "reads what waits in order, says what it did, and keeps what was refused" do
+    with_home do |context|
+      first, second, third = [ris(300), "no list at all", ris(200, from: 200)].map do |text|
+        waiting(context, text)
+      end
+      expect(described_class.new(context).call).to be(true)
+      expect(now(context,
+                 first).to_h).to include(state: "done", added: 296, refused: 4, known: 0,
+                                         entries: 300)
+      expect(now(context,
+                 second).to_h).to include(state: "failed", message: /none of the formats/, added: 0)
+      expect(now(context, third).to_h).to include(state: "done", added: 99, refused: 2, known: 99)
+      expect(context.library.imports.refusals(first.id).map(&:place)).to eq([1, 98, 195, 292])
+      expect([context.library.size, context.incoming.path_of(first.id).exist?]).to eq([395, false])
+      expect(context.library.imports.next_waiting).to be_nil
+    end
+  end
+
+  it "lets one process work at a time, and stops between two batches when it is told" do
+    with_home do |context|
+      import = waiting(context, ris(9_000))
+      context.incoming.alone { expect(described_class.new(context).call).to be(false) }
+      imports = context.library.imports
+      batches = 0
+      allow(imports).to receive(:add).and_wrap_original do |add, *given, **rest|
+        add.call(*given, **rest)
+        imports.change(import.id, state: "stopped") if (batches += 1) == 1
+      end
+      described_class.new(context).call
+      expect(now(context,
+                 import).to_h).to include(state: "stopped", entries: be < 9_000, added: be > 3_000)
+      imports.change(import.id, state: "waiting")
+      described_class.new(context).call
+      expect(now(context,
+                 import).to_h).to include(state: "done", entries: 9_000, added: 8_907, refused: 93)
+    end
+  end
+
+  # What a library is, without how it came to be.
+  def whole(context)
+    index = context.library.index
+    [index.everything.size, index.values(:year), index.sets(:year).transform_values(&:size), index.word_counts,
+     context.library.duplicates.count]
+  end
+
+  it "goes on after twenty kills at any moment, with nothing doubled and nothing lost", :slow do
+    random = Random.new(20)
+    texts = []
+    with_home do |context|
+      20.times do
+        unless context.library.imports.next_waiting
+          texts << ris(5_000, from: texts.size * 5_000)
+          waiting(context, texts.last)
+        end
+        kill_at_work(context, random.rand(0.5..3.0))
+      end
+      described_class.new(context).call
+      expect(context.library.imports.all.map do |one|
+        one.to_h.slice(:state, :entries, :known).values
+      end.uniq)
+        .to eq([["done", 5_000, 0]])
+      expect(whole(context)).to eq(plain(texts))
+    end
+  end
+
+  # The same files, read without a break.
+  def plain(texts)
+    with_home do |context|
+      texts.each { |text| waiting(context, text) }
+      described_class.new(context).call
+      whole(context)
+    end
+  end
+
+  # Starts the process that Hobrin starts, and kills it once it had so many seconds of the processor.
+  def kill_at_work(context, seconds)
+    script = File.expand_path("../../../config/cli.rb", __dir__)
+    pid = Process.spawn({ "HOBRIN_HOME" => context.incoming.home.to_s }, RbConfig.ruby, script, "work",
+                        out: File::NULL, err: File::NULL)
+    Thread.pass until worked(pid) >= seconds
+    Process.kill(:KILL, pid)
+    Process.wait(pid)
+  end
+
+  # Seconds of the processor that a process had so far; many when it has ended.
+  def worked(pid)
+    stat = File.read("/proc/#{pid}/stat").split
+    stat[2] == "Z" ? 100.0 : stat[13, 2].sum(&:to_i) / 100.0
+  end
+
+  it "gives papers the heading that a keyword stands for, those that are here and those to come" do
+    with_home do |context|
+      Hobrin::Services::ImportThesaurus.new(context).call([a_heading("Noise", also_called: ["Din"]),
+                                                           a_heading("Sleep")])
+      import = waiting(context, ris(100))
+      described_class.new(context).call
+      expect(context.library.imports.headings(import.id)).to eq("night care" => 98, "sleep" => 98)
+      count = -> { context.evaluator.count(Hobrin::Strategy::Heading.new(label: "Noise")) }
+      expect(count.call).to eq(0)
+      matching = Hobrin::Services::MatchHeading.new(context)
+      allow(Process).to receive(:spawn).and_return(nil)
+      allow(Process).to receive(:detach)
+      expect { matching.call("night care", "Moon") }.to raise_error(Hobrin::InputError, /not a heading/)
+      matching.call("night care", "din")
+      described_class.new(context).call
+      expect([count.call, context.library.matches.all.map(&:state)]).to eq([98, ["done"]])
+      record = context.library.newest(context.library.index.everything, limit: 1).first
+      expect([record.keywords, record.headings.map(&:label).sort]).to eq([%w[sleep], %w[Noise]])
+      expect(context.evaluator.count(Hobrin::Strategy::TextTerm.read("night care"))).to eq(0)
+      expect(context.evaluator.count(Hobrin::Strategy::TextTerm.read("night paper"))).to eq(98)
+      waiting(context, ris(10, from: 200))
+      described_class.new(context).call
+      expect(count.call).to eq(108)
+    end
+  end
+
+  it "takes an import back as if it had never been, and gives its numbers to nobody" do
+    with_home do |context|
+      waiting(context, ris(500))
+      described_class.new(context).call
+      before = whole(context)
+      doubled = ris(300, from: 400).gsub("ID  - n", "ID  - again").gsub("ER  -",
+                                                                        "DO  - 10.5555/night\r\nER  -")
+      import = waiting(context, doubled)
+      described_class.new(context).call
+      expect(context.library.size).to be > 600
+      numbers = context.library.imports.parts(import.id)
+      losing = Hobrin::Services::StartInquiry.new(context).call("Does night care help?")
+      record = context.library.numbered(numbers.first.first)
+      edit = Hobrin::Edits::Sift::Decide.new(decision: Hobrin::Sifting::Decision.new(
+        record_id: record.id, verdict: :keep, reason: nil, note: ""
+      ))
+      Hobrin::Services::ApplyEdit.new(context).call(losing, edit)
+      changing = Hobrin::Services::ChangeImport.new(context)
+      expect(changing.losing(import.id).map { |one| [one.id, one.papers] }).to eq([[losing, 1]])
+      changing.take_back(import.id)
+      expect(whole(context)).to eq(before)
+      expect(context.evaluator.count(Hobrin::Strategy::TextTerm.read("night paper 650"))).to eq(0)
+      expect { changing.take_back(import.id) }.to raise_error(Hobrin::GoneError)
+      waiting(context, ris(5, from: 5_000))
+      described_class.new(context).call
+      expect(context.library.index.everything.to_a.last(5).min).to be > numbers.last.last
+    end
+  end
+end

@@ -1,0 +1,114 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # The files that came into the library: how far each got, what it brought, what was refused.
+    class Imports
+      # state :: key of STATES; size, at_byte :: of the file and how far it was read; entries ::
+      #   read so far, of which added, known and refused; duplicates :: of the added, those that are
+      #   the same paper as an earlier one; message :: why it failed, or nil
+      class Import < Value
+        attributes :id, :name, :digest, :format, :state, :sample, :size, :at_byte, :entries, :added,
+                   :known, :duplicates, :refused, :message, :begun_at, :ended_at
+
+        def open? = %w[waiting running stopped].include?(state)
+        def waiting? = %w[waiting running].include?(state)
+      end
+
+      # More refusals are counted, not kept.
+      MOST_REFUSALS = 10_000
+      private_constant :MOST_REFUSALS
+
+      def initialize(db)
+        @db = db
+      end
+
+      # Begins an import. at :: ISO 8601. Gives its Import.
+      def begin(name:, size:, at:, sample: false, digest: nil, format: nil, state: "running")
+        id = writing do
+          @db[:imports].insert(name:, size:, sample:, digest:, format: format&.to_s, state:,
+                               begun_at: at)
+        end
+        find(id)
+      end
+
+      # The last first.
+      def all = @db[:imports].reverse(:id).map { |row| Import.new(**row) }
+
+      # Raises GoneError.
+      def find(id)
+        row = @db[:imports].first(id:) or raise GoneError, "import"
+        Import.new(**row)
+      end
+
+      # One of the same file that was not read to its end, or nil.
+      def unfinished(digest)
+        row = @db[:imports].where(digest:, state: %w[running stopped failed]).reverse(:id).first
+        row && Import.new(**row)
+      end
+
+      # The next one to work on, or nil.
+      def next_waiting
+        row = @db[:imports].where(state: %w[waiting running]).order(:id).first
+        row && Import.new(**row)
+      end
+
+      def change(id, **values) = writing { @db[:imports].where(id:).update(**values) }
+
+      # Adds to what an import did; called within the transaction that writes its batch.
+      # outcome :: RecordRows::Outcome; place, at_byte :: how far the file was read
+      # refusals :: Array of Exchange::Refusal; headings :: Hash of strange heading to records
+      def add(id, outcome, place:, at_byte:, refusals:, headings:)
+        counted = { added: outcome.added.size, known: outcome.known, duplicates: outcome.duplicates,
+                    refused: refusals.size }
+        grown = counted.to_h { |name, count| [name, Sequel[name] + count] }
+        @db[:imports].where(id:).update(entries: place, at_byte:, **grown)
+        numbers = outcome.added.map(&:first)
+        @db[:import_parts].insert(import_id: id, first: numbers.first,
+                                  last: numbers.last) if numbers.any?
+        keep_refusals(id, refusals)
+        keep_headings(id, headings)
+      end
+
+      # Array of Exchange::Refusal, in order.
+      def refusals(id)
+        @db[:import_refusals].where(import_id: id).order(:place).map do |row|
+          Exchange::Refusal.new(**row.except(:import_id))
+        end
+      end
+
+      # Hash of heading that the thesaurus lacks to the number of records, the most frequent first.
+      def headings(id)
+        @db[:import_headings].where(import_id: id).order(Sequel.desc(:records), :label)
+                             .select_hash(:label, :records)
+      end
+
+      # The numbers of the records that it brought, as an Array of Ranges.
+      def parts(id)
+        @db[:import_parts].where(import_id: id).order(:first).select_map(%i[first
+                                                                            last]).map do |pair|
+          Range.new(*pair)
+        end
+      end
+
+      private
+
+      def keep_refusals(id, refusals)
+        room = MOST_REFUSALS - @db[:import_refusals].where(import_id: id).count
+        rows = refusals.first([room, 0].max).map { |one| { import_id: id, **one.to_h } }
+        @db[:import_refusals].insert_conflict.multi_insert(rows)
+      end
+
+      def keep_headings(id, headings)
+        headings.each do |label, records|
+          more = { records: Sequel[:import_headings][:records] + records }
+          @db[:import_headings].insert_conflict(target: %i[import_id label], update: more).insert(
+            import_id: id, label:, records:
+          )
+        end
+      end
+
+      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+    end
+  end
+end

@@ -1,0 +1,39 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Writes records anew under their own numbers, with all that they are looked up by, when what is
+    # known of their headings changes.
+    class Rewriting
+      def initialize(db)
+        @db = db
+      end
+
+      # numbers :: of records. The block is given each Record and gives the one in its place.
+      # Gives how many changed.
+      def call(numbers)
+        changed = @db[:records].where(Membership.of(:number,
+                                                    numbers)).order(:number).select_map(%i[number
+                                                                                           csl])
+                               .filter_map do |number, csl|
+          before = Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))
+          after = yield before
+          [number, before, after] unless after == before
+        end
+        write(changed) if changed.any?
+        changed.size
+      end
+
+      private
+
+      def write(changed)
+        numbered = changed.map { |number, _, after| [number, after] }
+        Removal.new(@db).forget_words(changed.map { |number, before, _| [number, before] })
+        WordRows.new(@db).add(numbered)
+        numbered.each { |number, record| @db[:records].where(number:).update(csl: JSON.generate(Exchange::CslJson::Writer.item(record))) }
+        FacetSets.new(@db).remove(Records::RecordSet.of(numbered.map(&:first)))
+        FacetSets.new(@db).add(numbered)
+      end
+    end
+  end
+end

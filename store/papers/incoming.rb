@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+require "fileutils"
+require "securerandom"
+
+module Hobrin
+  module Store
+    # Files that came in over the web and wait to be read into the library, in a folder of the home.
+    class Incoming
+      LARGEST_BYTES = 500 * 1024 * 1024
+      PIECE = 1 << 20
+      # Seconds after which a process that was started and never came is given up.
+      ON_ITS_WAY = 20
+      OWNER_ONLY = 0o600
+      private_constant :PIECE, :ON_ITS_WAY, :OWNER_ONLY
+
+      # home :: Pathname
+      def initialize(home)
+        @home = home
+        @folder = home.join("incoming")
+      end
+
+      attr_reader :home
+
+      def inspect = "#<#{self.class}>"
+
+      # Copies what is read to a file of its own, piece by piece. Gives its path.
+      # Raises InputError (:file) for nothing, and for more than LARGEST_BYTES.
+      def receive(io)
+        FileUtils.mkdir_p(@folder, mode: 0o700)
+        path = @folder.join("#{Process.pid}-#{SecureRandom.hex(8)}.part")
+        Trouble.told { File.open(path, File::CREAT | File::EXCL | File::WRONLY | File::BINARY, OWNER_ONLY) { |file| copy(io, file) } }
+        path
+      rescue InputError
+        FileUtils.rm_f(path) if path
+        raise
+      end
+
+      # Gives a received file the name of its import.
+      def name(path, import_id) = File.rename(path, path_of(import_id))
+
+      def path_of(import_id) = @folder.join(import_id.to_s)
+      def forget(import_id) = FileUtils.rm_f(path_of(import_id))
+
+      # Does the block unless another process is at it already; gives whether it was done.
+      def alone
+        FileUtils.mkdir_p(@folder, mode: 0o700)
+        File.open(@folder.join("lock"), File::CREAT | File::RDWR, OWNER_ONLY) do |file|
+          return false unless file.flock(File::LOCK_EX | File::LOCK_NB)
+
+          yield
+          FileUtils.rm_f(woken)
+          true
+        end
+      end
+
+      # Whether a process is to be started: none is at it, and none was started a moment ago that is
+      # still on its way. Says that one is started now.
+      def wake?
+        return false if woken.exist? && Time.now - woken.mtime < ON_ITS_WAY
+        return false unless alone { nil }
+
+        FileUtils.touch(woken)
+        true
+      end
+
+      private
+
+      # Touched when a process is started, gone when it has done its work.
+      def woken = @folder.join("woken")
+
+      def copy(io, file)
+        size = 0
+        piece = +""
+        while io.read(PIECE, piece)
+          size += piece.bytesize
+          if size > LARGEST_BYTES
+            refuse("This file is larger than #{LARGEST_BYTES / 1024 / 1024} MB: bring it in in parts.")
+          end
+          file.write(piece)
+        end
+        refuse("There is nothing in this file.") if size.zero?
+      end
+
+      def refuse(words) = raise(InputError, { file: words })
+    end
+  end
+end

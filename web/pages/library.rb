@@ -1,0 +1,125 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Pages
+      # The library: what it holds, and the files that came in.
+      class Library < Page
+        # An import: says :: what it did, in words; part :: how much of the file is read, of 100, nil
+        #   when it is at rest; presses :: Array of [what it does, name]; strange :: Array of
+        #   [heading, records]
+        class Row < Value
+          attributes :id, :name, :begun, :state, :says, :part, :presses, :refused_path, :strange,
+                     :message, :back_path
+        end
+
+        STATES = { "waiting" => "waits", "running" => "is being read", "stopped" => "stopped",
+                   "failed" => "could not be read", "done" => "read",
+                   "taken back" => "taken back" }.freeze
+        MATCHED = { "waiting" => "its papers are being changed", "done" => "done",
+                    "failed" => "its papers could not be changed; those to come are" }.freeze
+        MOST_STRANGE = 40
+        MOST_CHOOSABLE = 3_000
+        private_constant :STATES, :MATCHED, :MOST_STRANGE, :MOST_CHOOSABLE
+
+        # fields :: Fields, where `back` names the import that is about to be taken back
+        def initialize(context:, fields:, errors: {})
+          super(errors:)
+          @reading = Services::ReadLibrary.new(context)
+          @overview = @reading.call
+          @context = context
+          @fields = fields
+        end
+
+        def sample? = @overview.sample
+        def papers = count_of(@overview.papers, "paper")
+        def empty? = @overview.papers.zero?
+
+        def working?
+          @overview.imports.any?(&:waiting?) || @reading.matches.any?(&:waiting?)
+        end
+
+        # [number, what it is, where it is shown or nil]
+        def facts
+          [[@overview.papers, "papers"], [@overview.unindexed, "without headings"],
+           [@overview.doubles, "the same paper once more", "/library/doubles"],
+           [@overview.headings, "headings in the thesaurus"]]
+        end
+
+        def years = @overview.years
+        def span = [years.keys.first, years.keys.last]
+        def rows = @overview.imports.map { |import| row(import) }
+
+        # [name, heading, what became of it]
+        def matches = @reading.matches.map { |one| [one.name, one.label, MATCHED.fetch(one.state)] }
+
+        def headings? = @overview.headings.positive?
+
+        # What headings there are to choose from; none where they are too many for a list.
+        def choosable = @overview.headings > MOST_CHOOSABLE ? [] : @reading.headings
+
+        # What was typed for a name and refused, or else the heading that is called so in other
+        # letters; "" for none.
+        def typed_label(name)
+          return @fields.text(:label) if errors.key?(:label) && @fields.text(:name) == name
+
+          @context.thesaurus.named(name)&.label.to_s
+        end
+
+        def refused_match? = errors.key?(:label)
+
+        # The import that is asked about before it is taken back; nil for none.
+        def asked
+          id = @fields.number(:back)
+          rows.find { |row| row.id == id && row.back_path }
+        end
+
+        # Which inquiries would lose papers: Array of Services::ChangeImport::Losing.
+        def losing = Services::ChangeImport.new(@context).losing(asked.id)
+
+        private
+
+        def row(import)
+          Row.new(id: import.id, name: import.name, begun: day_and_time(import.begun_at),
+                  state: STATES.fetch(import.state), says: says(import), part: part(import),
+                  presses: presses(import), message: import.message, strange: strange(import),
+                  refused_path: refused_path(import), back_path: back_path(import))
+        end
+
+        def refused_path(import)
+          "/library/imports/#{import.id}/refused.csv" if import.refused.positive?
+        end
+
+        def says(import)
+          others = { "known already" => import.known, "of them doubles" => import.duplicates,
+                     "refused" => import.refused }.select { |_, count| count.positive? }
+          [count_of(import.added, "new paper"),
+           *others.map { |words, count| "#{number(count)} #{words}" }].join(", ")
+        end
+
+        def part(import)
+          return unless import.waiting?
+
+          (100 * import.at_byte / [import.size, 1].max).clamp(0, 100)
+        end
+
+        def presses(import)
+          return [%w[stop Stop]] if import.waiting?
+
+          %w[stopped failed].include?(import.state) ? [["go", "Go on"]] : []
+        end
+
+        def back_path(import)
+          ended = %w[done stopped failed].include?(import.state)
+          "/library?back=#{import.id}" if ended && import.added.positive?
+        end
+
+        def strange(import)
+          return [] unless import.state == "done" && headings?
+
+          @reading.strange(import.id).except(*matches.map(&:first)).first(MOST_STRANGE)
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,53 @@
+// Files that are dropped or chosen on the library page go to Hobrin one by one, each as the body of a request, so that a
+// large one never has to fit into memory. Without scripts the form does the same for one file.
+(() => {
+  const token = () => JSON.parse(document.body.getAttribute("hx-headers"))["X-CSRF-Token"];
+
+  const send = (place, file, said) => new Promise((done) => {
+    const request = new XMLHttpRequest();
+    request.open("POST", `${place.dataset.bring}?name=${encodeURIComponent(file.name)}`);
+    request.setRequestHeader("X-CSRF-Token", token());
+    request.setRequestHeader("HX-Request", "true");
+    request.setRequestHeader("Content-Type", "application/octet-stream");
+    request.upload.onprogress = (event) => { said.textContent = `${file.name}: ${Math.round(100 * event.loaded / event.total)} of 100 sent`; };
+    request.onload = () => done(request.status < 300 ? "" : `${file.name}: ${request.responseText}`);
+    request.onerror = () => done(`${file.name}: it could not be sent. Try again.`);
+    request.send(file);
+  });
+
+  const bring = async (place, files) => {
+    const said = place.querySelector(".bring-said");
+    const troubles = [];
+    for (const file of files) {
+      const trouble = await send(place, file, said);
+      if (trouble) troubles.push(trouble);
+    }
+    said.textContent = troubles.join(" ");
+    window.htmx.ajax("GET", "/library", { target: "#imports", select: "#imports", swap: "outerHTML" });
+  };
+
+  const placeOf = (event) => event.target.closest && event.target.closest("[data-bring]");
+
+  document.addEventListener("dragover", (event) => {
+    const place = placeOf(event);
+    if (!place) return;
+    event.preventDefault();
+    place.classList.add("over");
+  });
+  document.addEventListener("dragleave", (event) => placeOf(event)?.classList.remove("over"));
+  document.addEventListener("drop", (event) => {
+    const place = placeOf(event);
+    if (!place) return;
+    event.preventDefault();
+    place.classList.remove("over");
+    bring(place, [...event.dataTransfer.files]);
+  });
+  document.addEventListener("submit", (event) => {
+    const place = placeOf(event);
+    const files = place && [...place.querySelector("input[type=file]").files];
+    if (!files || files.length === 0) return;
+    event.preventDefault();
+    bring(place, files);
+    event.target.reset();
+  });
+})();

@@ -1,0 +1,82 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Routes
+      # The library: what it holds, and files that come in.
+      module Library
+        def self.registered(app)
+          looking(app)
+          bringing(app)
+          changing(app)
+          matching(app)
+          doubles(app)
+        end
+
+        def self.matching(app)
+          app.post("/library/matches") do
+            Services::MatchHeading.new(context).call(fields.text(:name), fields.text(:label))
+            leave_for "/library"
+          rescue InputError => e
+            status 422
+            show_library(errors: e.errors)
+          end
+        end
+
+        def self.doubles(app)
+          app.get("/library/doubles") do
+            @page = Pages::Library::Doubles.new(context:, fields:)
+            show_alone :"library/doubles", title: "The same paper once more"
+          end
+
+          app.post("/library/doubles") do
+            settling = Services::SettleDoubles.new(context)
+            number, first = %i[number first].map { |name| fields.number(name) }
+            raise GoneError, "double" unless [number, first || 1].all? do |one|
+              one.is_a?(Integer) && one.between?(1, 2**53)
+            end
+
+            fields.text(:do) == "join" ? settling.join(first, number) : settling.part(number)
+            leave_for "/library/doubles"
+          end
+        end
+
+        def self.looking(app)
+          app.get("/library") { show_library }
+          app.get("/library/imports/:id/refused.csv") { download Services::ReadLibrary.new(context).refusals(import_id) }
+        end
+
+        # A file comes as the body of a request; without scripts, as a form.
+        def self.bringing(app)
+          app.post("/library/files") do
+            file = params["file"].is_a?(Hash) ? params["file"] : nil
+            io, name = file ? [file[:tempfile],
+                               file[:filename]] : [request.body, fields.text(:name)]
+            Services::ReceiveFile.new(context).call(io, name:)
+            file ? leave_for("/library") : show_library
+          rescue InputError => e
+            status 422
+            htmx? ? fail_with("Not taken in", e.message) : show_library(errors: e.errors)
+          end
+        end
+
+        def self.changing(app)
+          app.post("/library/imports/:id") do
+            imports = Services::ChangeImport.new(context)
+            case fields.one_of(:do, %i[stop go back])
+            when :stop then imports.stop(import_id)
+            when :go then imports.go_on(import_id)
+            when :back then imports.take_back(import_id)
+            else raise InputError, { press: "This page is too old for that button. Load it again." }
+            end
+            leave_for "/library"
+          rescue InputError => e
+            status 422
+            show_library(errors: e.errors)
+          end
+        end
+        private_class_method :looking, :bringing, :changing, :matching, :doubles
+      end
+    end
+  end
+end
