@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-# For `bundle exec puma`: this machine only, one worker a core, nothing large taken in.
+# For `bundle exec puma`: this machine only, one worker a core.
 require "etc"
 require_relative "boot"
 
@@ -10,4 +10,5 @@ threads 1, Hobrin::Boot::THREADS
 # The application is loaded once; each worker opens the files for itself.
 preload_app!
 before_fork { Sequel::DATABASES.each(&:disconnect) }
-http_content_length_limit 1_000_000
+# The largest file that may come in; what is too large for its address is refused there.
+http_content_length_limit Hobrin::Store::Incoming::LARGEST_BYTES + 1_000_000

@@ -75,7 +75,7 @@ module Hobrin
           return if outcome.strange.empty?
 
           most = outcome.strange.max_by(MOST_SHOWN, &:last).map(&:first).join(", ")
-          @err.puts "#{file}: #{outcome.strange.size} names are no heading of the thesaurus, most often #{most}."
+          @err.puts "#{file}: #{outcome.strange.size} headings are not in the thesaurus, most often #{most}."
         end
       end
     end

@@ -87,7 +87,7 @@ module Hobrin
           @io = io
           @batch = []
           @refusals = []
-          @strange = {}
+          @met = {}
         end
 
         # result :: Record or Exchange::Refusal
@@ -112,7 +112,7 @@ module Hobrin
                       duplicates: now.duplicates - @import.duplicates,
                       refused: now.refused - @import.refused, resumed: @import.entries,
                       refusals: imports.refusals(@import.id).last(now.refused - @import.refused).first(MOST_REFUSALS),
-                      strange: imports.headings(@import.id))
+                      strange: @indexing.strange)
         end
 
         private
@@ -128,12 +128,17 @@ module Hobrin
           throw :stop if @progress&.call(@place, @io.pos) == :stop
         end
 
-        # Those that were met since the last batch; a name that only one paper of it has is left.
+        # Headings that were met since the last batch, and keywords that more than one paper has.
         def fresh_headings
-          now = @indexing.strange.dup
-          met = now.to_h { |label, count| [label, count - @strange.fetch(label, 0)] }
-          @strange = now
-          met.select { |_, count| count >= FEWEST }
+          headings, keywords = since(:strange), since(:keywords)
+          keywords.select { |_, count| count >= FEWEST }.merge(headings) { |_, one, two| one + two }
+        end
+
+        def since(list)
+          now = @indexing.public_send(list).dup
+          before, @met[list] = @met.fetch(list, {}), now
+          now.to_h { |name, count| [name, count - before.fetch(name, 0)] }
+             .select { |_, count| count.positive? }
         end
 
         def clash(record)

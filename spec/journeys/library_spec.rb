@@ -40,7 +40,6 @@ RSpec.describe "Papers in", :browser do
     visit "/library"
     expect(page).to have_css(".import-state", text: /\Aread\z/, wait: 60)
     expect(find(".import")).to have_text(/2.998 new papers, 10 of them doubles, 12 refused/)
-    find("summary", text: "Keywords that are no heading").click
     [["night noise", "Noise"], ["ward lamps", "Noise"]].each { |name, heading| match(name, heading) }
     expect(page).to have_css(".matches li", text: "done", count: 2, wait: 30)
     click_link "the same paper once more"
@@ -54,11 +53,11 @@ RSpec.describe "Papers in", :browser do
   end
 
   def match(name, heading)
+    find("summary", text: "Keywords that are no heading").click
     within(".match-form", text: name) do
       fill_in "Heading that “#{name}” stands for", with: heading
       find("button").click
     end
     expect(page).to have_css(".matches li", text: name)
-    find("summary", text: "Keywords that are no heading").click
   end
 end

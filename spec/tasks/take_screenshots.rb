@@ -7,11 +7,10 @@ require_relative "../support/builders"
 require_relative "../support/browser"
 
 FOLDER = Hobrin::Boot::ROOT.join("docs/screenshots")
-VIEWS = { "home" => "/", "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/word",
-          "word-card" => "/inquiries/1/word?open=term:14",
+VIEWS = { "home" => "/", "library" => "/library", "library-doubles" => "/library/doubles",
+          "ask" => "/inquiries/1/ask", "word" => "/inquiries/1/word",
           "narrow" => "/inquiries/1/narrow",
           "sift" => "/inquiries/1/sift?paper=10.5555/hobrin.label-2019",
-          "sift-threads" => "/inquiries/1/sift?show=threads",
           "weigh" => "/inquiries/1/weigh?paper=10.5555/hobrin.trial-2021",
           "weigh-together" => "/inquiries/1/weigh?outcome=1",
           "weigh-certainty" => "/inquiries/1/weigh?outcome=1&part=certainty",

@@ -18,24 +18,11 @@ module Hobrin
         @db = db
       end
 
-      # numbered :: Array of [number, Records::Record] that just went in, or were written anew
-      def add(numbered)
-        gathered = Hash.new do |names, name|
-          names[name] = Hash.new do |values, value|
-            values[value] = []
-          end
-        end
-        numbered.each do |number, record|
-          Retrieval::Facets.of(record).each { |name, value| gathered[name][value] << number }
-        end
-        gathered[:all]["all"] = numbered.map(&:first)
-        part = [numbered.first.first, @db[:facets].max(:part).to_i + 1].max
-        write(gathered.flat_map do |name, values|
-          values.map do |value, numbers|
-            [name, value, part, Records::RecordSet.of(numbers)]
-          end
-        end)
-      end
+      # numbered :: Array of [number, Records::Record] that just went in
+      def add(numbered) = put(numbered, numbered.first.first)
+
+      # The same of records that are written anew: below every part that is there.
+      def add_anew(numbered) = put(numbered, [@db[:facets].min(:part).to_i, 0].min - 1)
 
       # Joins the parts of each value into one.
       def join
@@ -76,6 +63,24 @@ module Hobrin
       end
 
       private
+
+      # part :: its number, which no other has
+      def put(numbered, part)
+        gathered = Hash.new do |names, name|
+          names[name] = Hash.new do |values, value|
+            values[value] = []
+          end
+        end
+        numbered.each do |number, record|
+          Retrieval::Facets.of(record).each { |name, value| gathered[name][value] << number }
+        end
+        gathered[:all]["all"] = numbered.map(&:first)
+        write(gathered.flat_map do |name, values|
+          values.map do |value, numbers|
+            [name, value, part, Records::RecordSet.of(numbers)]
+          end
+        end)
+      end
 
       def union(dumps)
         Records::RecordSet.union(dumps.map { |bytes| Records::RecordSet.load(bytes) })

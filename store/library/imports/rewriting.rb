@@ -32,7 +32,7 @@ module Hobrin
         WordRows.new(@db).add(numbered)
         numbered.each { |number, record| @db[:records].where(number:).update(csl: JSON.generate(Exchange::CslJson::Writer.item(record))) }
         FacetSets.new(@db).remove(Records::RecordSet.of(numbered.map(&:first)))
-        FacetSets.new(@db).add(numbered)
+        FacetSets.new(@db).add_anew(numbered)
       end
     end
   end

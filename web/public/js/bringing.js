@@ -26,6 +26,12 @@
     window.htmx.ajax("GET", "/library", { target: "#imports", select: "#imports", swap: "outerHTML" });
   };
 
+  // The list asks how far things are each second; while somebody reads or types in it, it stays as it is.
+  document.addEventListener("htmx:beforeRequest", (event) => {
+    const list = event.target;
+    if (list.id === "imports" && list.querySelector("details[open], input:focus")) event.preventDefault();
+  });
+
   const placeOf = (event) => event.target.closest && event.target.closest("[data-bring]");
 
   document.addEventListener("dragover", (event) => {

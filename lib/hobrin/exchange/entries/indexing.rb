@@ -6,9 +6,9 @@ module Hobrin
     # preferred labels, and what stands among the keywords though it is a heading goes to the
     # headings.
     class Indexing
-      # strange :: Hash of heading or keyword that the thesaurus lacks to the number of records that
-      #   carry it
-      attr_reader :strange
+      # strange, keywords :: Hash of heading, and of keyword, that the thesaurus lacks to the number
+      #   of records that carry it
+      attr_reader :strange, :keywords
 
       # thesaurus :: Thesaurus; matches :: Hash of a name from outside, folded, to the label that it
       #   stands for, as people said
@@ -16,6 +16,7 @@ module Hobrin
         @thesaurus = thesaurus
         @matches = matches
         @strange = Hash.new(0)
+        @keywords = Hash.new(0)
       end
 
       # record :: Records::Record. Gives one with its headings as the thesaurus has them.
@@ -24,7 +25,7 @@ module Hobrin
 
         found, others = Keyword.sorted(record.keywords, @thesaurus)
         matched, keywords = others.partition { |keyword| matching(keyword) }
-        keywords.each { |keyword| @strange[keyword] += 1 }
+        keywords.each { |keyword| @keywords[keyword] += 1 }
         headings = (record.headings.map do |one|
           preferred(one)
         end + found + said(matched)).uniq(&:label)

@@ -1,0 +1,75 @@
+# frozen_string_literal: true
+
+require "net/http"
+require "socket"
+
+# The server as people start it, on a home without made-up data.
+RSpec.describe "hobrin serve", :slow do
+  let(:home) { Pathname(Dir.mktmpdir("hobrin")) }
+  let(:port) { TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] } }
+
+  after { FileUtils.rm_rf(home) }
+
+  # Starts it in a group of its own and waits for the line that says where it is.
+  def serving
+    out, into = IO.pipe
+    script = File.expand_path("../../config/cli.rb", __dir__)
+    pid = Process.spawn({ "PORT" => port.to_s, "HOBRIN_HOME" => home.to_s }, RbConfig.ruby, script, "serve",
+                        out: into, err: File::NULL, pgroup: true)
+    into.close
+    expect(out.gets).to include("Hobrin is at http://127.0.0.1:#{port}.")
+    yield
+  ensure
+    Process.kill(:KILL, -pid)
+    Process.wait(pid)
+    out.close
+  end
+
+  def get(path)
+    answer = Net::HTTP.get_response(URI("http://127.0.0.1:#{port}#{path}"))
+    @cookie = answer["set-cookie"]&.split(";")&.first || @cookie
+    @token = answer.body[/X-CSRF-Token&quot;:&quot;([^&]+)&|X-CSRF-Token":"([^"]+)"/,
+                         1] || Regexp.last_match(2) || @token
+    answer
+  end
+
+  def post(path, body)
+    request = Net::HTTP::Post.new(path, "Content-Type" => "application/octet-stream", "X-CSRF-Token" => @token,
+                                        "Cookie" => @cookie)
+    request.body = body
+    Net::HTTP.start("127.0.0.1", port, read_timeout: 60) { |http| http.request(request) }
+  end
+
+  def ris(count)
+    Array.new(count) do |place|
+      "TY  - JOUR\r\nID  - s#{place}\r\nTI  - Night paper #{place} #{"of a ward " * 20}\r\nER  - \r\n"
+    end.join
+  end
+
+  # Asks the page again and again until it says so; another process is at work meanwhile.
+  def expect_page(words)
+    limit = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 90
+    text = ""
+    until text.match?(words) || Process.clock_gettime(Process::CLOCK_MONOTONIC) > limit
+      text = get("/library").body.dup.force_encoding(Encoding::UTF_8)
+    end
+    expect(text).to match(words)
+  end
+
+  it "begins empty, takes a large file in, and goes on with it after it was killed itself" do
+    serving do
+      expect(get("/").body).to include("the library is empty: bring papers in")
+      expect(get("/library").body).not_to include("Made-up")
+      answer = post("/library/files?name=large.ris", ris(24_000))
+      expect([answer.code, answer.body]).to match(["200", /large\.ris/])
+      expect_page(/is being read/)
+    end
+    # The reading process is in a group of its own; it is killed, too.
+    system("pkill", "-KILL", "-f", "config/cli.rb work", err: File::NULL)
+    FileUtils.rm_f(home.join("incoming/woken"))
+    serving do
+      expect_page(/import-state">read<.*24.000 new papers/m)
+      expect(Dir.children(home.join("incoming"))).to eq(["lock"])
+    end
+  end
+end
