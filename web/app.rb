@@ -30,7 +30,7 @@ module Hobrin
       set :protection, false
       set :host_authorization, {}
 
-      helpers Rendering, Sharing, FileHelpers, FormHelpers, Formatting, Pictures, OverlapPictures,
+      helpers Rendering, Apart, Sharing, FileHelpers, FormHelpers, Formatting, Pictures, OverlapPictures,
               TrailPictures, TogetherPictures, WeighPictures, ChartPictures, FlowPictures
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it

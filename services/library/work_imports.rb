@@ -5,6 +5,9 @@ module Hobrin
     # Reads waiting files into the library, one after the other, and gives papers the headings that
     # people matched, until nothing waits. What was cut off goes on where its last batch ended.
     class WorkImports
+      SAMPLE_BYTES = 65_536
+      private_constant :SAMPLE_BYTES
+
       def initialize(context)
         @context = context
         @imports = context.library.imports
@@ -24,8 +27,7 @@ module Hobrin
       def read(import)
         @imports.change(import.id, state: "running")
         File.open(@context.incoming.path_of(import.id), "rb") do |io|
-          outcome = ImportRecords.new(@context).call(io, import:) { :stop if stopped?(import) }
-          @imports.change(import.id, format: outcome.format.to_s)
+          thesaurus?(io) ? headings(import, io) : papers(import, io)
         end
         @context.incoming.forget(import.id) if @imports.find(import.id).state == "done"
       rescue InputError => e
@@ -34,6 +36,26 @@ module Hobrin
         fail_with(import, e.message.sub(/ @ \w+ - .*/, ""))
       rescue StandardError => e
         fail_with(import, "This is a fault of Hobrin's, not of the file (#{e.class}).")
+      end
+
+      def papers(import, io)
+        outcome = ImportRecords.new(@context).call(io, import:) { :stop if stopped?(import) }
+        @imports.change(import.id, format: outcome.format.to_s)
+      end
+
+      # Whether a file holds headings: what speaks of SKOS and is no list of papers.
+      def thesaurus?(io)
+        sample = io.read(SAMPLE_BYTES).to_s
+        io.rewind
+        Exchange.detect(sample).nil? && sample.match?(/skos/i) && !Exchange::Skos.detect(sample).nil?
+      end
+
+      # They take the place of those that were in use.
+      def headings(import, io)
+        outcome = ImportThesaurus.new(@context).skos(io)
+        doubts = outcome.warnings.empty? ? "" : " #{outcome.warnings.size} doubts, the first: #{outcome.warnings.first}"
+        @imports.change(import.id, state: "done", format: "skos", at_byte: import.size, ended_at: @context.now,
+                                   message: "#{outcome.headings} headings, in use from now on.#{doubts}")
       end
 
       # What fails is not tried for ever.

@@ -22,11 +22,6 @@ module Hobrin
           attributes :record, :design, :level, :results, :finding
         end
 
-        # A number in the flow of papers and what is said of it.
-        class FlowLine < Value
-          attributes :papers, :says, :aside, :last
-        end
-
         def brief = @brief ||= Services::ReadBrief.new(@context).call(opened)
         def conclusion = typed_or(:conclusion, inquiry.conclusion)
         def elements = question.elements.reject(&:blank?)
@@ -59,15 +54,8 @@ module Hobrin
 
         def today = @context.today
 
-        def flow
-          [FlowLine.new(papers: counts.joined, says: "match all blocks", aside: limited, last: false),
-           FlowLine.new(papers: counts.found, says: "left to read", aside: dropped, last: false),
-           *(open_line if (counts.unsure + counts.unread).positive?),
-           FlowLine.new(papers: counts.kept, says: "in the evidence set", aside: kept_outside,
-                        last: true)]
-        end
-
         def kept = counts.kept
+        def flow = FlowLines.new(counts).call
         def flow_steps = Brief::FlowBoxes.new(counts).steps
 
         # What is open: one of PARTS.
@@ -156,29 +144,6 @@ module Hobrin
           Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
                        level: row.level && "#{row.level}#{moved}", finding: paper&.finding,
                        results: row.results.map { |one| Brief::ResultWords.of(one) })
-        end
-
-        def limited
-          by_hand = ", +#{number(counts.by_hand)} let in by hand" if counts.by_hand.positive?
-          threaded = ", +#{number(counts.threaded)} found by following citations" if counts.threaded.positive?
-          "−#{number(counts.limited)} by limits#{threaded}#{by_hand}"
-        end
-
-        def dropped
-          return "none dropped" if counts.dropped_total.zero?
-
-          reasons = counts.dropped.map { |reason, count| "#{reason.downcase} #{count}" }
-          "−#{counts.dropped_total} dropped: #{reasons.join(", ")}"
-        end
-
-        def open_line
-          FlowLine.new(papers: counts.unsure + counts.unread, says: "open",
-                       aside: "#{counts.unsure} unsure, #{counts.unread} unread", last: false)
-        end
-
-        def kept_outside
-          outside = counts.kept_outside
-          outside.positive? ? "and #{outside} kept earlier that this search no longer finds" : ""
         end
       end
     end

@@ -82,7 +82,9 @@ module Hobrin
         def row(import)
           Row.new(id: import.id, name: import.name, begun: day_and_time(import.begun_at),
                   state: STATES.fetch(import.state), says: says(import), part: part(import),
-                  presses: presses(import), message: import.message, strange: strange(import),
+                  presses: presses(import), message: (unless import.format == "skos"
+                                                        import.message
+                                                      end), strange: strange(import),
                   refused_path: refused_path(import), back_path: back_path(import))
         end
 
@@ -91,6 +93,8 @@ module Hobrin
         end
 
         def says(import)
+          return import.message if import.format == "skos"
+
           others = { "known already" => import.known, "of them doubles" => import.duplicates,
                      "refused" => import.refused }.select { |_, count| count.positive? }
           [count_of(import.added, "new paper"),

@@ -41,6 +41,20 @@ RSpec.describe Hobrin::Services::WorkImports do
     end
   end
 
+  it "takes a thesaurus in, and leaves the one in use when another does not hang together" do
+    with_home do |context|
+      headings = [a_heading("Noise"), a_heading("Sleep", related: ["Noise"]),
+                  a_heading("Noise at night", broader: ["Noise"])]
+      Hobrin::Exchange::Skos::Writer.new.call(Hobrin::Thesaurus.new(headings), io = StringIO.new)
+      cut = "@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n<urn:a> a skos:Concept ; skos:prefLabel"
+      whole, broken = [io.string, cut].map { |text| waiting(context, text, name: "headings.ttl") }
+      described_class.new(context).call
+      expect(now(context, whole).to_h).to include(state: "done", format: "skos", message: /3 headings, in use/)
+      expect(now(context, broken).to_h).to include(state: "failed", message: be_a(String))
+      expect(context.thesaurus.headings.map(&:label)).to contain_exactly("Noise", "Noise at night", "Sleep")
+    end
+  end
+
   it "lets one process work at a time, and stops between two batches when it is told" do
     with_home do |context|
       import = waiting(context, ris(9_000))
@@ -74,16 +88,16 @@ RSpec.describe Hobrin::Services::WorkImports do
     with_home do |context|
       20.times do
         unless context.library.imports.next_waiting
-          texts << ris(5_000, from: texts.size * 5_000)
+          texts << ris(4_500, from: texts.size * 4_500)
           waiting(context, texts.last)
         end
-        kill_at_work(context, random.rand(0.5..3.0))
+        kill_at_work(context, random.rand(0.4..1.8))
       end
       described_class.new(context).call
       expect(context.library.imports.all.map do |one|
         one.to_h.slice(:state, :entries, :known).values
       end.uniq)
-        .to eq([["done", 5_000, 0]])
+        .to eq([["done", 4_500, 0]])
       expect(whole(context)).to eq(plain(texts))
     end
   end

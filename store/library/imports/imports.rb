@@ -11,7 +11,6 @@ module Hobrin
         attributes :id, :name, :digest, :format, :state, :sample, :size, :at_byte, :entries, :added,
                    :known, :duplicates, :refused, :message, :begun_at, :ended_at
 
-        def open? = %w[waiting running stopped].include?(state)
         def waiting? = %w[waiting running].include?(state)
       end
 

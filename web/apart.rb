@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    # Pages that belong to no inquiry: Home, the library, what failed.
+    module Apart
+      # A page that belongs to no inquiry.
+      def show_alone(view, title:, said: nil, **locals)
+        whole(erb(view, layout: false, locals: { title:, **locals }), title:, said:)
+      end
+
+      # errors :: Hash of field to message; question :: as it was typed
+      def show_home(errors: {}, question: "")
+        overview = Services::ListInquiries.new(context).call
+        @page = Pages::Home.new(overview:, errors:, question:)
+        show_alone :"home/home", title: "Inquiries"
+      end
+
+      # Changes the list of inquiries, and shows it again.
+      def at_home
+        yield
+        leave_for "/"
+      end
+
+      # errors :: Hash of field to message
+      def show_library(errors: {})
+        Services::WakeWorker.new(context).call
+        @page = Pages::Library.new(context:, fields:, errors:)
+        show_alone :"library/library", title: "The library"
+      end
+
+      # The id of an import from the address. Raises GoneError when it is no number.
+      def import_id
+        id = Integer(params["id"], 10, exception: false)
+        raise GoneError, "import" unless id&.between?(1, 2**53)
+
+        id
+      end
+    end
+  end
+end
