@@ -10,8 +10,8 @@ module Hobrin
         attributes :number, :first, :one, :other
       end
 
+      # So many pairs are given at once.
       MOST = 50
-      private_constant :MOST
 
       def initialize(context)
         @library = context.library

@@ -8,7 +8,10 @@ module Hobrin
     module Numerals
       THIN_SPACE = "\u2009"
       MINUS = "\u2212"
-      private_constant :THIN_SPACE, :MINUS
+      # Beyond these, two places do not show a ratio.
+      SMALLEST_RATIO = 0.005
+      LARGEST_RATIO = 1_000
+      private_constant :THIN_SPACE, :MINUS, :SMALLEST_RATIO, :LARGEST_RATIO
 
       # 12345 => "12 345", with a thin space.
       def number(count) = count.to_s.reverse.scan(/\d{1,3}/).join(THIN_SPACE).reverse
@@ -34,6 +37,13 @@ module Hobrin
         all = BigDecimal(share.to_s) * 100
         digits = (1..4).find { |count| all.zero? || !all.round(count, half: :up).zero? } || 4
         decimal(all, digits)
+      end
+
+      # 0.684 => "0.68". A ratio that two places cannot show is told in words.
+      def ratio_in_words(value)
+        return "under 0.01" if value < SMALLEST_RATIO
+
+        value > LARGEST_RATIO ? "over #{number(LARGEST_RATIO)}" : decimal(value)
       end
 
       def signed(count) = count.negative? ? "#{MINUS}#{number(-count)}" : "+#{number(count)}"

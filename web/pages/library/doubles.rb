@@ -38,7 +38,7 @@ module Hobrin
           end
 
           # Where the list goes on; nil at its end.
-          def next_path = ("/library/doubles?after=#{found.last.number}" if found.size == 50)
+          def next_path = ("/library/doubles?after=#{found.last.number}" if found.size == Services::SettleDoubles::MOST)
 
           private
 

@@ -6,11 +6,6 @@ module Hobrin
     class EffectWords
       include Text::Numerals
 
-      # Beyond these, two places do not show a ratio.
-      SMALLEST = 0.005
-      LARGEST = 1_000
-      private_constant :SMALLEST, :LARGEST
-
       # effect :: Appraisal::Effect
       def initialize(effect)
         @effect = effect
@@ -28,8 +23,8 @@ module Hobrin
 
       # The figure, nil where it cannot be told; its interval; and whether ½ was added to each
       # cell, nil where it was not.
-      def ratio = @effect.ratio && ratio_words(@effect.ratio.estimate)
-      def ratio_interval = between(@effect.ratio) { |one| ratio_words(one) }
+      def ratio = @effect.ratio && ratio_in_words(@effect.ratio.estimate)
+      def ratio_interval = between(@effect.ratio) { |one| ratio_in_words(one) }
       def corrected = ("½ added to each cell" if Statistics::RiskRatio.corrected?(@effect.table))
 
       def difference = points(@effect.difference.estimate)
@@ -52,13 +47,6 @@ module Hobrin
       end
 
       private
-
-      # A ratio that two places cannot show is told in words.
-      def ratio_words(value)
-        return "under 0.01" if value < SMALLEST
-
-        value > LARGEST ? "over #{number(LARGEST)}" : decimal(value)
-      end
 
       def same_risks? = @effect.needed.fewer.nil?
       def between(interval) = "#{yield(interval.low)} to #{yield(interval.high)}"

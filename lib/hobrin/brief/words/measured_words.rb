@@ -6,11 +6,6 @@ module Hobrin
     class MeasuredWords
       include Text::Numerals
 
-      # Beyond these, two places do not show a ratio.
-      SMALLEST = 0.005
-      LARGEST = 1_000
-      private_constant :SMALLEST, :LARGEST
-
       # measure :: Appraisal::Outcome::Measure
       def initialize(measure)
         @measure = measure
@@ -19,7 +14,7 @@ module Hobrin
       # A value of the scale of pooling.
       def value(value)
         told = @measure.told(value)
-        return ratio(told) if @measure.ratio?
+        return ratio_in_words(told) if @measure.ratio?
 
         @measure.of_hundred? ? decimal(told, told.abs < 10 ? 1 : 0) : decimal(told)
       end
@@ -71,12 +66,6 @@ module Hobrin
                "#{decimal(one.mean)} (#{decimal(one.deviation)}), #{one.size}"
              end
         end
-      end
-
-      def ratio(value)
-        return "under 0.01" if value < SMALLEST
-
-        value > LARGEST ? "over #{number(LARGEST)}" : decimal(value)
       end
     end
   end

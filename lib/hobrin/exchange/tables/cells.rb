@@ -10,7 +10,7 @@ module Hobrin
         FORMULA = /\A[[:space:][:cntrl:]\p{Cf}]*[=+\-@＝＋－＠]/
         # What XML cannot hold.
         UNHEARD = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/
-        private_constant :FORMULA, :UNHEARD
+        private_constant :FORMULA
 
         # A text that is only a text there; numbers stay as they are.
         def self.plain(value)

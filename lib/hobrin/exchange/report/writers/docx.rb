@@ -10,12 +10,10 @@ module Hobrin
         # in the tables beside them.
         module Docx
           TYPE = "application/vnd.openxmlformats-officedocument.wordprocessingml.document"
-          # What XML cannot hold.
-          UNHEARD = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/
           SIZE = 20
           SMALL = 17
           MARGINS = { left: 60, right: 60, top: 30, bottom: 30 }.freeze
-          private_constant :UNHEARD, :SIZE, :SMALL, :MARGINS
+          private_constant :SIZE, :SMALL, :MARGINS
 
           class << self
             # report :: Report. Gives bytes.
@@ -77,7 +75,7 @@ module Hobrin
               document.p
             end
 
-            def plain(text) = text.gsub(UNHEARD, "").gsub(/\s*\n\s*/, "; ")
+            def plain(text) = text.gsub(Tables::Cells::UNHEARD, "").gsub(/\s*\n\s*/, "; ")
           end
         end
       end
