@@ -28,6 +28,8 @@ module Hobrin
         @printing = Printing.new(load("names"))
         @data = load("topics")
         @names = OtherNames.new
+        @written = load("papers")
+        @topics = share_out
       end
 
       # Gives an Array of Records::Record, the handwritten ones first.
@@ -52,12 +54,15 @@ module Hobrin
         [*twice(place), again(known)].each(&block)
       end
 
-      # Hash of topic (as in topics.yml) to how many papers it gets, in the order of the papers:
-      # those
+      # Hash of topic (as in topics.yml) to how many papers it gets, in the order of the papers: those
       # with a number that many, the others the rest by their share.
-      def topics
+      attr_reader :topics
+
+      private
+
+      def share_out
         fixed, shared = @data["topics"].partition { |topic| topic["papers"] }
-        left = @size - load("papers").size - TWICE - fixed.sum { |topic| topic["papers"] }
+        left = @size - @written.size - TWICE - fixed.sum { |topic| topic["papers"] }
         shares = shared.map { |topic| topic["share"] }
         ends = shares.reduce([0]) { |sums, share| [*sums, sums.last + share] }
         counts = ends.map do |sum|
@@ -66,13 +71,11 @@ module Hobrin
         fixed.to_h { |topic| [topic, topic["papers"]] }.merge(shared.zip(counts).to_h)
       end
 
-      private
-
       def load(name) = YAML.safe_load_file(File.join(FOLDER, "#{name}.yml"))
 
       def handwritten
         cites = load("citations")
-        load("papers").each_with_index.map do |row, place|
+        @written.each_with_index.map do |row, place|
           headings = row.fetch("headings", []).map do |label|
             Records::Indexing.new(label: label.delete_prefix("*"), main: label.start_with?("*"))
           end

@@ -2,7 +2,7 @@
 
 require "tmpdir"
 require_relative "../config/server"
-Dir[File.join(__dir__, "support/**/*.rb")].each { |file| require file }
+(Dir[File.join(__dir__, "support/**/*.rb")] - ["#{__dir__}/support/make_sample.rb"]).each { |file| require file }
 
 RSpec.configure do |config|
   config.expect_with(:rspec) { |expectations| expectations.max_formatted_output_length = 3000 }

@@ -18,6 +18,8 @@ install_gems() {
   export BUNDLE_PATH="${BUNDLE_PATH:-vendor/bundle}"
   bundle check >/dev/null 2>&1 && return
   echo "Installing the gems, once. This takes some minutes."
+  # Debian's own XML library, where its headers are: it is kept safe by Debian, and need not be compiled.
+  pkg-config --exists libxml-2.0 libxslt 2>/dev/null && export BUNDLE_BUILD__NOKOGIRI="--use-system-libraries"
   bundle install --jobs 4 --quiet || die "The gems could not be installed. Is build-essential there, and a way to the gem registry?"
 }
 

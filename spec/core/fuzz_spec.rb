@@ -59,7 +59,7 @@ RSpec.describe "Input nobody expected", :slow do
     records = SampleHome.records.first(12)
     Hobrin::Exchange::FORMATS.each do |name, format|
       bytes = format::Writer.call(records).b
-      kept = Array.new(120) do
+      kept = Array.new(60) do
         read, refused = Hobrin::Exchange.read(broken(bytes), format: name)
         expect(refused.map(&:reason)).to all(match(/\w/))
         expect(read.map(&:title)).to all(be_valid_encoding)

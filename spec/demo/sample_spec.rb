@@ -60,8 +60,7 @@ RSpec.describe "The demo", :slow do
   let(:records) { SampleHome.records }
 
   it "makes the same library every time, of papers apart from each other, filed under headings that are there" do
-    again = Hobrin::Demo::SampleLibrary.new.each
-    [0, 70, 500, 4_000].each { |place| expect(again.lazy.drop(place).first).to eq(records[place]) }
+    expect(Hobrin::Demo::SampleLibrary.new.each.first(1_000)).to eq(records.first(1_000))
     expect([records.size, records.map(&:id).uniq.size]).to eq([12_000, 12_000])
     expect(records.map(&:doi)).to all(start_with("10.5555/"))
     expect(records.map { |record| record.title.downcase }.uniq.size).to eq(12_000 - 16)

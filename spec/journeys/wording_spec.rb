@@ -203,7 +203,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(page).to have_css(".element", text: "Time")
     visit "/inquiries/1/word"
     row("eye shade*").click
-    page.active_element.send_keys(%i[alt arrow_up])
+    find("#card [data-move=up]").send_keys(%i[alt arrow_up])
     expect(block("I")).to have_css(".term:nth-last-child(2)", text: "eye shade*")
     click_button "Remove"
     expect(page).to have_no_css(".term-row", text: "eye shade*")

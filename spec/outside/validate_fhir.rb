@@ -1,12 +1,15 @@
 # frozen_string_literal: true
 
-# What fhir_models makes of a bundle of FHIR R5: reads it from standard input, writes what is wrong
-# in the bundle and in each resource. A program of its own, since the gem opens names of others.
+# What fhir_models makes of bundles of FHIR R5: reads a list of them from standard input, writes for
+# each what is wrong in it and in each of its resources. A program of its own, since the gem opens names of others.
 require "json"
 require "fhir_models"
 require "fhir_models/r5"
 
 FHIR.logger.level = Logger::FATAL
-bundle = FHIR::R5::Json.from_json($stdin.read)
-resources = bundle.entry.map { |entry| entry.resource ? entry.resource.validate : { "resource" => ["cannot be read"] } }
-$stdout.write(JSON.generate([bundle.validate, *resources]))
+answers = JSON.parse($stdin.read).map do |text|
+  bundle = FHIR::R5::Json.from_json(text)
+  resources = bundle.entry.map { |entry| entry.resource ? entry.resource.validate : { "resource" => ["cannot be read"] } }
+  [bundle.validate, *resources]
+end
+$stdout.write(JSON.generate(answers))

@@ -1,14 +1,30 @@
 # frozen_string_literal: true
 
-# A home with the sample data, made once for a run; each example gets a copy to change as it likes.
+# A home with the sample data; each example gets a copy to change as it likes. It is made once for a
+# run, before the processes of the run begin (make_sample.rb); a single process makes its own.
 module SampleHome
+  MADE = ENV.fetch("HOBRIN_TEST_SAMPLE", nil)
+
+  def self.folder
+    @folder ||= MADE || Dir.mktmpdir("hobrin-sample").tap { |folder| at_exit { FileUtils.rm_rf(folder) } }
+  end
+
   def self.master
-    @master ||= Dir.mktmpdir("hobrin-sample").tap do |folder|
-      at_exit { FileUtils.rm_rf(folder) }
-      context = Hobrin::Boot.context(home: Pathname(folder), who: "a test", clock: Builders::FixedClock)
-      Hobrin::Demo::Sample.new(context).load
-      Sequel::DATABASES.each(&:disconnect)
-    end
+    @master ||= "#{folder}/home".tap { |home| make(home) unless MADE }
+  end
+
+  # The text of the sample file.
+  def self.csl
+    file = "#{folder}/records.json"
+    File.write(file, Hobrin::Demo::Sample.csl) unless File.exist?(file)
+    File.read(file)
+  end
+
+  def self.make(home)
+    FileUtils.mkdir_p(home)
+    context = Hobrin::Boot.context(home: Pathname(home), who: "a test", clock: Builders::FixedClock)
+    Hobrin::Demo::Sample.new(context).load
+    Sequel::DATABASES.each(&:disconnect)
   end
 
   def home
@@ -20,7 +36,7 @@ module SampleHome
   def context = @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock)
 
   # The records of the sample file, read with nothing of Hobrin: plain Hashes.
-  def self.plain_records = @plain_records ||= JSON.parse(Hobrin::Demo::Sample.csl)
+  def self.plain_records = @plain_records ||= JSON.parse(csl)
 
   # The same records as values of the core, in the order in which the library numbers them.
   def self.records

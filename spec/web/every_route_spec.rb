@@ -71,8 +71,8 @@ RSpec.describe "Every route", :sample, :client, :slow do
     { "ask" => %w[question situation typed_P mark_text], "terms" => %w[typed list journal author],
       "terms/1" => %w[text], "must-find" => %w[known], "filter" => %w[terms],
       "lines" => %w[notation], "limits" => %w[values] }.each do |path, names|
-      names.product([" ", "é ", "a or ", "(", "? ", "delirum ", "\"a\" "]).each do |name, filler|
-        expect_linear([path, name, filler], [500, 1_000, 2_000, 4_000, 8_000, 16_000]) do |size|
+      names.product([" ", "a or ", "(", "delirum "]).each do |name, filler|
+        expect_linear([path, name, filler], [2_000, 4_000, 8_000, 16_000]) do |size|
           send_form("/inquiries/1/#{path}", name.to_sym => "x#{(filler * size)[0, size]}y",
                                             block: "P", do: "reword")
         end
@@ -81,7 +81,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
     end
   end
 
-  # Each parameter with a quarter of the values, in turns, so that every route meets them all.
+  # Each parameter with some of the values, in turns, so that every route meets them all.
   def each_request
     each_value(reads) do |path, name, kind, value|
       yield "GET #{path} #{name} #{kind}", -> { get_page("/inquiries/1/#{path}", name => value) }
@@ -95,7 +95,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
     turn = 0
     routes.each do |path, names|
       names.each do |name|
-        some = values.to_a.rotate(turn += 5).first([4, values.size / names.size].max)
+        some = values.to_a.rotate(turn += 5).first([2, values.size / names.size].max)
         some.each { |kind, value| yield path, name, kind, value }
       end
     end

@@ -88,16 +88,16 @@ RSpec.describe Hobrin::Services::WorkImports do
     with_home do |context|
       20.times do
         unless context.library.imports.next_waiting
-          texts << ris(4_500, from: texts.size * 4_500)
+          texts << ris(4_200, from: texts.size * 4_200)
           waiting(context, texts.last)
         end
-        kill_at_work(context, random.rand(0.4..1.8))
+        kill_at_work(context, random.rand(0.4..1.3))
       end
       described_class.new(context).call
       expect(context.library.imports.all.map do |one|
         one.to_h.slice(:state, :entries, :known).values
       end.uniq)
-        .to eq([["done", 4_500, 0]])
+        .to eq([["done", 4_200, 0]])
       expect(whole(context)).to eq(plain(texts))
     end
   end

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 RSpec.describe Hobrin::Store::Library, :slow do
-  let(:records) { Hobrin::Demo::SampleLibrary.new.records.each_slice(3).map(&:first) }
+  let(:records) { SampleHome.records.each_slice(8).map(&:first) }
   let(:csl) { Hobrin::Exchange::CslJson::Writer.call(records, sample: true) }
 
   def import(context, text, **rest, &)

@@ -35,11 +35,11 @@ module OpenedFiles
       book.sheets.to_h { |name| [name, book.sheet(name).to_a] }
     end
 
-    # What fhir_models finds wrong in a bundle of FHIR R5 and in each of its resources: Array of
-    # Hashes, empty where nothing is.
-    def fhir(text)
+    # What fhir_models finds wrong in each of several bundles of FHIR R5 and in their resources: for
+    # each an Array of Hashes, empty where nothing is.
+    def fhir(texts)
       JSON.parse(run("bundle", "exec", RbConfig.ruby, File.expand_path("../../outside/validate_fhir.rb", __dir__),
-                     text))
+                     JSON.generate(texts)))
     end
 
     # What a QR code on the first page of a PDF says, by jsQR.
