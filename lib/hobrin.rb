@@ -14,7 +14,7 @@ module Hobrin
 
   LAYERS = [:error, :input_error, :state_error, :gone_error, :conflict_error, :unavailable_error,
             :value, :text, :records, :thesaurus, :statistics, :close_reading, *STAGES, :inquiry, :check, :edits,
-            :trail, :exchange].freeze
+            :trail, :exchange, :catalogue].freeze
 
   # Folders that only hold files together; what is in them belongs to the namespace of the folder
   # above.

@@ -9,7 +9,10 @@ module Hobrin
   module Exchange
     SAMPLE_NOTE = "Made-up sample record of Hobrin: nobody and nothing in it is real."
 
-    FORMATS = { csl: CslJson, ris: Ris, bibtex: Bibtex }.freeze
+    FORMATS = { csl: CslJson, ris: Ris, bibtex: Bibtex, marcxml: Marcxml, mods: Mods, dc: DublinCore }.freeze
+    # What tells one kind of XML from another, beside the beginning.
+    KINDS_OF_XML = { Marcxml::NAMESPACE => :marcxml, Mods::NAMESPACE => :mods, DublinCore::NAMESPACE => :dc }.freeze
+    private_constant :KINDS_OF_XML
 
     class << self
       # sample :: the first bytes of a file. Gives a name of FORMATS, or nil; a guess from the text
@@ -18,6 +21,7 @@ module Hobrin
         text = Utf8.of(sample).delete_prefix("\u{FEFF}").lstrip
         return :csl if text.start_with?("[", "{")
         return :ris if text.match?(/^TY {1,2}-/)
+        return KINDS_OF_XML.find { |namespace, _| text.include?(namespace) }&.last if text.start_with?("<")
 
         :bibtex if text.match?(/^\s*@\s*\w+\s*[{(]/)
       end

@@ -9,7 +9,9 @@ require "fhir_models/r5"
 FHIR.logger.level = Logger::FATAL
 answers = JSON.parse($stdin.read).map do |text|
   bundle = FHIR::R5::Json.from_json(text)
-  resources = bundle.entry.map { |entry| entry.resource ? entry.resource.validate : { "resource" => ["cannot be read"] } }
+  resources = bundle.entry.map do |entry|
+    entry.resource ? entry.resource.validate : { "resource" => ["cannot be read"] }
+  end
   [bundle.validate, *resources]
 end
 $stdout.write(JSON.generate(answers))
