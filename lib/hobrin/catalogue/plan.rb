@@ -1,0 +1,58 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Catalogue
+    # A search for one catalogue, line by line as it will be sent, which a person may change before.
+    #
+    # lines :: Array of Line, in order: the terms of each block, the block, and so on; then the whole
+    class Plan < Value
+      attributes :lines
+
+      # kind  :: :term, :limit (both have a text of their own), :block or :whole (made of others)
+      # name  :: in words; here :: Integer, papers in the library that the line finds as it stands
+      # there :: the text for the catalogue; "" for what is left out; notes :: Array of what was changed
+      # wider, lost :: papers of the library that the changed line finds beyond ours, and those it no
+      #   longer does; nil where the line is left out
+      # of    :: for a block [[numbers that are put in], [numbers that are taken out]]; for the whole
+      #   the same of blocks and limits
+      class Line < Value
+        attributes :number, :kind, :name, :here, :there, :notes, :wider, :lost, :of
+
+        def own? = %i[term limit].include?(kind)
+      end
+
+      # The same with other texts for lines that have one of their own. texts :: Hash of number to
+      #   String
+      def edited(texts)
+        changed = lines.map do |line|
+          text = texts[line.number]
+          !line.own? || text.nil? || text == line.there ? line : line.with(there: text, notes: ["changed by hand"],
+                                                                           wider: nil, lost: nil)
+        end
+        with(lines: changed).composed
+      end
+
+      # With the text of each block, and of the whole, made of those of its lines.
+      def composed
+        made = {}
+        lines.each { |line| made[line.number] = line.own? ? line.there : made_of(line, made) }
+        with(lines: lines.map { |line| line.with(there: made.fetch(line.number)) })
+      end
+
+      # The whole search as the catalogue is asked it; "" when nothing is left of it.
+      def query = lines.last&.there.to_s
+
+      private
+
+      def made_of(line, made)
+        put_in, taken_out = line.of.map { |numbers| made.values_at(*numbers).reject { |text| text.to_s.empty? } }
+        return "" if put_in.empty?
+
+        kept = joined(put_in, line.kind == :block ? "or" : "and")
+        taken_out.empty? ? kept : "(#{kept} not #{joined(taken_out, "or")})"
+      end
+
+      def joined(texts, word) = texts.one? ? texts.first : "(#{texts.join(" #{word} ")})"
+    end
+  end
+end

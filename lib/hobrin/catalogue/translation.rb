@@ -1,0 +1,77 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Catalogue
+    # What becomes of a search in a catalogue that can do what its Ability says: part by part, the
+    # text that it is asked, the search that this comes to in our own terms, and what was changed on
+    # the way. A catalogue that can do everything is asked the same search.
+    class Translation < Strategy::TreeWalker
+      # became :: the tree that the text comes to, so that it can be counted here; nil for what was
+      #   left out
+      # text   :: CQL for the catalogue, "" for what was left out
+      # notes  :: Array of what was changed, in words; empty when nothing was
+      class Part < Value
+        attributes :became, :text, :notes
+
+        def self.left_out(note) = new(became: nil, text: "", notes: [note])
+
+        def left_out? = became.nil?
+        def same? = notes.empty? && !left_out?
+        def with_notes(more) = with(notes: [*more, *notes].uniq)
+      end
+
+      # ability :: Ability; evaluator :: Retrieval::Evaluator over the library
+      def initialize(ability:, evaluator:)
+        super()
+        @ability = ability
+        @words = Words.new(ability, evaluator)
+        @headings = Headings.new(ability, evaluator.thesaurus, @words)
+        @limits = Limits.new(ability, @words)
+        @filters = evaluator.filters
+      end
+
+      private
+
+      def any_of(_tree, parts) = Joined.call(parts, "or") { |trees| Strategy::AnyOf.of(trees) }
+      def all_of(_tree, parts) = Joined.call(parts, "and") { |trees| Strategy::AllOf.of(trees) }
+
+      # What is not to be there can be left out; nothing is left without what it is taken from.
+      def except(_tree, kept, excluded)
+        return kept.with_notes(excluded.notes) if excluded.left_out? || kept.left_out?
+
+        Part.new(became: Strategy::Except.new(kept: kept.became, excluded: excluded.became),
+                 text: "(#{kept.text} not #{excluded.text})", notes: (kept.notes + excluded.notes).uniq)
+      end
+
+      def leaf(leaf)
+        case leaf
+        when Strategy::TextTerm, Strategy::WholeText, Strategy::Proximity then @words.call(leaf)
+        when Strategy::Heading then @headings.call(leaf)
+        when Strategy::Limit, Strategy::Dates, Strategy::Journal then @limits.call(leaf)
+        when Strategy::Filter then filter(leaf)
+        when Strategy::OwnFilter then call(leaf.tree)
+        else named(leaf)
+        end
+      end
+
+      # A filter is no name elsewhere: its own words are asked for.
+      def filter(leaf)
+        return same(leaf) if @ability.index?("hobrin.filter")
+
+        call(@filters.tree(leaf)).with_notes(["the filter's own words and headings"])
+      end
+
+      def named(leaf)
+        index = { Strategy::Author => "dc.creator", Strategy::Identifier => "dc.identifier",
+                  Strategy::Everything => "cql.allrecords" }.fetch(leaf.class) do
+          raise ArgumentError, "cannot translate #{leaf.class}"
+        end
+        return same(leaf) if @ability.index?(index)
+
+        Part.left_out("left out: there is no index for it")
+      end
+
+      def same(leaf) = Part.new(became: leaf, text: Strategy::Cql.write(leaf), notes: [])
+    end
+  end
+end

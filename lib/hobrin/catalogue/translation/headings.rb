@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Catalogue
+    class Translation
+      # A heading: as it is, as subjects one by one, or as its names in words.
+      class Headings
+        # Names and narrower headings at most that one heading is spelled out in.
+        MOST = 60
+        private_constant :MOST
+
+        def initialize(ability, thesaurus, words)
+          @ability = ability
+          @thesaurus = thesaurus
+          @words = words
+        end
+
+        # leaf :: Strategy::Heading. Gives a Part.
+        def call(leaf)
+          return Part.new(became: leaf, text: Strategy::Cql.write(leaf), notes: []) if known?(leaf)
+          return Part.left_out("left out: aspects are not known there") if leaf.label == Strategy::Heading::ANY
+
+          @ability.index?("dc.subject") ? subjects(leaf) : names(leaf)
+        end
+
+        private
+
+        def known?(leaf)
+          asked = { "hobrin.narrower" => leaf.narrower, "hobrin.main" => leaf.main,
+                    "hobrin.aspect" => leaf.aspects.any? }
+          @ability.index?("dc.subject") && asked.all? { |name, on| !on || @ability.modifier?(name) }
+        end
+
+        def subjects(leaf)
+          labels = labels(leaf)
+          parts = labels.first(MOST).map do |label|
+            one = Strategy::Heading.new(label:, narrower: false)
+            Part.new(became: one, text: Strategy::Cql.write(one), notes: [])
+          end
+          joined(parts, [*lost(leaf), *("with what is narrower, one by one: #{parts.size}" if parts.size > 1),
+                         *too_many(labels)])
+        end
+
+        def names(leaf)
+          all = labels(leaf).flat_map { |label| @thesaurus.heading(label)&.names || [label] }.uniq
+          parts = all.first(MOST).filter_map { |name| words(name) }
+          return Part.left_out("left out: no name of it can be searched") if parts.empty?
+
+          joined(parts, ["the heading as its names in words: #{parts.size}", *lost(leaf), *too_many(all)])
+        end
+
+        def words(name)
+          @words.call(Strategy::TextTerm.read(name.gsub(/[*?]/, " ")))
+        rescue InputError
+          nil
+        end
+
+        def joined(parts, notes)
+          Joined.call(parts, "or") { |trees| Strategy::AnyOf.of(trees) }.with_notes(notes)
+        end
+
+        def labels(leaf) = leaf.narrower ? @thesaurus.with_narrower(leaf.label) : [leaf.label]
+
+        def lost(leaf)
+          [*("main topic or not" if leaf.main),
+           *("under any aspect, not only #{leaf.aspects.join(", ")}" if leaf.aspects.any?)]
+        end
+
+        def too_many(all) = all.size > MOST ? ["the first #{MOST} of #{all.size}"] : []
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Catalogue
+    class Translation
+      # Limits, dates and journals: as they are, as words, or left out.
+      class Limits
+        INDEX = { type: "dc.type", language: "dc.language", age: "hobrin.age", sex: "hobrin.sex",
+                  species: "hobrin.species", place: "hobrin.place", flag: "hobrin.flag", dates: "dc.date",
+                  added: "hobrin.added", journal: "hobrin.journal" }.freeze
+        # Limits whose names stand in the text of papers, too; of ages hardly one does.
+        AS_WORDS = %i[type].freeze
+        # Years at most that a span is spelled out in.
+        MOST_YEARS = 40
+        LEFT_OUT = "left out: there is no index for it"
+        private_constant :INDEX, :AS_WORDS, :MOST_YEARS, :LEFT_OUT
+
+        def initialize(ability, words)
+          @ability = ability
+          @words = words
+        end
+
+        # leaf :: Strategy::Limit, Dates or Journal. Gives a Part.
+        def call(leaf)
+          return dates(leaf) if leaf.is_a?(Strategy::Dates)
+          return same(leaf) if @ability.index?(INDEX.fetch(leaf.name))
+
+          AS_WORDS.include?(leaf.name) ? as_words(leaf) : Part.left_out(LEFT_OUT)
+        end
+
+        private
+
+        def same(leaf) = Part.new(became: leaf, text: Strategy::Cql.write(leaf), notes: [])
+
+        def as_words(leaf)
+          parts = leaf.values.map { |value| @words.call(Strategy::TextTerm.read(value.delete(",()"))) }
+          joined = Joined.call(parts, "or") { |trees| Strategy::AnyOf.of(trees) }
+          joined.with_notes(["the limit became words"])
+        end
+
+        def dates(leaf)
+          index = INDEX.fetch(leaf.name)
+          return Part.left_out(LEFT_OUT) unless @ability.index?(index)
+
+          asked = leaf.from && leaf.to ? %w[within] : [leaf.from ? ">=" : "<="]
+          asked = ["="] if leaf.from == leaf.to
+          return same(leaf) if asked.all? { |relation| @ability.relation?(index, relation) }
+
+          between(leaf, index) || years(leaf, index) || Part.left_out("left out: it knows only single years")
+        end
+
+        # Both ends apart, where a span cannot be said at once.
+        def between(leaf, index)
+          return unless leaf.from && leaf.to && %w[>= <=].all? { |one| @ability.relation?(index, one) }
+
+          Part.new(became: leaf, text: "(#{index} >= #{leaf.from} and #{index} <= #{leaf.to})", notes: [])
+        end
+
+        def years(leaf, index)
+          return unless leaf.from && leaf.to && leaf.to_year - leaf.from_year < MOST_YEARS
+
+          span = leaf.from_year..leaf.to_year
+          whole = leaf.with(from: span.first.to_s, to: span.last.to_s)
+          Part.new(became: whole, text: "(#{span.map { |year| "#{index} = #{year}" }.join(" or ")})",
+                   notes: ["the span of years, one by one: #{span.size}"])
+        end
+      end
+    end
+  end
+end
