@@ -9,6 +9,8 @@ require_relative "../lib/hobrin"
 module Hobrin
   # SQLite in and out of core values.
   module Store; end
+  # Catalogues on other machines, asked within bounds.
+  module Outside; end
   # One verb per file: load, call the core, save, write the trail.
   module Services; end
   # The command line.
@@ -23,7 +25,7 @@ module Hobrin
   # Joins the layers, once.
   module Boot
     ROOT = Pathname(__dir__).parent
-    LAYERS = { "store" => Store, "services" => Services, "cli" => Cli, "web" => Web,
+    LAYERS = { "store" => Store, "outside" => Outside, "services" => Services, "cli" => Cli, "web" => Web,
                "demo" => Demo, "learning" => Learning }.freeze
     # Folders that only hold files together, one for each step or table; what is in them belongs to
     # the layer itself.
@@ -55,15 +57,18 @@ module Hobrin
       # Where data lives: HOBRIN_HOME, or var/ beside the code.
       def home(env = ENV) = Pathname(env.fetch("HOBRIN_HOME") { ROOT.join("var") })
 
-      # The databases opened, and all that services need. Raises StateError when home cannot be
+      # The databases opened, and all that services need. allowed :: which catalogues may be asked,
+      #   see Outside::Allowed. Raises StateError when home cannot be
       # written.
-      def context(home: self.home, who: ENV.fetch("HOBRIN_USER", "this desk"), clock: Time)
+      def context(home: self.home, who: ENV.fetch("HOBRIN_USER", "this desk"), clock: Time,
+                  allowed: ENV.fetch("HOBRIN_SOURCES", ""))
         inquiries = database(home, :inquiries)
         Services::Context.new(
           filters: study_filters, inquiries: Store::Inquiries.new(inquiries),
           shared_briefs: Store::SharedBriefs.new(inquiries),
           own_filters: Store::OwnFilters.new(inquiries), settings: Store::Settings.new(inquiries),
           papers: Store::KeptPapers.new(home), incoming: Store::Incoming.new(home),
+          allowed: Outside::Allowed.new(allowed),
           library: Store::Library.new(database(home, :library)), who:,
           clock:, learned:, dictionary:
         )

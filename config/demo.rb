@@ -23,17 +23,26 @@ module Hobrin
     # Serves until stopped. Raises StateError, in one line, when it cannot start.
     def call
       port = free_port
-      context = Boot.context(home: Boot.home(@env))
-      fill(context) if @sample
+      home = Boot.home(@env)
+      stand_ins = Demo::StandIns.new(home) if @sample
+      context = Boot.context(home:, allowed: allowed(stand_ins))
+      fill(context, stand_ins) if @sample
       serve(Server.app(context, home: Boot.home(@env), env: @env), port)
     end
 
     private
 
-    def fill(context)
+    # The worker that brings records in reads it from its surroundings.
+    def allowed(stand_ins)
+      ENV["HOBRIN_SOURCES"] = [@env["HOBRIN_SOURCES"], *stand_ins&.allowed].compact.join(",")
+    end
+
+    def fill(context, stand_ins)
       sample = Demo::Sample.new(context)
       @out.puts sample.announcement if sample.announcement
       sample.load
+      stand_ins.start
+      stand_ins.list(context)
     end
 
     def free_port

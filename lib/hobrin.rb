@@ -25,7 +25,7 @@ module Hobrin
               exchange/citing exchange/entries statistics/distributions statistics/effects statistics/pooling
               statistics/charts
               edits/word/additions edits/word/terms edits/word/blocks
-              edits/narrow/limits edits/narrow/papers].freeze
+              edits/narrow/limits edits/narrow/papers edits/narrow/elsewhere].freeze
   private_constant :GROUPS
 
   LOADER = Zeitwerk::Loader.new.tap do |loader|

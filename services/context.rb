@@ -5,12 +5,13 @@ module Hobrin
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
       attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library, :who, :filters,
-                  :dictionary
+                  :dictionary, :allowed
 
       # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
-      #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers
+      #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers;
+      #   allowed :: Outside::Allowed
       def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:,
-                     incoming:, library:, who:, clock:, learned:,
+                     incoming:, library:, who:, clock:, learned:, allowed: Outside::Allowed.new(""),
                      dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
         @shared_briefs = shared_briefs
@@ -23,6 +24,7 @@ module Hobrin
         @clock = clock
         @learned = learned
         @dictionary = dictionary
+        @allowed = allowed
         @filters = filters
         @lock = Mutex.new
       end

@@ -29,6 +29,9 @@ module Hobrin
         show_alone :"library/library", title: "The library"
       end
 
+      # What was sent, as texts alone, without what the address holds.
+      def plain_params = request.params.select { |_, value| value.is_a?(String) }
+
       # The id of an import from the address. Raises GoneError when it is no number.
       def import_id
         id = Integer(params["id"], 10, exception: false)

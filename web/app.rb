@@ -64,7 +64,7 @@ module Hobrin
       end
 
       register Routes::Home, Routes::Library, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,
-               Routes::Trail
+               Routes::Trail, Routes::Catalogue
       register Failures
 
       # Patience must not be taken for a fault of the page.

@@ -14,6 +14,9 @@ module Hobrin
         @params[name.to_s].then { |value| value.is_a?(String) ? value.gsub(/\r\n?/, "\n") : "" }
       end
 
+      # The names of all that was sent.
+      def names = @params.keys
+
       # Whether a parameter was sent at all.
       def sent?(name) = @params.key?(name.to_s)
 

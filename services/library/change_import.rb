@@ -21,8 +21,8 @@ module Hobrin
 
       def go_on(id)
         import = @imports.find(id)
-        raise GoneError, "import" unless %w[stopped
-                                            failed].include?(import.state) && @context.incoming.path_of(id).exist?
+        waits = import.source_id || @context.incoming.path_of(id).exist?
+        raise GoneError, "import" unless %w[stopped failed].include?(import.state) && waits
 
         @imports.change(id, state: "waiting", message: nil, ended_at: nil)
         WakeWorker.new(@context).call

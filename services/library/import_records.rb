@@ -16,11 +16,9 @@ module Hobrin
         attributes :format, :added, :known, :duplicates, :refused, :refusals, :resumed, :strange
       end
 
-      BATCH = 4_000
       MOST_REFUSALS = 200
       SAMPLE_BYTES = 4_096
-      FEWEST = 2
-      private_constant :BATCH, :SAMPLE_BYTES, :FEWEST
+      private_constant :SAMPLE_BYTES
 
       def initialize(context)
         @context = context
@@ -36,17 +34,27 @@ module Hobrin
       def call(io, format: nil, sample: false, name: "a file", import: nil, &progress)
         format = known!(io, format)
         import ||= begun(io, format, sample, name)
-        run = Run.new(@context, import, progress:, io:)
+        run = ImportRun.new(@context, import, progress:) { io.pos }
         catch(:stop) do
           Exchange.each(io, format:, skip: import.entries) do |place, result|
             run.take(place, result)
           end
           run.finish
         end
-        run.outcome(format)
+        outcome(run, import, format)
       end
 
       private
+
+      # What came of it, beside what an earlier try did of it.
+      def outcome(run, import, format)
+        imports = @context.library.imports
+        now = imports.find(import.id)
+        refused = now.refused - import.refused
+        Outcome.new(format:, added: now.added - import.added, known: now.known - import.known,
+                    duplicates: now.duplicates - import.duplicates, refused:, resumed: import.entries,
+                    refusals: imports.refusals(import.id).last(refused).first(MOST_REFUSALS), strange: run.strange)
+      end
 
       def known!(io, format)
         io.rewind
@@ -75,79 +83,6 @@ module Hobrin
         io.rewind
         "#{format}:#{whole.hexdigest}"
       end
-
-      # One import as it goes: gathers records into batches and writes down what came of each.
-      class Run
-        def initialize(context, import, progress:, io:)
-          @context = context
-          @library = context.library
-          @indexing = Exchange::Indexing.new(@library.thesaurus, matches: @library.matches.names)
-          @import = import
-          @progress = progress
-          @io = io
-          @batch = []
-          @refusals = []
-          @met = {}
-        end
-
-        # result :: Record or Exchange::Refusal
-        def take(place, result)
-          @place = place
-          return @refusals << result if result.is_a?(Exchange::Refusal)
-
-          @batch << [place, @indexing.call(result)]
-          write if @batch.size >= BATCH
-        end
-
-        def finish
-          write if @batch.any? || @refusals.any?
-          @library.finish_import(@import, at: @context.now)
-        end
-
-        # What came of it, with what an earlier try did of it.
-        def outcome(format)
-          imports = @library.imports
-          now = imports.find(@import.id)
-          Outcome.new(format:, added: now.added - @import.added, known: now.known - @import.known,
-                      duplicates: now.duplicates - @import.duplicates,
-                      refused: now.refused - @import.refused, resumed: @import.entries,
-                      refusals: imports.refusals(@import.id).last(now.refused - @import.refused).first(MOST_REFUSALS),
-                      strange: @indexing.strange)
-        end
-
-        private
-
-        def write
-          @library.add(@batch.map(&:last), sample: @import.sample) do |outcome|
-            refusals = @refusals + outcome.clashes.map { |record| clash(record) }
-            @library.imports.add(@import.id, outcome, place: @place, at_byte: @io.pos, refusals:,
-                                                      headings: fresh_headings)
-          end
-          @batch = []
-          @refusals = []
-          throw :stop if @progress&.call(@place, @io.pos) == :stop
-        end
-
-        # Headings that were met since the last batch, and keywords that more than one paper has.
-        def fresh_headings
-          headings, keywords = since(:strange), since(:keywords)
-          keywords.select { |_, count| count >= FEWEST }.merge(headings) { |_, one, two| one + two }
-        end
-
-        def since(list)
-          now = @indexing.public_send(list).dup
-          before, @met[list] = @met.fetch(list, {}), now
-          now.to_h { |name, count| [name, count - before.fetch(name, 0)] }
-             .select { |_, count| count.positive? }
-        end
-
-        def clash(record)
-          place = @batch.find { |_, other| other.equal?(record) }.first
-          Exchange::Refusal.new(place:, line: nil,
-                                reason: "the id #{record.id} belongs to another paper already")
-        end
-      end
-      private_constant :Run
     end
   end
 end

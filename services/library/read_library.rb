@@ -6,8 +6,10 @@ module Hobrin
     class ReadLibrary
       # papers, doubles, unindexed, headings :: numbers; years :: Hash of year to papers
       # imports :: Array of Store::Imports::Import, the last first; sample :: whether any is made up
+      # sources :: Array of Store::Sources::Source; origins :: Hash of where papers are from, by the
+      #   name of file or catalogue, to how many, the most first
       class Overview < Value
-        attributes :papers, :doubles, :unindexed, :headings, :years, :imports, :sample
+        attributes :papers, :doubles, :unindexed, :headings, :years, :imports, :sample, :sources, :origins
       end
 
       def initialize(context)
@@ -21,7 +23,8 @@ module Hobrin
         years = index.sets(:year).transform_keys(&:to_i).transform_values(&:size).sort.to_h
         Overview.new(papers: @context.snapshot.size, sample: @context.snapshot.sample?, years:,
                      doubles: library.duplicates.count, unindexed: index.not_indexed.size,
-                     headings: @context.thesaurus.headings.size, imports: library.imports.all)
+                     headings: @context.thesaurus.headings.size, imports: library.imports.all,
+                     sources: library.sources.all, origins:)
       end
 
       # Array of Store::HeadingMatches::Match.
@@ -29,6 +32,16 @@ module Hobrin
 
       # Names of all headings, for choosing one.
       def headings = @context.thesaurus.headings.map(&:label).sort
+
+      # What came in before imports were written down is from nowhere that is known.
+      def origins
+        imports = @context.library.imports
+        names = imports.all.to_h { |import| [import.id, import.name] }
+        held = imports.held.group_by { |id, _| names.fetch(id) }.transform_values { |pairs| pairs.sum(&:last) }
+        rest = @context.snapshot.size - held.values.sum
+        held["from before"] = rest if rest.positive?
+        held.sort_by { |name, count| [-count, name] }.to_h
+      end
 
       # Names that the thesaurus lacks, of one import: Hash of name to records.
       def strange(id) = @context.library.imports.headings(id)

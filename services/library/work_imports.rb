@@ -26,6 +26,8 @@ module Hobrin
 
       def read(import)
         @imports.change(import.id, state: "running")
+        return fetch(import) if import.source_id
+
         File.open(@context.incoming.path_of(import.id), "rb") do |io|
           thesaurus?(io) ? headings(import, io) : papers(import, io)
         end
@@ -34,8 +36,14 @@ module Hobrin
         fail_with(import, e.errors.values.join(" "))
       rescue SystemCallError, UnavailableError => e
         fail_with(import, e.message.sub(/ @ \w+ - .*/, ""))
+      rescue GoneError
+        fail_with(import, "Its catalogue was taken off the list.")
       rescue StandardError => e
         fail_with(import, "This is a fault of Hobrin's, not of the file (#{e.class}).")
+      end
+
+      def fetch(import)
+        FetchRecords.new(@context).call(import) { :stop if stopped?(import) }
       end
 
       def papers(import, io)

@@ -13,7 +13,8 @@ module Hobrin
           data = Upgrades.call(JSON.parse(text, symbolize_names: true))
           Inquiry.new(question: QuestionDocument.load(data[:question]), **search(data), **reading(data),
                       conclusion: data[:conclusion], plan: Brief::ChangePlan.new(**data[:plan]),
-                      acting: ActingDocument.load(data[:acting]))
+                      acting: ActingDocument.load(data[:acting]),
+                      elsewhere: data[:elsewhere].map { |one| elsewhere(one) })
         end
 
         private
@@ -29,7 +30,7 @@ module Hobrin
             end,
             must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
             **reading_data(inquiry), conclusion: inquiry.conclusion, plan: inquiry.plan.to_h,
-            acting: ActingDocument.dump(inquiry.acting) }
+            acting: ActingDocument.dump(inquiry.acting), elsewhere: inquiry.elsewhere.map { |one| elsewhere_data(one) } }
         end
 
         def reading_data(inquiry)
@@ -45,6 +46,12 @@ module Hobrin
           end
           { key: block.key, operator: block.operator, previous_operator: block.previous_operator,
             terms: }
+        end
+
+        def elsewhere_data(one) = { **one.to_h, lines: one.lines.map(&:to_h) }
+
+        def elsewhere(data)
+          Narrowing::Elsewhere.new(**data, lines: data[:lines].map { |line| Narrowing::Elsewhere::Line.new(**line) })
         end
 
         def limit_data(limit) = { on: limit.on, leaf: ExpressionDocument.dump(limit.leaf) }

@@ -2,11 +2,12 @@
 
 module Hobrin
   module Store
-    # Briefs as they were signed off, and the addresses at which they can be read.
+    # Briefs as they were signed off, and the secret addresses of inquiries: that of the brief, and
+    # that of the feed of new papers.
     class SharedBriefs
-      # token :: the secret part of the address; made_at :: ISO 8601
+      # token :: the secret part of the address; made_at :: ISO 8601; kind :: "brief" or "feed"
       class Share < Value
-        attributes :token, :inquiry_id, :made_at
+        attributes :token, :inquiry_id, :made_at, :kind
       end
 
       def initialize(db)
@@ -27,20 +28,20 @@ module Hobrin
       end
 
       # Opens an address. token :: random text; at :: ISO 8601
-      def share(inquiry_id, token:, at:)
-        Trouble.told { @db[:shares].insert(token:, inquiry_id:, made_at: at) }
+      def share(inquiry_id, token:, at:, kind: "brief")
+        Trouble.told { @db[:shares].insert(token:, inquiry_id:, made_at: at, kind:) }
       end
 
-      # Takes every address of an inquiry back. at :: ISO 8601
-      def take_back(inquiry_id, at:)
-        Trouble.told { @db[:shares].where(inquiry_id:, ended_at: nil).update(ended_at: at) }
+      # Takes every address of a kind back. at :: ISO 8601
+      def take_back(inquiry_id, at:, kind: "brief")
+        Trouble.told { @db[:shares].where(inquiry_id:, kind:, ended_at: nil).update(ended_at: at) }
       end
 
       # The address of an inquiry that holds, as a Share, or nil.
-      def of(inquiry_id) = found(inquiry_id:)
+      def of(inquiry_id, kind: "brief") = found(inquiry_id:, kind:)
 
       # The Share of a token that holds; nil for any other text.
-      def find(token) = found(token:)
+      def find(token, kind: "brief") = found(token:, kind:)
 
       private
 

@@ -6,7 +6,7 @@ module Hobrin
     # adds one step and one to FORMAT; a step that was released is never altered.
     # spec/fixtures/documents holds documents of every format.
     module Upgrades
-      FORMAT = 6
+      FORMAT = 7
 
       # Format that a step starts from, to a Proc from the data of that format (Hash with Symbols
       # for keys) to the next one's.
@@ -16,6 +16,7 @@ module Hobrin
       # 3 to 4: outcomes are things of their own, see ToOutcomes.
       # 4 to 5: a ward thinks of more than the plan and measures it; nothing was said of that
       # before.
+      # 6 to 7: other catalogues are asked; none was.
       STEPS = {
         1 => lambda { |data|
           data.merge(papers: data[:papers].map do |paper|
@@ -27,7 +28,8 @@ module Hobrin
         4 => lambda { |data|
           data.merge(acting: { considerations: {}, decision: "", measures: [], signed: [] })
         },
-        5 => ->(data) { data.merge(acting: { **data[:acting], steps: [], cycles: [] }) }
+        5 => ->(data) { data.merge(acting: { **data[:acting], steps: [], cycles: [] }) },
+        6 => ->(data) { data.merge(elsewhere: []) }
       }.freeze
 
       # data :: Hash as stored; steps, format :: for a test of the road itself

@@ -29,6 +29,13 @@ module Hobrin
         )
       end
 
+      # Of a set, the records that some other record is the same paper as, wherever that one stands.
+      def twins(set)
+        later = within(set)
+        firsts = @db[:records].where(Membership.of(:duplicate_of, set.to_a)).distinct.select_map(:duplicate_of)
+        Records::RecordSet.of((later.keys + firsts).uniq)
+      end
+
       # Pairs of numbers that are linked: [[first, number], …], at most `limit`, those after `after`.
       def pairs(limit:, after: 0)
         linked = @db[:records].exclude(duplicate_of: nil).where { number > after }

@@ -26,12 +26,20 @@ module Hobrin
       # Which heading a name from outside stands for.
       attr_reader :matches
 
+      # The catalogues that can be asked.
+      attr_reader :sources
+
+      # Records in the order of their days, for who harvests.
+      attr_reader :harvest
+
       def initialize(db)
         @db = db
         @duplicates = Duplicates.new(db)
         @citations = Citations.new(db)
         @imports = Imports.new(db)
         @matches = HeadingMatches.new(db)
+        @sources = Sources.new(db)
+        @harvest = Harvest.new(db)
         @lock = Mutex.new
         @stored = StoredRecords.new(db) { index.sets(:dates) }
       end
@@ -138,7 +146,7 @@ module Hobrin
       # Takes back all records that an import brought. Gives how many. at :: ISO 8601
       def take_back(import, at:)
         changing do
-          gone = Removal.new(@db).call(@imports.parts(import.id))
+          gone = leaving(@imports.parts(import.id), at)
           WordRows.new(@db).count
           @db[:import_parts].where(import_id: import.id).delete
           @db[:imports].where(id: import.id).update(state: "taken back", ended_at: at)
@@ -147,10 +155,26 @@ module Hobrin
         end
       end
 
+      # Takes out records that their source no longer has. ids :: of records. Gives how many went.
+      def take_out(ids, at:)
+        numbers = @stored.numbers(ids).values
+        return 0 if numbers.empty?
+
+        changing do
+          leaving(numbers.map { |number| number..number }, at).tap { WordRows.new(@db).count }
+        end
+      end
+
       # Writes a copy of the whole library to a file that does not exist yet.
       def backup(path) = Database.copy(@db, path)
 
       private
+
+      # Takes records out and writes down that they went. ranges :: Array of Ranges of numbers
+      def leaving(ranges, at)
+        ranges.each { |range| @harvest.went(range, at) }
+        Removal.new(@db).call(ranges)
+      end
 
       # One transaction; afterwards the library has a new version.
       def changing

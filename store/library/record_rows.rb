@@ -8,9 +8,9 @@ module Hobrin
       # added :: Array of [number, Record] that went in; known :: how many were there already by id
       # clashes :: Array of Record whose id belongs to another paper; duplicates :: of the added,
       #   how many are the
-      # same paper as an earlier one
+      # same paper as an earlier one; known_ids :: of those that were there
       class Outcome < Value
-        attributes :added, :known, :clashes, :duplicates
+        attributes :added, :known, :clashes, :duplicates, :known_ids
       end
 
       INSERT = "INSERT INTO records (number, id, published, doi, duplicate_key, csl) VALUES (?, ?, ?, ?, ?, ?)"
@@ -32,7 +32,7 @@ module Hobrin
         FacetSets.new(@db).add(numbered) if numbered.any?
         clashes = again.reject { |record| same_title?(record.title, there[record.id]) }
         Outcome.new(added: numbered, known: again.size - clashes.size, clashes:,
-                    duplicates: Duplicates.new(@db).link(numbered))
+                    known_ids: (again - clashes).map(&:id).uniq, duplicates: Duplicates.new(@db).link(numbered))
       end
 
       private

@@ -20,7 +20,8 @@ module Hobrin
                     "failed" => "its papers could not be changed; those to come are" }.freeze
         MOST_STRANGE = 40
         MOST_CHOOSABLE = 3_000
-        private_constant :STATES, :MATCHED, :MOST_STRANGE, :MOST_CHOOSABLE
+        MOST_ORIGINS = 12
+        private_constant :STATES, :MATCHED, :MOST_STRANGE, :MOST_CHOOSABLE, :MOST_ORIGINS
 
         # fields :: Fields, where `back` names the import that is about to be taken back
         def initialize(context:, fields:, errors: {})
@@ -44,6 +45,28 @@ module Hobrin
           [[@overview.papers, "papers"], [@overview.unindexed, "without headings"],
            [@overview.doubles, "the same paper once more", "/library/doubles"],
            [@overview.headings, "headings in the thesaurus"]]
+        end
+
+        # The catalogues that can be asked: Array of Store::Sources::Source.
+        def catalogues = @overview.sources
+
+        # Which addresses may be asked, as who runs this Hobrin wrote them.
+        def allowed = @context.allowed.to_a
+
+        # What was typed into the form for a catalogue, when it was refused.
+        def typed(name) = errors.any? ? @fields.text(name) : ""
+
+        def protocols
+          { "sru" => "searched (SRU)", "oai" => "harvested (OAI-PMH)" }.map do |value, name|
+            [value, name, typed(:protocol) == value]
+          end
+        end
+
+        # Where the papers are from: [name, papers, of a hundred], the most first.
+        def origins
+          @overview.origins.first(MOST_ORIGINS).map do |name, count|
+            [name, count, (100.0 * count / [@overview.papers, 1].max).round(1)]
+          end
         end
 
         def years = @overview.years
@@ -104,7 +127,8 @@ module Hobrin
         def part(import)
           return unless import.waiting?
 
-          (100 * import.at_byte / [import.size, 1].max).clamp(0, 100)
+          done = import.source_id ? import.entries : import.at_byte
+          (100 * done / [import.size, 1].max).clamp(0, 100)
         end
 
         def presses(import)

@@ -20,6 +20,9 @@ module Hobrin
         def must_find = @must_find ||= MustFindRows.new(self)
         def showing?(part) = fields.text(:show) == part
 
+        # The search in other catalogues, nil while that is closed.
+        def elsewhere = showing?("elsewhere") ? @elsewhere ||= Elsewhere.new(self, @context) : nil
+
         # The steps of the cascade, in order.
         def rows
           @rows ||= begin

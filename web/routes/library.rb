@@ -11,6 +11,29 @@ module Hobrin
           changing(app)
           matching(app)
           doubles(app)
+          catalogues(app)
+        end
+
+        # Catalogues are put on the list and taken off, and harvested as a whole.
+        def self.catalogues(app)
+          app.post("/library/catalogues") do
+            Services::KeepSources.new(context).add(name: fields.text(:name), address: fields.text(:address), protocol: fields.text(:protocol))
+            leave_for "/library#catalogues"
+          rescue InputError => e
+            status 422
+            show_library(errors: e.errors)
+          rescue Outside::NoAnswer => e
+            status 422
+            show_library(errors: { address: e.message })
+          end
+
+          app.post("/library/catalogues/:id") do
+            case fields.one_of(:do, %i[harvest remove])
+            when :harvest then Services::HarvestSource.new(context).call(import_id)
+            when :remove then Services::KeepSources.new(context).remove(import_id)
+            end
+            leave_for "/library#catalogues"
+          end
         end
 
         def self.matching(app)
@@ -75,7 +98,7 @@ module Hobrin
             show_library(errors: e.errors)
           end
         end
-        private_class_method :looking, :bringing, :changing, :matching, :doubles
+        private_class_method :looking, :bringing, :changing, :matching, :doubles, :catalogues
       end
     end
   end

@@ -17,6 +17,12 @@ module Hobrin
           app.post("/inquiries/:id/let-in") { change :narrow, Forms::Narrow::InclusionForm }
           app.post("/inquiries/:id/check") { change :narrow, Forms::Narrow::FindingForm }
 
+          app.post("/inquiries/:id/elsewhere") do
+            change(:narrow, Forms::Narrow::ElsewhereForm) do |form|
+              form.call(Services::AskSource.new(context, seen:), inquiry_id)
+            end
+          end
+
           app.post("/inquiries/:id/filter") do
             change(:narrow, Forms::Narrow::FilterForm) do |form|
               form.call(Services::ChangeFilter.new(context, seen:), inquiry_id)

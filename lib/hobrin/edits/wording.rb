@@ -20,6 +20,7 @@ module Hobrin
         decision_noted: "Noted on “%{title}”", decision_taken_back: "Took back the decision on “%{title}”",
         threads_followed: "Followed the citations of %{from} papers, round %{round}: %{found} found",
         paper_weighed: "Weighed “%{title}”",
+        brought_from_elsewhere: "Brought in from %{source}: up to %{most} records",
         line_restored: "Restored line %{line}", line_named: "Named line “%{name}”: %{rule}",
         line_removed: "Took off the named line “%{name}”", **WeighWording::TEMPLATES, **ActWording::TEMPLATES
       }.freeze
@@ -28,7 +29,7 @@ module Hobrin
       VERDICTS = { "keep" => "Kept", "drop" => "Dropped", "unsure" => "Unsure of" }.freeze
       # What several lines of one kind are together.
       SEVERAL = {
-        question_written: "changes of the question", terms_added: "terms added", term_crossed_out: "terms crossed out",
+        asked_elsewhere: "searches in other catalogues", question_written: "changes of the question", terms_added: "terms added", term_crossed_out: "terms crossed out",
         term_removed: "terms removed", heading_turned: "headings searched in another way",
         term_reworded: "terms reworded",
         term_moved: "terms moved", limit_put: "limits put on", limit_removed: "limits taken off",
@@ -125,6 +126,8 @@ module Hobrin
           case kind
           when :undone then "Undid: #{of(facts[:kind].to_sym, facts[:facts])}"
           when :done_again then "Did again: #{of(facts[:kind].to_sym, facts[:facts])}"
+          when :asked_elsewhere
+            "Asked #{facts[:source]}: #{facts[:count]} records#{", #{facts[:before]} the last time" if facts[:before]}"
           when :run_again
             "Run again: #{facts[:papers]} papers#{", #{facts[:fresh]} of them new" if facts[:fresh]}"
           else raise ArgumentError, "no words for #{kind}"

@@ -15,6 +15,9 @@ module Hobrin
       #   Cql.read("sleep* and dc.title = noise", vocabulary) # => AllOf of two TextTerm
       def self.read(text, vocabulary) = Reader.new(vocabulary).call(Parser.new(text).call)
 
+      # Names of all indexes.
+      def self.indexes = Clauses::INDEXES.values
+
       # A tree in; its one canonical text out.
       def self.write(tree) = Writer.call(tree)
     end

@@ -7,9 +7,13 @@ module Hobrin
       # state :: key of STATES; size, at_byte :: of the file and how far it was read; entries ::
       #   read so far, of which added, known and refused; duplicates :: of the added, those that are
       #   the same paper as an earlier one; message :: why it failed, or nil
+      # source_id :: of the catalogue that it comes from, nil for a file; query :: what was asked
+      #   there; most :: records that were asked for, of which `size` are there; token :: where a
+      #   harvest goes on
       class Import < Value
         attributes :id, :name, :digest, :format, :state, :sample, :size, :at_byte, :entries, :added,
-                   :known, :duplicates, :refused, :message, :begun_at, :ended_at
+                   :known, :duplicates, :refused, :message, :begun_at, :ended_at, :source_id, :query,
+                   :most, :token
 
         def waiting? = %w[waiting running].include?(state)
       end
@@ -22,11 +26,12 @@ module Hobrin
         @db = db
       end
 
-      # Begins an import. at :: ISO 8601. Gives its Import.
-      def begin(name:, size:, at:, sample: false, digest: nil, format: nil, state: "running")
+      # Begins an import. at :: ISO 8601; rest :: source_id, query, most of one from a catalogue.
+      #   Gives its Import.
+      def begin(name:, size:, at:, sample: false, digest: nil, format: nil, state: "running", **rest)
         id = writing do
           @db[:imports].insert(name:, size:, sample:, digest:, format: format&.to_s, state:,
-                               begun_at: at)
+                               begun_at: at, **rest)
         end
         find(id)
       end
@@ -57,14 +62,15 @@ module Hobrin
       # Adds to what an import did; called within the transaction that writes its batch.
       # outcome :: RecordRows::Outcome; place, at_byte :: how far the file was read
       # refusals :: Array of Exchange::Refusal; headings :: Hash of strange heading to records
-      def add(id, outcome, place:, at_byte:, refusals:, headings:)
+      def add(id, outcome, place:, at_byte:, refusals:, headings:, token: nil)
         counted = { added: outcome.added.size, known: outcome.known, duplicates: outcome.duplicates,
                     refused: refusals.size }
         grown = counted.to_h { |name, count| [name, Sequel[name] + count] }
-        @db[:imports].where(id:).update(entries: place, at_byte:, **grown)
+        @db[:imports].where(id:).update(entries: place, at_byte:, token:, **grown)
         numbers = outcome.added.map(&:first)
         @db[:import_parts].insert(import_id: id, first: numbers.first,
                                   last: numbers.last) if numbers.any?
+        keep_known(id, outcome.known_ids)
         keep_refusals(id, refusals)
         keep_headings(id, headings)
       end
@@ -90,7 +96,22 @@ module Hobrin
         end
       end
 
+      # Numbers of the records that it had: those that it brought and those that were known.
+      def numbers(id) = (parts(id).flat_map(&:to_a) + @db[:import_known].where(import_id: id).select_map(:number)).uniq
+
+      # Hash of each import to how many records of its own are in the library.
+      def held
+        within = (Sequel[:records][:number] >= Sequel[:import_parts][:first]) &
+                 (Sequel[:records][:number] <= Sequel[:import_parts][:last])
+        @db[:import_parts].join(:records, within).group_and_count(:import_id).to_h { |row| row.values_at(:import_id, :count) }
+      end
+
       private
+
+      def keep_known(id, ids)
+        numbers = ids.each_slice(5_000).flat_map { |some| @db[:records].where(Membership.of(:id, some)).select_map(:number) }
+        @db[:import_known].insert_conflict.multi_insert(numbers.map { |number| { import_id: id, number: } })
+      end
 
       def keep_refusals(id, refusals)
         room = MOST_REFUSALS - @db[:import_refusals].where(import_id: id).count

@@ -9,13 +9,15 @@ module Hobrin
       # Control characters, which no XML may hold.
       FORBIDDEN = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/
       SIGNS = { "&" => "&amp;", "<" => "&lt;", ">" => "&gt;", "\"" => "&quot;" }.freeze
-      private_constant :SIGNS
+      # It would name an encoding that the text no longer has.
+      DECLARATION = /\A\uFEFF?\s*<\?xml[^>]*\?>/
+      private_constant :SIGNS, :DECLARATION
 
       class << self
-        # text :: a whole document. Gives its root element, without namespaces to care for when
+        # text :: a whole document, as bytes or text. Gives its root element, without namespaces to care for when
         #   `plain`. Raises InputError (:file) for what is no XML, or brings a document type.
         def root(text, plain: true)
-          document = Nokogiri::XML(text) { |options| options.nonet.strict }
+          document = Nokogiri::XML(Utf8.of(text).sub(DECLARATION, "")) { |options| options.nonet.strict }
           refuse("It brings a document type with it, which is not read.") if document.internal_subset
           refuse("There is nothing in it.") unless document.root
           document.remove_namespaces! if plain

@@ -19,7 +19,7 @@ module Hobrin
         # Of a field as a whole: == in CQL 1.2, exact in 1.1. A name, a limit or a date is always
         # meant as a whole.
         WHOLE = %w[== exact].freeze
-        private_constant :WORDS, :LIMITS, :DATES, :NAMED, :INDEXES, :SAME, :WHOLE
+        private_constant :WORDS, :LIMITS, :DATES, :NAMED, :SAME, :WHOLE
 
         def initialize(vocabulary)
           @vocabulary = vocabulary
@@ -50,7 +50,7 @@ module Hobrin
           hint = alike ? " Did you mean “#{alike}”?" : Text::Nearest.hint(name, INDEXES.values)
           known = "Known are #{INDEXES.values.join(", ")}."
           raise Error.new(clause.index,
-                          message: "there is no index “#{clause.index.text}”.#{hint} #{known}")
+                          message: "there is no index “#{clause.index.text}”.#{hint} #{known}", about: :index)
         end
 
         def read(index, clause)
@@ -131,13 +131,13 @@ module Hobrin
           return name if allowed.include?(name)
 
           raise Error.new(clause.relation,
-                          expected: "one of #{allowed.join(", ")} after “#{clause.index.text}”")
+                          expected: "one of #{allowed.join(", ")} after “#{clause.index.text}”", about: :relation)
         end
 
         def refuse_modifiers(clause)
           strange = clause.modifiers.first or return
           raise Error.new(strange.name,
-                          message: "“#{strange.name.text}” is not known after this relation.")
+                          message: "“#{strange.name.text}” is not known after this relation.", about: :modifier)
         end
       end
     end

@@ -17,7 +17,7 @@ module Hobrin
         # clause :: Parser::Clause. Gives a Heading. Raises Cql::Error, or InputError for the term.
         def call(clause)
           unless SAME.include?(clause.relation.text.downcase)
-            raise Error.new(clause.relation, expected: "= after “dc.subject”")
+            raise Error.new(clause.relation, expected: "= after “dc.subject”", about: :relation)
           end
 
           # Only an unescaped * stands for any heading.
@@ -35,7 +35,7 @@ module Hobrin
           return name if NAMES.include?(name) && (name == "hobrin.aspect") == !modifier.value.nil?
 
           raise Error.new(modifier.name,
-                          expected: "/hobrin.narrower, /hobrin.main or /hobrin.aspect=\"…\"")
+                          expected: "/hobrin.narrower, /hobrin.main or /hobrin.aspect=\"…\"", about: :modifier)
         end
 
         def aspects(clause, label, narrower)

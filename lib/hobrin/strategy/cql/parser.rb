@@ -97,7 +97,7 @@ module Hobrin
 
         def refuse_order
           raise Error.new(now,
-                          message: "the order of papers is not part of a search; leave sortBy out.")
+                          message: "the order of papers is not part of a search; leave sortBy out.", about: :order)
         end
 
         def clause

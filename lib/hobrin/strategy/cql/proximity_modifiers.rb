@@ -29,7 +29,7 @@ module Hobrin
             else
               hint = Text::Nearest.hint(modifier.name.text, NAMES)
               raise Error.new(modifier.name,
-                              message: "prox has no modifier “#{modifier.name.text}”.#{hint}")
+                              message: "prox has no modifier “#{modifier.name.text}”.#{hint}", about: :boolean)
             end
           end
 

@@ -38,7 +38,7 @@ module Hobrin
         def plain_boolean(link)
           strange = link.modifiers.first or return
           raise Error.new(strange.name,
-                          message: "“#{link.operator.text}” takes no modifiers; only prox does.")
+                          message: "“#{link.operator.text}” takes no modifiers; only prox does.", about: :boolean)
         end
 
         def near(left, link)

@@ -1,0 +1,88 @@
+# frozen_string_literal: true
+
+require "ipaddr"
+require "resolv"
+require "uri"
+
+module Hobrin
+  module Outside
+    # Which addresses may be asked: only those of a list that who runs Hobrin wrote. A name that leads
+    # to a private address is refused, unless that address is on the list itself.
+    class Allowed
+      # What a port says where it is not said.
+      PORTS = { "http" => 80, "https" => 443 }.freeze
+      LOCAL = %w[localhost].freeze
+      # Addresses that providers share out inside (RFC 6598).
+      SHARED = IPAddr.new("100.64.0.0/10")
+      private_constant :PORTS, :LOCAL, :SHARED
+
+      # text :: hosts, apart by commas, each perhaps with a port: "catalogue.example,127.0.0.1:4747"
+      # resolve :: gives the addresses of a name as an Array of String
+      def initialize(text, resolve: ->(name) { Resolv.getaddresses(name) })
+        @entries = text.to_s.split(",").map { |one| one.strip.downcase }.reject(&:empty?).uniq
+        @resolve = resolve
+      end
+
+      def none? = @entries.empty?
+
+      # Host and port of each entry, to be read.
+      def to_a = @entries
+
+      # address :: String. Gives [URI, the address to connect to]. Raises InputError (:address) before
+      #   any connection.
+      def check(address)
+        uri = read(address)
+        refuse("#{uri.host} is not among the catalogues that this Hobrin may ask (HOBRIN_SOURCES).") unless listed?(uri)
+        [uri, connectable(uri)]
+      end
+
+      private
+
+      def read(address)
+        uri = URI.parse(address.to_s.strip)
+        good = uri.is_a?(URI::HTTP) && uri.host && uri.userinfo.nil? && uri.fragment.nil?
+        good ? uri : refuse("Write the address of a catalogue, such as https://catalogue.example/sru")
+      rescue URI::InvalidURIError
+        refuse("This is no address that can be asked.")
+      end
+
+      def listed?(uri)
+        host = uri.hostname.downcase
+        @entries.include?("#{host}:#{uri.port}") || (@entries.include?(host) && uri.port == PORTS.fetch(uri.scheme))
+      end
+
+      # The address itself is connected to, so that a name cannot lead elsewhere in between.
+      def connectable(uri)
+        host = uri.hostname
+        return host if address?(host)
+
+        found = LOCAL.include?(host.downcase) ? ["127.0.0.1"] : @resolve.call(host)
+        refuse("The name #{host} leads nowhere.") if found.empty?
+        private_one = found.find { |one| inside?(one) && !named_here?(host, one, uri.port) }
+        refuse("The name #{host} leads to a private address, which is not on the list.") if private_one
+
+        found.first
+      end
+
+      def address?(host)
+        IPAddr.new(host) && true
+      rescue IPAddr::Error
+        false
+      end
+
+      def named_here?(host, address, port)
+        LOCAL.include?(host.downcase) || [address, "#{address}:#{port}"].intersect?(@entries)
+      end
+
+      def inside?(address)
+        one = IPAddr.new(address.split("%").first)
+        one = one.native if one.ipv6? && one.ipv4_mapped?
+        one.loopback? || one.private? || one.link_local? || one.to_i.zero? || (one.ipv4? && SHARED.include?(one))
+      rescue IPAddr::Error
+        true
+      end
+
+      def refuse(words) = raise(InputError, { address: words })
+    end
+  end
+end

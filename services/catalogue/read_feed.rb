@@ -1,0 +1,71 @@
+# frozen_string_literal: true
+
+require "securerandom"
+require "uri"
+
+module Hobrin
+  module Services
+    # New papers of an inquiry as an Atom feed (RFC 4287), by a secret address that can be taken back.
+    class ReadFeed
+      KIND = "feed"
+      BYTES = 32
+      MOST = 50
+      TYPE = "application/atom+xml"
+      private_constant :KIND, :BYTES
+
+      def initialize(context)
+        @context = context
+        @shares = context.shared_briefs
+      end
+
+      # The secret part of the address, nil while there is none.
+      def token(id) = @shares.of(id, kind: KIND)&.token
+
+      # Makes a new one; the one before leads nowhere from then on. Raises GoneError.
+      def open(id)
+        @context.inquiries.find(id)
+        take_back(id)
+        @shares.share(id, token: SecureRandom.urlsafe_base64(BYTES), at: @context.now, kind: KIND)
+      end
+
+      def take_back(id) = @shares.take_back(id, at: @context.now, kind: KIND)
+
+      # address :: of the feed; home :: of this Hobrin. Gives a Download. Raises GoneError.
+      def call(id, token, address:, home:)
+        raise GoneError, "feed" unless @shares.find(token.to_s, kind: KIND)&.inquiry_id == id
+
+        saved = @context.inquiries.find(id)
+        papers = latest(OpenInquiry.new(@context, saved).cascade.final)
+        Download.new(name: "hobrin-#{id}.atom", type: TYPE, body: feed(saved, papers, address, home))
+      end
+
+      private
+
+      def x = Exchange::Xml
+
+      # The records of a set that came in last, each with the time at which it did.
+      def latest(set)
+        numbers = set.to_a.last(MOST).reverse
+        times = @context.library.harvest.times(numbers)
+        @context.library.numbered_all(numbers).zip(numbers).map { |record, number| [record, times.fetch(number)] }
+      end
+
+      def feed(saved, papers, address, home)
+        sample = @context.snapshot.sample?
+        entries = papers.map { |record, at| entry(record, at, saved.id, home) }
+        head = [x.value("id", address), x.value("title", "New papers: #{saved.inquiry.question.text}"),
+                x.value("updated", papers.map(&:last).max || saved.touched_at), x.tag("author", x.value("name", "Hobrin")),
+                x.tag("link", "", rel: "self", href: address), *(x.value("subtitle", Exchange::SAMPLE_NOTE) if sample)]
+        "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n#{x.tag("feed", (head + entries).join, xmlns: "http://www.w3.org/2005/Atom")}"
+      end
+
+      def entry(record, at, id, home)
+        link = "#{home}/inquiries/#{id}/sift?#{URI.encode_www_form(paper: record.id)}"
+        authors = record.authors.first(20).map { |author| x.tag("author", x.value("name", author.short)) }
+        x.tag("entry", [x.value("id", "urn:hobrin:#{URI.encode_www_form_component(record.id)}"), x.value("title", record.title),
+                        x.value("updated", at), *authors, x.tag("link", "", rel: "alternate", href: link),
+                        x.value("summary", record.abstract)].join)
+      end
+    end
+  end
+end

@@ -1,0 +1,84 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Brings records in from a catalogue, a step at a time, as an import that can be stopped, gone on
+    # with and taken back. Each record is called by its catalogue and what that calls it, so that
+    # records of two catalogues never meet; that they are one paper is found out as for files.
+    class FetchRecords
+      STEP = 50
+      # A harvest is let in parts; more parts than this would never end.
+      MOST_PARTS = 20_000
+      private_constant :STEP, :MOST_PARTS
+
+      # fetch :: Outside::Fetch
+      def initialize(context, fetch: Outside::Fetch.new(context.allowed))
+        @context = context
+        @fetch = fetch
+        @imports = context.library.imports
+      end
+
+      # import :: Store::Imports::Import with a source; the block, when it gives :stop, ends it after a
+      #   step. Raises Outside::NoAnswer, GoneError for a catalogue that was taken off the list.
+      def call(import, &progress)
+        source = @context.library.sources.find(import.source_id)
+        done = import.entries
+        run = ImportRun.new(@context, import, progress:) { done }
+        catch(:stop) do
+          taking = ->(place, result) { run.take(done = place, result) }
+          source.sru? ? search(source, import, run, taking) : harvest(source, import, run, taking)
+          run.finish
+        end
+      end
+
+      private
+
+      def search(source, import, run, taking)
+        sru = Outside::SruSource.new(@fetch, source.address, version: source.version)
+        place = import.entries
+        while place < import.most
+          answer = sru.search(import.query, from: place + 1, most: step(source, import.most - place), schema: source.format)
+          # One that says that there are more and gives none would be asked for ever.
+          break if answer.records.empty?
+
+          answer.records.first(import.most - place).each { |text| taking.call(place += 1, record(text, source, format_of(source), place)) }
+          run.write
+          break if answer.count && place >= answer.count
+        end
+      end
+
+      def step(source, left) = [STEP, left, source.ability&.most || STEP].min
+      def format_of(source) = Catalogue::FORMATS.fetch(source.format)
+
+      def harvest(source, import, run, taking)
+        oai = Outside::OaiSource.new(@fetch, source.address)
+        token, place, parts = import.token, import.entries, 0
+        loop do
+          answer = oai.records(prefix: source.format, token:, from: token ? nil : source.harvested_to)
+          gone, there = answer.records.partition(&:deleted?)
+          take_out(source, gone)
+          there.each { |item| taking.call(place += 1, item_record(item, source, place)) }
+          run.write(token: token = answer.token) if there.any?
+          break if token.nil? || (parts += 1) > MOST_PARTS
+        end
+        @context.library.sources.harvested(source.id, import.begun_at[0, 10])
+      end
+
+      def take_out(source, gone)
+        @context.library.take_out(gone.map { |item| "#{source.key}:#{item.identifier}" }, at: @context.now) if gone.any?
+      end
+
+      def item_record(item, source, place)
+        found = Catalogue.record(item.text, format: Catalogue::PREFIXES.fetch(source.format), place:)
+        found.is_a?(Records::Record) ? named(found, source, item.identifier) : found
+      end
+
+      def record(text, source, format, place)
+        found = Catalogue.record(text, format:, place:)
+        found.is_a?(Records::Record) ? named(found, source, found.id) : found
+      end
+
+      def named(record, source, id) = record.with(id: "#{source.key}:#{id}", added: @context.today.iso8601)
+    end
+  end
+end

@@ -1,0 +1,99 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Asks another catalogue the search of an inquiry, and brings records in from there.
+    class AskSource
+      # Seconds in which lines are asked for, one after the other, beside the whole.
+      SECONDS = 8
+      MOST = 5_000
+      LONGEST = 20_000
+      private_constant :SECONDS, :LONGEST
+
+      # seen :: the version that the person looked at, or nil; fetch :: Outside::Fetch
+      def initialize(context, seen: nil, fetch: Outside::Fetch.new(context.allowed))
+        @context = context
+        @seen = seen
+        @fetch = fetch
+      end
+
+      # texts :: Hash of the number of a line to its text, as a person changed them. Gives an
+      #   ApplyEdit::Outcome. Raises InputError (:query), Outside::NoAnswer, GoneError.
+      def ask(id, source_id, texts)
+        source = @context.library.sources.find(source_id)
+        refuse("This catalogue is harvested as a whole: it answers no search.") unless source.sru?
+        plan = ReadElsewhere.new(@context, ReadInquiry.new(@context).call(id)).plan(source, texts:)
+        write(id, asked(source, plan.lines, plan.query))
+      end
+
+      # Asks every catalogue that was asked before what it was asked then. Gives an
+      #   ApplyEdit::Outcome, and Hash of the name of each that did not answer to why.
+      def again(id)
+        troubles = {}
+        outcome = nil
+        ReadInquiry.new(@context).call(id).inquiry.elsewhere.each do |before|
+          outcome = write(id, once_more(before))
+        rescue Outside::NoAnswer, GoneError, InputError => e
+          troubles[before.source] = e.message
+        end
+        [outcome, troubles]
+      end
+
+      # Brings the records in that the catalogue was asked for, the first of them or all. most ::
+      #   Integer. Raises InputError (:most), GoneError.
+      def bring(id, source_id, most)
+        source = @context.library.sources.find(source_id)
+        asked = ReadInquiry.new(@context).call(id).inquiry.elsewhere.find { |one| one.source == source.name }
+        raise GoneError, "catalogue" unless asked
+        unless most.is_a?(Integer) && most.between?(1, MOST)
+          raise InputError, { most: "Write a number from 1 to #{MOST}." }
+        end
+
+        import = waiting(source, asked, most)
+        outcome = ApplyEdit.new(@context, seen: @seen).call(id, Edits::Narrow::BringIn.new(source: source.name, import_id: import.id, most:))
+        WakeWorker.new(@context).call
+        outcome
+      end
+
+      private
+
+      def write(id, search) = ApplyEdit.new(@context, seen: @seen).call(id, Edits::Narrow::RecordSearch.new(search:))
+
+      def waiting(source, asked, most)
+        size = [most, asked.count].min
+        @context.library.imports.begin(name: source.name, size:, at: @context.now, state: "waiting", sample: source.stand_in,
+                                       format: source.format, source_id: source.id, query: asked.query, most: size)
+      end
+
+      # The whole first, since its number is what matters; then the lines, as far as there is time.
+      def asked(source, lines, query)
+        refuse("Nothing is left of the search for this catalogue.") if query.empty?
+        refuse("This is longer than #{LONGEST} letters.") if query.size > LONGEST
+
+        sru = Outside::SruSource.new(@fetch, source.address, version: source.version)
+        count = sru.count(query)
+        Narrowing::Elsewhere.new(source: source.name, address: source.address, protocol: "SRU #{source.version}", query:, count:,
+                                 lines: counted(sru, lines), on: @context.today.iso8601, import_id: nil)
+      end
+
+      def counted(sru, lines)
+        ends = now + SECONDS
+        lines[0...-1].map do |line|
+          count = sru.count(line.there) unless line.there.empty? || now > ends
+          Narrowing::Elsewhere::Line.new(name: line.name, text: line.there, count:)
+        rescue Outside::NoAnswer
+          Narrowing::Elsewhere::Line.new(name: line.name, text: line.there, count: nil)
+        end
+      end
+
+      def once_more(before)
+        source = @context.library.sources.named(before.source) or raise GoneError, "catalogue"
+        sru = Outside::SruSource.new(@fetch, source.address, version: source.version)
+        before.with(count: sru.count(before.query), on: @context.today.iso8601)
+      end
+
+      def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+      def refuse(words) = raise(InputError, { query: words })
+    end
+  end
+end

@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Forms
+      module Narrow
+        # A search in another catalogue: asked as it is shown or as a person changed it, asked again,
+        # brought in, or looked at in another catalogue.
+        class ElsewhereForm < Form
+          # asking :: Services::AskSource. Gives an ApplyEdit::Outcome.
+          def call(asking, id)
+            case fields.one_of(:do, %i[ask again bring])
+            when :ask then asking.ask(id, source, texts)
+            when :again then again(asking, id)
+            when :bring then asking.bring(id, source, fields.number(:most))
+            else unknown
+            end
+          end
+
+          def after(_outcome) = After.new(stay: { "show" => "elsewhere", "source" => fields.text(:source) }, said: @said)
+
+          # The texts that were typed: Hash of the number of a line to its text.
+          def texts
+            typed = fields.nested(:there)
+            typed.names.grep(/\A\d{1,4}\z/).to_h { |number| [number.to_i, typed.text(number).strip] }
+          end
+
+          private
+
+          def source = id(:source, of: "catalogue")
+
+          def again(asking, id)
+            outcome, troubles = asking.again(id)
+            @said = troubles.map { |name, words| "#{name}: #{words}" }.join(" ")
+            raise InputError, { press: @said.empty? ? "No other catalogue was asked yet." : @said } unless outcome
+
+            outcome
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Routes
+      # Hobrin as a catalogue for others: searched over SRU, harvested over OAI-PMH, followed by a
+      # feed.
+      module Catalogue
+        XML = "text/xml;charset=utf-8"
+        private_constant :XML
+
+        def self.registered(app)
+          answering(app)
+          feeds(app)
+        end
+
+        def self.answering(app)
+          app.get("/sru") do
+            content_type XML
+            Services::AnswerSru.new(context).call(plain_params, host: request.host, port: request.port)
+          end
+
+          %i[get post].each do |verb|
+            app.public_send(verb, "/oai") do
+              content_type XML
+              Services::AnswerOai.new(context).call(plain_params, address: "#{request.base_url}/oai")
+            end
+          end
+        end
+
+        def self.feeds(app)
+          app.get("/inquiries/:id/feed/:token") do
+            home = request.base_url
+            file = Services::ReadFeed.new(context).call(inquiry_id, params["token"], home:, address: "#{home}#{request.path}")
+            content_type file.type
+            file.body
+          end
+
+          app.post("/inquiries/:id/feed") do
+            feeds = Services::ReadFeed.new(context)
+            fields.text(:do) == "open" ? feeds.open(inquiry_id) : feeds.take_back(inquiry_id)
+            leave_for "/inquiries/#{inquiry_id}/narrow?show=elsewhere"
+          end
+        end
+        private_class_method :answering, :feeds
+      end
+    end
+  end
+end
