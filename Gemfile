@@ -40,6 +40,8 @@ group :test do
   gem "docx", "~> 0.13"
   gem "fhir_models", "~> 5.0.0", require: false
   gem "json_schemer", "~> 2.4"
+  gem "marc", "~> 1.4"
+  gem "oai", "~> 1.3"
   gem "parallel_tests", "~> 5.0"
   gem "rack-test", "~> 2.2"
   gem "roo", "~> 2.10"

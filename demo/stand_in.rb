@@ -28,7 +28,9 @@ module Hobrin
                 "rich" => Kind.new(name: "Rich stand-in", ability: RICH, seed: 12, own: 1_800, shared: 400, slow: 25) }.freeze
       SECONDS = 2
       SAMPLE_SIZE = 3_000
-      private_constant :SECONDS, :SAMPLE_SIZE
+      # How many stand first in the sample that are written by hand.
+      BY_HAND = 100
+      private_constant :SECONDS, :SAMPLE_SIZE, :BY_HAND
 
       # context :: Services::Context of a home of its own; kind :: one of KINDS
       def initialize(context, kind)
@@ -64,7 +66,7 @@ module Hobrin
       # were made with another seed, under ids of its own.
       def records
         shared = SampleLibrary.new(size: SAMPLE_SIZE).records.each_slice(SAMPLE_SIZE / @kind.shared).map(&:first)
-        own = SampleLibrary.new(size: SAMPLE_SIZE, seed: @kind.seed).records.last(@kind.own).map do |record|
+        own = SampleLibrary.new(size: SAMPLE_SIZE, seed: @kind.seed).records.drop(BY_HAND).first(@kind.own).map do |record|
           record.with(doi: "10.5555/#{@kind.seed}.#{record.id.split(".").last}", cites: [])
         end
         (shared + own).each_with_index.map { |record, place| record.with(id: "#{@kind.seed}#{format("%05d", place)}", cites: []) }

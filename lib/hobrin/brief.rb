@@ -8,10 +8,11 @@ module Hobrin
   # lines :: Array of SearchLine; cql :: the whole search as one text; flow :: Flow; rows :: Array
   #   of EvidenceRow, strongest first
   # searched_on :: Date on which the counts were taken
+  # elsewhere :: Array of Narrowing::Elsewhere, of the other catalogues that were asked
   class Brief < Value
-    attributes :question, :lines, :cql, :flow, :rows, :conclusion, :plan, :searched_on
+    attributes :question, :lines, :cql, :flow, :rows, :conclusion, :plan, :searched_on, :elsewhere
 
-    def initialize(question:, lines:, cql:, flow:, rows:, conclusion:, plan:, searched_on:)
+    def initialize(question:, lines:, cql:, flow:, rows:, conclusion:, plan:, searched_on:, elsewhere: [])
       @question = question
       @lines = lines.freeze
       @cql = cql
@@ -20,6 +21,7 @@ module Hobrin
       @conclusion = conclusion
       @plan = plan
       @searched_on = searched_on
+      @elsewhere = elsewhere.freeze
       freeze
     end
   end

@@ -15,7 +15,8 @@ module Hobrin
                                         evaluator: @context.evaluator)
         Brief.new(question: inquiry.question, lines: search.call, cql: search.cql, flow: flow(opened),
                   rows: rows(inquiry),
-                  conclusion: inquiry.conclusion, plan: inquiry.plan, searched_on: @context.today)
+                  conclusion: inquiry.conclusion, plan: inquiry.plan, searched_on: @context.today,
+                  elsewhere: inquiry.elsewhere)
       end
 
       # The kept papers as evidence rows, strongest first.

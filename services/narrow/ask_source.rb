@@ -79,11 +79,16 @@ module Hobrin
       def counted(sru, lines)
         ends = now + SECONDS
         lines[0...-1].map do |line|
-          count = sru.count(line.there) unless line.there.empty? || now > ends
-          Narrowing::Elsewhere::Line.new(name: line.name, text: line.there, count:)
-        rescue Outside::NoAnswer
-          Narrowing::Elsewhere::Line.new(name: line.name, text: line.there, count: nil)
+          count = count(sru, line.there) unless line.there.empty? || now > ends
+          Narrowing::Elsewhere::Line.new(name: line.name, text: line.there, count:, by_hand: line.by_hand?)
         end
+      end
+
+      # A line that it cannot answer is left without a number.
+      def count(sru, text)
+        sru.count(text)
+      rescue Outside::NoAnswer
+        nil
       end
 
       def once_more(before)

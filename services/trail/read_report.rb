@@ -11,7 +11,7 @@ module Hobrin
       # opened :: OpenInquiry; lines :: Array of Brief::SearchLine; cql :: the whole search
       # Gives an Array of Brief::SearchReport::Item.
       def call(opened, lines, cql)
-        facts = { **asked(opened), **found(opened), **dated(opened.id) }
+        facts = { **asked(opened), **found(opened), **dated(opened.id), **elsewhere(opened) }
         facts = Brief::SearchReport::Facts.new(lines:, cql:, library:, **facts)
         Brief::SearchReport.new(facts).call
       end
@@ -39,6 +39,11 @@ module Hobrin
         rates = ReadNarrow.new(@context, opened).rates
         { total: opened.final, must_find: rates.known, found: rates.found,
           duplicates: @context.library.duplicates.within(opened.cascade.final).size }
+      end
+
+      def elsewhere(opened)
+        given = ReadElsewhere.new(@context, opened).given
+        { elsewhere: given.map(&:search), given: given.to_h { |one| [one.search.source, [one.given, one.doubles]] } }
       end
 
       def dated(id)

@@ -21,11 +21,13 @@ module Hobrin
       #   let in by hand; rounds :: Array of Sifting::Round in which citations were followed;
       #   threaded :: papers let in from there
       # begun, counted :: Date; runs :: Array of Date on which it was run again
+      # elsewhere :: Array of Narrowing::Elsewhere, of each other catalogue that was asked; given ::
+      #   Hash of its name to [records of it in the library, of them the same paper from elsewhere]
       # findings  :: what the check of the search still finds; total :: papers found
       # duplicates   :: of them, records that are the same paper once more
       class Facts < Value
         attributes :library, :lines, :cql, :limits, :filter, :must_find, :found, :included, :rounds, :threaded, :begun,
-                   :counted, :runs, :findings, :total, :duplicates
+                   :counted, :runs, :findings, :total, :duplicates, :elsewhere, :given
       end
 
       NAMES = ["Database name", "Multi-database searching", "Study registries", "Online resources and browsing",
@@ -57,10 +59,10 @@ module Hobrin
       def said(number)
         case number
         when 1 then library
-        when 2 then "One source was searched."
+        when 2 then several
         when 5 then citations
         when 7 then other_methods
-        when 8 then "#{facts.lines.size} lines, each with its count, and the whole as CQL: #{facts.cql}"
+        when 8 then strategies
         when 9 then limits
         when 10 then filter
         else process(number)
@@ -70,16 +72,42 @@ module Hobrin
       def process(number)
         case number
         when 12 then updates
-        when 13 then "Begun #{facts.begun.iso8601}, counted #{facts.counted.iso8601}."
+        when 13 then dates
         when 14 then peer_review
-        when 15 then "#{facts.total} papers."
+        when 15 then totals
         when 16 then deduplication
         end
       end
 
       def library
         facts.library => { name:, papers:, version:, sample: }
-        "#{name}: #{papers} papers, version #{version}#{", made-up sample data" if sample}."
+        here = "#{name}: #{papers} papers, version #{version}#{", made-up sample data" if sample}."
+        [here, *facts.elsewhere.map { |one| "#{one.source}, #{one.address}, by #{one.protocol}." }].join(" ")
+      end
+
+      def several
+        return "One source was searched." if facts.elsewhere.empty?
+
+        "#{facts.elsewhere.size + 1} sources were searched, each by a strategy of its own: the library of this Hobrin, " \
+          "#{facts.elsewhere.map(&:source).join(", ")}."
+      end
+
+      def strategies
+        here = "#{facts.lines.size} lines, each with its count, and the whole as CQL: #{facts.cql}"
+        [here, *facts.elsewhere.map { |one| "#{one.source} was asked: #{one.query}" }].join(". ")
+      end
+
+      def dates
+        here = "Begun #{facts.begun.iso8601}, counted #{facts.counted.iso8601}."
+        [here, *facts.elsewhere.map { |one| "#{one.source}: #{one.on}." }].join(" ")
+      end
+
+      def totals
+        others = facts.elsewhere.map do |one|
+          given, doubles = facts.given.fetch(one.source)
+          "#{one.source}: #{one.count} found there, #{given} brought in, #{doubles} of them the same paper from elsewhere."
+        end
+        ["#{facts.total} papers.", *others].join(" ")
       end
 
       def deduplication

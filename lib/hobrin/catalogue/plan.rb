@@ -18,7 +18,10 @@ module Hobrin
       class Line < Value
         attributes :number, :kind, :name, :here, :there, :notes, :wider, :lost, :of
 
+        BY_HAND = "changed by hand"
+
         def own? = %i[term limit].include?(kind)
+        def by_hand? = notes == [BY_HAND]
       end
 
       # The same with other texts for lines that have one of their own. texts :: Hash of number to
@@ -26,7 +29,7 @@ module Hobrin
       def edited(texts)
         changed = lines.map do |line|
           text = texts[line.number]
-          !line.own? || text.nil? || text == line.there ? line : line.with(there: text, notes: ["changed by hand"],
+          !line.own? || text.nil? || text == line.there ? line : line.with(there: text, notes: [Line::BY_HAND],
                                                                            wider: nil, lost: nil)
         end
         with(lines: changed).composed

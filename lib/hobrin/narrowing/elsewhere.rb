@@ -11,9 +11,9 @@ module Hobrin
       attributes :source, :address, :protocol, :lines, :query, :count, :on, :import_id
 
       # name :: in words; text :: as it was sent; count :: records that it finds there, nil where that
-      #   was not asked
+      #   was not asked; by_hand :: whether a person wrote the text
       class Line < Value
-        attributes :name, :text, :count
+        attributes :name, :text, :count, :by_hand
       end
     end
   end

@@ -31,7 +31,7 @@ module Hobrin
       end
 
       # Hash of each of these numbers to the time at which its record came in.
-      def times(numbers) = there.where(Membership.of(:number, numbers)).select_hash(:number, :at)
+      def times(numbers) = there.where(Membership.of(:number, numbers)).to_h { |row| row.values_at(:number, :at) }
 
       # The first time of any.
       def earliest = @db[:imports].min(:begun_at) || BEFORE

@@ -17,7 +17,7 @@ module Hobrin
             end
           end
 
-          def after(_outcome) = After.new(stay: { "show" => "elsewhere", "source" => fields.text(:source) }, said: @said)
+          def after(_outcome) = After.new(list: { "show" => "elsewhere", "source" => fields.text(:source) }, said: @said)
 
           # The texts that were typed: Hash of the number of a line to its text.
           def texts

@@ -78,7 +78,9 @@ module Hobrin
 
             fresh = @reading.plan(chosen)
             same = fresh.lines[0...-1].map(&:name) == asked.lines.map(&:name)
-            same ? fresh.lines.zip(asked.lines).to_h { |line, then_| [line.number, then_&.text] }.compact : {}
+            return {} unless same
+
+            fresh.lines.zip(asked.lines).to_h { |line, before| [line.number, (before.text if before&.by_hand)] }.compact
           end
 
           def row(line)

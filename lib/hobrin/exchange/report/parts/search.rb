@@ -12,7 +12,18 @@ module Hobrin
             end
             section(:search, "The search", words("Counted on #{day(brief.searched_on.iso8601)}.", :small),
                     grid("The search", ["", "Line", "Rule", "Papers"], rows),
-                    words(brief.cql, :code))
+                    words(brief.cql, :code), *others)
+          end
+
+          private
+
+          # Each other catalogue with what it was asked.
+          def others
+            return [] if brief.elsewhere.empty?
+
+            rows = brief.elsewhere.map { |one| [one.source, day(one.on), number(one.count)] }
+            [grid("Other catalogues", %w[Catalogue Asked Found], rows),
+             *brief.elsewhere.map { |one| words("#{one.source}: #{one.query}", :code) }]
           end
         end
       end
