@@ -32,10 +32,8 @@ module Hobrin
 
     private
 
-    # The worker that brings records in reads it from its surroundings.
-    def allowed(stand_ins)
-      ENV["HOBRIN_SOURCES"] = [@env["HOBRIN_SOURCES"], *stand_ins&.allowed].compact.join(",")
-    end
+    # What may be asked: what who runs this wrote, and the stand-ins.
+    def allowed(stand_ins) = [@env["HOBRIN_SOURCES"], *stand_ins&.allowed].compact.join(",")
 
     def fill(context, stand_ins)
       sample = Demo::Sample.new(context)

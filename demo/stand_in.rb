@@ -25,7 +25,8 @@ module Hobrin
       end
 
       KINDS = { "plain" => Kind.new(name: "Plain stand-in", ability: PLAIN, seed: 11, own: 1_200, shared: 300, slow: 0),
-                "rich" => Kind.new(name: "Rich stand-in", ability: RICH, seed: 12, own: 1_800, shared: 400, slow: 25) }.freeze
+                "rich" => Kind.new(name: "Rich stand-in", ability: RICH, seed: 12, own: 1_800,
+                                   shared: 400, slow: 25) }.freeze
       SECONDS = 2
       SAMPLE_SIZE = 3_000
       # How many stand first in the sample that are written by hand.
@@ -66,10 +67,13 @@ module Hobrin
       # were made with another seed, under ids of its own.
       def records
         shared = SampleLibrary.new(size: SAMPLE_SIZE).records.each_slice(SAMPLE_SIZE / @kind.shared).map(&:first)
-        own = SampleLibrary.new(size: SAMPLE_SIZE, seed: @kind.seed).records.drop(BY_HAND).first(@kind.own).map do |record|
+        own = SampleLibrary.new(size: SAMPLE_SIZE,
+                                seed: @kind.seed).records.drop(BY_HAND).first(@kind.own).map do |record|
           record.with(doi: "10.5555/#{@kind.seed}.#{record.id.split(".").last}", cites: [])
         end
-        (shared + own).each_with_index.map { |record, place| record.with(id: "#{@kind.seed}#{format("%05d", place)}", cites: []) }
+        (shared + own).each_with_index.map do |record, place|
+          record.with(id: "#{@kind.seed}#{format("%05d", place)}", cites: [])
+        end
       end
     end
   end

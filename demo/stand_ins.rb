@@ -25,8 +25,10 @@ module Hobrin
       def start
         mine = Process.pid
         @ports.each do |kind, port|
-          env = { "HOBRIN_HOME" => @home.join("stand-ins", kind).to_s, "HOBRIN_PARENT" => Process.pid.to_s }
-          pid = Process.spawn(env, RbConfig.ruby, PROGRAM, kind, port.to_s, in: File::NULL, out: File::NULL, err: File::NULL)
+          env = { "HOBRIN_HOME" => @home.join("stand-ins", kind).to_s,
+                  "HOBRIN_PARENT" => Process.pid.to_s }
+          pid = Process.spawn(env, RbConfig.ruby, PROGRAM, kind, port.to_s, in: File::NULL,
+                                                                            out: File::NULL, err: File::NULL)
           Process.detach(pid)
           # What forks from this process later must not end them.
           at_exit { stop(pid) if Process.pid == mine }

@@ -26,7 +26,9 @@ module Hobrin
       private_constant :Later
 
       # allowed :: Allowed; seconds :: for one answer; wait :: waits so many seconds
-      def initialize(allowed, seconds: SECONDS, largest: LARGEST_BYTES, back_off: BACK_OFF, wait: ->(seconds) { sleep(seconds) })
+      def initialize(allowed, seconds: SECONDS, largest: LARGEST_BYTES, back_off: BACK_OFF, wait: lambda { |seconds|
+        sleep(seconds)
+      })
         @allowed = allowed
         @seconds = seconds
         @largest = largest
@@ -74,7 +76,8 @@ module Hobrin
       end
 
       def read(http, uri, ends)
-        request = Net::HTTP::Get.new(uri, "User-Agent" => AGENT, "Accept" => "application/xml, text/xml", "Accept-Encoding" => "identity")
+        request = Net::HTTP::Get.new(uri, "User-Agent" => AGENT,
+                                          "Accept" => "application/xml, text/xml", "Accept-Encoding" => "identity")
         body = nil
         http.request(request) { |response| body = checked(response, uri, ends) }
         body
@@ -84,7 +87,8 @@ module Hobrin
         case response
         when Net::HTTPSuccess then within_bounds(response, uri, ends)
         when Net::HTTPRedirection
-          raise NoAnswer, "#{uri.host} sends elsewhere, which is not followed. If it has moved, give its new address."
+          raise NoAnswer,
+                "#{uri.host} sends elsewhere, which is not followed. If it has moved, give its new address."
         else
           raise Later, "is busy (#{response.code})." if BUSY.include?(response.code)
 
@@ -97,7 +101,8 @@ module Hobrin
         body = +"".b
         response.read_body do |piece|
           body << piece
-          raise NoAnswer, "#{uri.host} answered with more than #{@largest / 1024 / 1024} MB." if body.bytesize > @largest
+          raise NoAnswer,
+                "#{uri.host} answered with more than #{@largest / 1024 / 1024} MB." if body.bytesize > @largest
           raise Later, "did not end its answer within #{@seconds} seconds." if now > ends
         end
         body

@@ -12,7 +12,9 @@ module Hobrin
         private_constant :PLAIN
 
         # size :: records; home :: Pathname of a folder; err :: where progress is drawn
-        def initialize(context, size, home:, err:)
+        # beside :: XapianCounts that gets the same records, or nil
+        def initialize(context, size, home:, err:, beside: nil)
+          @beside = beside
           @context = context
           @size = size
           @home = home
@@ -37,6 +39,7 @@ module Hobrin
           bar = Progress.new("making #{@size}", total: @size, err: @err)
           @file.open("w") do |io|
             Demo::SampleLibrary.new(size: @size).each.with_index do |record, place|
+              @beside&.add(record)
               io << (place.zero? ? "[\n" : ",\n") << JSON.generate(Exchange::CslJson::Writer.item(record))
               bar.at(place) if (place % 500).zero?
             end

@@ -16,7 +16,7 @@ module Hobrin
 
         # Gives a String in Markdown.
         def text
-          [machine, *@tables.map { |table| one(table) }, *growth, thesaurus].join("\n")
+          [machine, peers, *@tables.map { |table| one(table) }, *growth, thesaurus].join("\n")
         end
 
         private
@@ -26,20 +26,33 @@ module Hobrin
           "#{Etc.nprocessors} cores, #{memory.round} GB of memory, Ruby #{RUBY_VERSION}, SQLite #{SQLite3::SQLITE_VERSION}\n"
         end
 
+        def peers
+          without = @tables.flat_map(&:lines).none?(&:xapian_ms)
+          "Plain SQL is sampled: some statements of each kind, multiplied." \
+            "#{" Xapian is not on this machine (Debian: ruby-xapian)." if without}\n"
+        end
+
         def one(table)
           rows = table.lines.map do |line|
-            plain = line.plain_ms ? [ms(line.plain_ms), "#{grouped(line.ratio.round)} ×"] : %w[– –]
-            "| #{[line.work, ms(line.ms), *plain, line.note].join(" | ")} |"
+            peers = [[line.xapian_ms, line.xapian_ratio],
+                     [line.plain_ms, line.ratio]].flat_map do |one|
+              peer(*one)
+            end
+            "| #{[line.work, ms(line.ms), *peers, line.note].join(" | ")} |"
           end
           <<~TEXT
             ## #{grouped(table.size)} records
 
-            | work | Hobrin | plain SQL | ratio | |
-            | --- | ---: | ---: | ---: | --- |
+            | work | Hobrin | Xapian | ratio | plain SQL | ratio | |
+            | --- | ---: | ---: | ---: | ---: | ---: | --- |
             #{rows.join("\n")}
 
             Import with everything: #{grouped(table.import.round)} records a second; plain SQL, text alone: #{grouped(table.plain_import.round)}. Serving process: #{table.memory_mb.round} MB at its most. Library file: #{grouped(table.file_mb)} MB.
           TEXT
+        end
+
+        def peer(spent, ratio)
+          spent ? [ms(spent), "#{ratio < 10 ? ratio.round(1) : grouped(ratio.round)} ×"] : %w[– –]
         end
 
         def growth

@@ -18,20 +18,29 @@ module Hobrin
         end
 
         # work :: what; ms :: the engine's milliseconds; plain_ms :: the plain way's, or nil;
-        # note :: of what it is made
+        # note :: of what it is made; xapian_ms :: Xapian's, or nil
         class Line < Value
-          attributes :work, :ms, :plain_ms, :note
+          attributes :work, :ms, :plain_ms, :note, :xapian_ms
+
+          def initialize(xapian_ms: nil, **rest)
+            super
+          end
 
           def ratio = plain_ms && (plain_ms / ms)
+          def xapian_ratio = xapian_ms && (xapian_ms / ms)
         end
 
         WHAT_IFS = 150
-        # So many of the what-ifs are done the plain way, and the time multiplied.
-        PLAIN_WHAT_IFS = 5
+        # So many statements of each kind are done the plain way, and the time multiplied: all of them
+        # would take half an hour.
+        PLAIN_NUMBERS = 15
+        PLAIN_WHAT_IFS = 2
+        PLAIN_PREVIEWS = 5
         MUST_FIND = 6
         # Those that the plain way knows, too.
         LIMITS = [*Strategy::Limit::NAMES, :dates].freeze
-        private_constant :WHAT_IFS, :PLAIN_WHAT_IFS, :MUST_FIND, :LIMITS
+        private_constant :WHAT_IFS, :PLAIN_NUMBERS, :PLAIN_WHAT_IFS, :PLAIN_PREVIEWS, :MUST_FIND,
+                         :LIMITS
 
         def initialize(size, err:)
           @size = size
@@ -43,7 +52,11 @@ module Hobrin
           Dir.mktmpdir("hobrin-bench") do |folder|
             @home = Pathname(folder)
             @context = Boot.context(home: @home)
-            import, plain_import = Making.new(@context, @size, home: @home, err: @err).call
+            @xapian = XapianCounts.in(@home, Thesaurus.new(Demo::SampleThesaurus.headings))
+            import, plain_import = Making.new(@context, @size, home: @home, err: @err,
+                                                               beside: @xapian).call
+            @xapian&.ready
+            agree!
             @plain = Store::PlainCounts.new(Store::Database.open(@home.join("library.sqlite3"), kind: :library),
                                             @context.library.thesaurus)
             Table.new(size: @size, lines:, import:, plain_import:, memory_mb: serving(:memory),
@@ -64,21 +77,19 @@ module Hobrin
         def cold_word_step
           evaluator
           ms = Timing.median { evaluator.forget.then { word_figures(Work.blocks) } }
-          @plain_word_ms = Timing.once do
-            Work.trees(Work.blocks).each do |tree|
-              @plain.call(masked(tree))
-            end
-          end
+          trees = Work.trees(Work.blocks)
+          @plain_word_ms = sampled(trees, PLAIN_NUMBERS) { |tree| @plain.call(masked(tree)) }
+          @xapian_word_ms = by_xapian(trees)
           terms = Work.blocks.sum { |block| block.terms.size }
-          Line.new(work: "Word step, cold", ms:, plain_ms: @plain_word_ms,
-                   note: "#{Work.trees(Work.blocks).size} numbers, #{terms} terms")
+          Line.new(work: "Word step, cold", ms:, plain_ms: @plain_word_ms, xapian_ms: @xapian_word_ms,
+                   note: "#{trees.size} numbers, #{terms} terms")
         end
 
         def word_step
           word_figures(Work.blocks)
           turn = 0
           ms = Timing.median { word_figures(Work.changed(Work.blocks, turn += 1)) }
-          Line.new(work: "Word step after one changed term", ms:, plain_ms: @plain_word_ms,
+          Line.new(work: "Word step after one changed term", ms:, plain_ms: @plain_word_ms, xapian_ms: @xapian_word_ms,
                    note: "leaves warm; one count for each number the plain way")
         end
 
@@ -95,21 +106,41 @@ module Hobrin
           must_find = Records::RecordSet.of(evaluator.call(state.tree).first(MUST_FIND))
           run = -> { Narrowing::WhatIfs.new(state, evaluator:, must_find:).call(moves, aim: Narrowing::Aim.new) }
           run.call
-          Line.new(work: "#{moves.size} what-ifs", ms: Timing.median(&run), plain_ms: plain_what_ifs(state, moves),
-                   note: "papers, in, out, must-find; the plain way for #{PLAIN_WHAT_IFS} of them, multiplied")
-        end
-
-        def plain_what_ifs(state, moves)
-          some = moves.each_slice((moves.size / PLAIN_WHAT_IFS.to_f).ceil).map(&:first)
-          spent = Timing.once do
-            some.each do |move|
-              before, after = state.tree, move.state.tree
-              [after, without(after, before), without(before, after)].each do |tree|
-                @plain.call(masked(tree))
-              end
+          plain_ms = sampled(moves, PLAIN_WHAT_IFS) do |move|
+            of_move(state, move).each do |tree|
+              @plain.call(masked(tree))
             end
           end
-          spent * moves.size / some.size
+          Line.new(work: "#{moves.size} what-ifs", ms: Timing.median(&run), plain_ms:,
+                   xapian_ms: by_xapian(moves.flat_map { |move| of_move(state, move) }),
+                   note: "papers, in, out, must-find")
+        end
+
+        # What one what-if asks: how many are left, how many come, how many go.
+        def of_move(state, move)
+          before, after = state.tree, move.state.tree
+          [after, without(after, before), without(before, after)]
+        end
+
+        # Milliseconds of all by doing some, evenly spread.
+        def sampled(all, count, &block)
+          some = all.each_slice((all.size / count.to_f).ceil).map(&:first)
+          Timing.once { some.each(&block) } * all.size / some.size
+        end
+
+        def by_xapian(trees)
+          @xapian && Timing.once { trees.each { |tree| @xapian.call(masked(tree)) } }
+        end
+
+        # What is measured must be the same work. Raises StateError when Xapian counts otherwise.
+        def agree!
+          return unless @xapian
+
+          tree = [*Work.trees(Work.blocks),
+                  Narrowing::State.new(blocks: Work.blocks, limits: Work.limits).tree].find do |one|
+            @xapian.call(masked(one)) != evaluator.count(one)
+          end
+          raise StateError, "Xapian counts otherwise: #{Strategy::Cql.write(tree)}" if tree
         end
 
         def previews
@@ -117,12 +148,9 @@ module Hobrin
           cascade = Narrowing::Cascade.of(blocks: Work.blocks, limits:, evaluator:)
           run = -> { Narrowing::Previews.new(cascade:, limits:, evaluator:, today: @context.today).call(LIMITS).values.flatten }
           values = run.call
-          plain = Timing.once do
-            values.each do |preview|
-              @plain.call(masked(with(limits, preview.leaf)))
-            end
-          end
-          Line.new(work: "previews of all unused limits", ms: Timing.median(&run), plain_ms: plain,
+          trees = values.map { |preview| with(limits, preview.leaf) }
+          plain_ms = sampled(trees, PLAIN_PREVIEWS) { |tree| @plain.call(masked(tree)) }
+          Line.new(work: "previews of all unused limits", ms: Timing.median(&run), plain_ms:, xapian_ms: by_xapian(trees),
                    note: "#{values.size} values")
         end
 

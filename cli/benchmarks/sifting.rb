@@ -53,7 +53,8 @@ module Hobrin
             reading = Services::ReadSift.new(@context, few)
             [reading.ladder, reading.read_first, reading.tally, closely(reading.call.open)]
           end
-          line("Sift: list, ladder and an open paper", ms, note: "#{FEW} papers; without the page's HTML")
+          line("Sift: list, ladder and an open paper", ms,
+               note: "#{FEW} papers; without the page's HTML")
         end
 
         def closely(record) = Services::ReadClosely.new(@context).call(record)
@@ -88,7 +89,11 @@ module Hobrin
           some = @library.numbered_all(@library.index.everything.first(COMPARED))
           likeness = @library.likeness
           vector = likeness.vector(record)
-          plain = Timing.once { some.map { |other| likeness.cosine(vector, likeness.vector(other)) } }
+          plain = Timing.once do
+            some.map do |other|
+              likeness.cosine(vector, likeness.vector(other))
+            end
+          end
           line("Sift: papers like one", Timing.median { @library.alike(record, limit: 8) },
                plain_ms: plain * @library.size / some.size, note: "the plain way for #{some.size} papers, multiplied")
         end

@@ -19,7 +19,8 @@ module Hobrin
           def results
             random = Random.new(SEED)
             Array.new(PAPERS) do
-              Statistics::Result.new(effect: random.rand(-0.8..0.4), variance: random.rand(0.01..0.3))
+              Statistics::Result.new(effect: random.rand(-0.8..0.4),
+                                     variance: random.rand(0.01..0.3))
             end
           end
 
@@ -32,7 +33,8 @@ module Hobrin
             plain = Timing.once do
               some.each { |one| Statistics::InverseVariance.call(some - [one], tau2: :reml) }
             end
-            Run::Line.new(work: "Weigh: pooled, and without each", ms:, plain_ms: plain, note: "#{PAPERS} papers, REML")
+            Run::Line.new(work: "Weigh: pooled, and without each", ms:, plain_ms: plain,
+                          note: "#{PAPERS} papers, REML")
           end
 
           def tests
@@ -42,7 +44,8 @@ module Hobrin
                                        false_positives: random.rand(5..60), true_negatives: random.rand(80..200))
             end
             ms = Timing.median { Statistics::Bivariate.new(some).call }
-            Run::Line.new(work: "Weigh: a test in both directions at once", ms:, plain_ms: nil, note: "#{TESTS} papers")
+            Run::Line.new(work: "Weigh: a test in both directions at once", ms:, plain_ms: nil,
+                          note: "#{TESTS} papers")
           end
         end
       end

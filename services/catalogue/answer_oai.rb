@@ -44,12 +44,15 @@ module Hobrin
       def x = Exchange::Xml
 
       def check(params)
-        known = KNOWN.fetch(params["verb"].to_s) { wrong("badVerb", "Verbs are #{KNOWN.keys.join(", ")}.") }
+        known = KNOWN.fetch(params["verb"].to_s) do
+          wrong("badVerb", "Verbs are #{KNOWN.keys.join(", ")}.")
+        end
         strange = params.keys - ["verb", *known]
         wrong("badArgument", "#{strange.first} is not known here.") if strange.any?
         alone = params.key?("resumptionToken") && params.size > 2
         wrong("badArgument", "A resumptionToken stands alone.") if alone
-        wrong("noSetHierarchy", "There are no sets here.") if params.key?("set") || params["verb"] == "ListSets"
+        wrong("noSetHierarchy",
+              "There are no sets here.") if params.key?("set") || params["verb"] == "ListSets"
       end
 
       def inside(params, address)
@@ -64,7 +67,9 @@ module Hobrin
       def identify(address)
         { repositoryName: Services::AnswerSru::ABILITY.title, baseURL: address, protocolVersion: "2.0", adminEmail: "nobody@example.invalid",
           earliestDatestamp: @context.library.harvest.earliest, deletedRecord: "persistent",
-          granularity: "YYYY-MM-DDThh:mm:ssZ" }.map { |name, value| x.value(name, value) }.join
+          granularity: "YYYY-MM-DDThh:mm:ssZ" }.map do |name, value|
+          x.value(name, value)
+        end.join
       end
 
       def formats(identifier)
@@ -77,21 +82,28 @@ module Hobrin
 
       def token(params)
         if params.key?("resumptionToken")
-          token = Catalogue::Oai::Token.read(params["resumptionToken"]) or wrong("badResumptionToken", "This token was not given out here.")
+          token = Catalogue::Oai::Token.read(params["resumptionToken"]) or wrong(
+            "badResumptionToken", "This token was not given out here."
+          )
           return token.with(prefix: prefix(token.prefix))
         end
 
         from, till = params.values_at("from", "until")
-        [from, till].compact.each { |day| wrong("badArgument", "Write a day as 2026-11-27.") unless day.match?(DAY) && day?(day) }
-        wrong("badArgument", "from and until are not equally exact.") if from && till && from.size != till.size
-        Catalogue::Oai::Token.new(prefix: prefix(params["metadataPrefix"]), from:, till: till && (till.size == 10 ? "#{till}T23:59:59Z" : till), after: 0)
+        [from, till].compact.each do |day|
+          wrong("badArgument", "Write a day as 2026-11-27.") unless day.match?(DAY) && day?(day)
+        end
+        wrong("badArgument",
+              "from and until are not equally exact.") if from && till && from.size != till.size
+        Catalogue::Oai::Token.new(prefix: prefix(params["metadataPrefix"]), from:,
+                                  till: till && (till.size == 10 ? "#{till}T23:59:59Z" : till), after: 0)
       end
 
       def day?(text) = Date.valid_date?(*text[0, 10].split("-").map(&:to_i))
 
       def prefix(given)
         wrong("badArgument", "metadataPrefix is missing.") if given.to_s.empty?
-        Catalogue::Oai::Writer::FORMATS.key?(given) ? given : wrong("cannotDisseminateFormat", "There is no format #{given} here.")
+        Catalogue::Oai::Writer::FORMATS.key?(given) ? given : wrong("cannotDisseminateFormat",
+                                                                    "There is no format #{given} here.")
       end
 
       def entry(identifier)
@@ -105,15 +117,19 @@ module Hobrin
         record = @context.library.record(entry.id) unless entry.gone
         return @writer.deleted(PREFIX + entry.id, entry.at) unless record
 
-        @writer.record(record, identifier: PREFIX + entry.id, stamp: entry.at, prefix:, sample: @context.snapshot.sample?)
+        @writer.record(record, identifier: PREFIX + entry.id, stamp: entry.at, prefix:,
+                               sample: @context.snapshot.sample?)
       end
 
       def list(token, whole)
-        found = @context.library.harvest.entries(after: token.after, limit: PART + 1, from: token.from, till: token.till)
+        found = @context.library.harvest.entries(after: token.after, limit: PART + 1,
+                                                 from: token.from, till: token.till)
         wrong("noRecordsMatch", "There is nothing in this span.") if found.empty?
         given = found.first(PART)
         items = given.map do |entry|
-          whole ? record(entry, token.prefix) : @writer.header(PREFIX + entry.id, entry.at, deleted: entry.gone)
+          whole ? record(entry,
+                         token.prefix) : @writer.header(PREFIX + entry.id, entry.at,
+                                                        deleted: entry.gone)
         end
         items.join + following(token, given.last, found.size > PART)
       end

@@ -37,21 +37,25 @@ module Hobrin
         question = nil
         question = Catalogue::Sru::Question.read(params)
         case question.operation
-        when :explain then writer.explain(Catalogue::Sru::Explain.write(@ability, host:, port:, path:))
+        when :explain then writer.explain(Catalogue::Sru::Explain.write(@ability, host:, port:,
+                                                                                  path:))
         when :scan then writer.scanned(scan(question))
         else search(question, writer)
         end
       rescue Catalogue::Sru::Diagnostic::Told => e
-        writer.trouble(e.diagnostic, question&.operation || (params.key?("query") ? :search : :explain))
+        writer.trouble(e.diagnostic,
+                       question&.operation || (params.key?("query") ? :search : :explain))
       end
 
       private
 
       def search(question, writer)
         found = found(question.query)
-        tell(61, question.from.to_s) if question.from < 1 || (question.from > found.size && found.any?)
+        tell(61,
+             question.from.to_s) if question.from < 1 || (question.from > found.size && found.any?)
         most = [question.most, @ability.most].min
-        records = @context.library.newest(found, limit: question.from - 1 + most).drop(question.from - 1)
+        records = @context.library.newest(found,
+                                          limit: question.from - 1 + most).drop(question.from - 1)
         writer.found(found.size, records, question, sample: @context.snapshot.sample?)
       end
 
@@ -69,7 +73,8 @@ module Hobrin
       def refuse_more(tree)
         return if @ability.equal?(ABILITY)
 
-        part = Catalogue::Translation.new(ability: @ability, evaluator: @context.evaluator).call(tree)
+        part = Catalogue::Translation.new(ability: @ability,
+                                          evaluator: @context.evaluator).call(tree)
         tell(16, part.notes.first) unless part.same?
       end
 
@@ -82,7 +87,8 @@ module Hobrin
       def line(name)
         match = LINE.match(name) or tell(51, name)
         saved = @context.inquiries.find(match[1].to_i)
-        Surroundings.new(@context, saved).trail.resolve(Strategy::Line.new(name: match[2]), saved.inquiry)
+        Surroundings.new(@context, saved).trail.resolve(Strategy::Line.new(name: match[2]),
+                                                        saved.inquiry)
       end
 
       # Values of an index from a term on, in their order.
@@ -90,7 +96,9 @@ module Hobrin
         index, term = question.query.split(/\s*(?:==|=|exact)\s*/, 2)
         name = SCANNED.fetch(index.to_s.strip.downcase) { tell(16, index.to_s) }
         from = Text::Tokens.line(term.to_s.delete('"'))
-        values = @context.evaluator.index.sets(name).map { |value, set| [value, set.size] }.sort_by { |value, _| Text::Tokens.line(value) }
+        values = @context.evaluator.index.sets(name).map do |value, set|
+          [value, set.size]
+        end.sort_by { |value, _| Text::Tokens.line(value) }
         at = values.index { |value, _| Text::Tokens.line(value) >= from } || values.size
         start = at - question.from + 1
         tell(120, question.from.to_s) if question.from > question.most + 1

@@ -36,7 +36,8 @@ module Hobrin
 
         saved = @context.inquiries.find(id)
         papers = latest(OpenInquiry.new(@context, saved).cascade.final)
-        Download.new(name: "hobrin-#{id}.atom", type: TYPE, body: feed(saved, papers, address, home))
+        Download.new(name: "hobrin-#{id}.atom", type: TYPE,
+                     body: feed(saved, papers, address, home))
       end
 
       private
@@ -47,7 +48,9 @@ module Hobrin
       def latest(set)
         numbers = set.to_a.last(MOST).reverse
         times = @context.library.harvest.times(numbers)
-        @context.library.numbered_all(numbers).zip(numbers).map { |record, number| [record, times.fetch(number)] }
+        @context.library.numbered_all(numbers).zip(numbers).map do |record, number|
+          [record, times.fetch(number)]
+        end
       end
 
       def feed(saved, papers, address, home)
@@ -56,12 +59,15 @@ module Hobrin
         head = [x.value("id", address), x.value("title", "New papers: #{saved.inquiry.question.text}"),
                 x.value("updated", papers.map(&:last).max || saved.touched_at), x.tag("author", x.value("name", "Hobrin")),
                 x.tag("link", "", rel: "self", href: address), *(x.value("subtitle", Exchange::SAMPLE_NOTE) if sample)]
-        "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n#{x.tag("feed", (head + entries).join, xmlns: "http://www.w3.org/2005/Atom")}"
+        "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n#{x.tag("feed", (head + entries).join,
+                                                             xmlns: "http://www.w3.org/2005/Atom")}"
       end
 
       def entry(record, at, id, home)
         link = "#{home}/inquiries/#{id}/sift?#{URI.encode_www_form(paper: record.id)}"
-        authors = record.authors.first(20).map { |author| x.tag("author", x.value("name", author.short)) }
+        authors = record.authors.first(20).map do |author|
+          x.tag("author", x.value("name", author.short))
+        end
         x.tag("entry", [x.value("id", "urn:hobrin:#{URI.encode_www_form_component(record.id)}"), x.value("title", record.title),
                         x.value("updated", at), *authors, x.tag("link", "", rel: "alternate", href: link),
                         x.value("summary", record.abstract)].join)

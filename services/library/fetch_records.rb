@@ -37,11 +37,14 @@ module Hobrin
         sru = Outside::SruSource.new(@fetch, source.address, version: source.version)
         place = import.entries
         while place < import.most
-          answer = sru.search(import.query, from: place + 1, most: step(source, import.most - place), schema: source.format)
+          answer = sru.search(import.query, from: place + 1,
+                                            most: step(source, import.most - place), schema: source.format)
           # One that says that there are more and gives none would be asked for ever.
           break if answer.records.empty?
 
-          answer.records.first(import.most - place).each { |text| taking.call(place += 1, record(text, source, format_of(source), place)) }
+          answer.records.first(import.most - place).each do |text|
+            taking.call(place += 1, record(text, source, format_of(source), place))
+          end
           run.write
           break if answer.count && place >= answer.count
         end
@@ -54,7 +57,8 @@ module Hobrin
         oai = Outside::OaiSource.new(@fetch, source.address)
         token, place, parts = import.token, import.entries, 0
         loop do
-          answer = oai.records(prefix: source.format, token:, from: token ? nil : source.harvested_to)
+          answer = oai.records(prefix: source.format, token:,
+                               from: token ? nil : source.harvested_to)
           gone, there = answer.records.partition(&:deleted?)
           take_out(source, gone)
           there.each { |item| taking.call(place += 1, item_record(item, source, place)) }
@@ -65,11 +69,14 @@ module Hobrin
       end
 
       def take_out(source, gone)
-        @context.library.take_out(gone.map { |item| "#{source.key}:#{item.identifier}" }, at: @context.now) if gone.any?
+        @context.library.take_out(gone.map do |item|
+          "#{source.key}:#{item.identifier}"
+        end, at: @context.now) if gone.any?
       end
 
       def item_record(item, source, place)
-        found = Catalogue.record(item.text, format: Catalogue::PREFIXES.fetch(source.format), place:)
+        found = Catalogue.record(item.text, format: Catalogue::PREFIXES.fetch(source.format),
+                                            place:)
         found.is_a?(Records::Record) ? named(found, source, item.identifier) : found
       end
 
@@ -78,7 +85,9 @@ module Hobrin
         found.is_a?(Records::Record) ? named(found, source, found.id) : found
       end
 
-      def named(record, source, id) = record.with(id: "#{source.key}:#{id}", added: @context.today.iso8601)
+      def named(record, source, id)
+        record.with(id: "#{source.key}:#{id}", added: @context.today.iso8601)
+      end
     end
   end
 end

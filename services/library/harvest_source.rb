@@ -13,7 +13,9 @@ module Hobrin
       def call(id)
         source = @context.library.sources.find(id)
         imports = @context.library.imports
-        raise GoneError, "catalogue" if source.sru? || imports.all.any? { |one| one.source_id == id && one.waiting? }
+        raise GoneError, "catalogue" if source.sru? || imports.all.any? do |one|
+          one.source_id == id && one.waiting?
+        end
 
         imports.begin(name: source.name, size: 0, at: @context.now, state: "waiting", sample: source.stand_in,
                       format: source.format, source_id: id)

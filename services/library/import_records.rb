@@ -34,9 +34,11 @@ module Hobrin
       def call(io, format: nil, sample: false, name: "a file", import: nil, &progress)
         format = known!(io, format)
         import ||= begun(io, format, sample, name)
-        run = ImportRun.new(@context, import, progress:) { io.pos }
+        position = 0
+        run = ImportRun.new(@context, import, progress:) { position }
         catch(:stop) do
-          Exchange.each(io, format:, skip: import.entries) do |place, result|
+          ReadAhead.each(io, format:, skip: import.entries) do |place, result, at|
+            position = at
             run.take(place, result)
           end
           run.finish

@@ -22,7 +22,8 @@ module Hobrin
       def add(name:, address:, protocol:, stand_in: false)
         name = name.to_s.gsub(/[[:space:]]+/, " ").strip
         check(name, protocol)
-        values = { name:, address: address.to_s.strip, protocol:, stand_in:, added_at: @context.now }
+        values = { name:, address: address.to_s.strip, protocol:, stand_in:,
+                   added_at: @context.now }
         @sources.write(**values, **(protocol == "sru" ? asked(address) : harvested(address)))
       end
 
@@ -32,7 +33,8 @@ module Hobrin
 
       def check(name, protocol)
         errors = {}
-        errors[:name] = "Write what it is called, in at most #{LONGEST} letters." if name.empty? || name.size > LONGEST
+        errors[:name] =
+          "Write what it is called, in at most #{LONGEST} letters." if name.empty? || name.size > LONGEST
         errors[:name] = "Give it a name with letters in it." if errors.empty? && Text::Tokens.line(name).empty?
         errors[:protocol] = "Choose how it is asked." unless PROTOCOLS.include?(protocol)
         raise InputError, errors if errors.any?
@@ -41,14 +43,16 @@ module Hobrin
       # Version 2.0 is asked for once it says that it can.
       def asked(address)
         ability = Outside::SruSource.new(@fetch, address).ability
-        format = ability.schema or raise InputError, { address: "It gives records in no format that is read here: MODS, MARCXML or Dublin Core." }
+        format = ability.schema or raise InputError,
+                                         { address: "It gives records in no format that is read here: MODS, MARCXML or Dublin Core." }
         { version: ability.version, format:, about: ability.about, ability: }
       end
 
       def harvested(address)
         name, prefixes = Outside::OaiSource.new(@fetch, address).identity
         format = Catalogue::PREFIXES.keys.find { |prefix| prefixes.include?(prefix) }
-        raise InputError, { address: "It gives records in no format that is read here: MODS, MARCXML or Dublin Core." } unless format
+        raise InputError,
+              { address: "It gives records in no format that is read here: MODS, MARCXML or Dublin Core." } unless format
 
         { version: "2.0", format:, about: name }
       end

@@ -9,7 +9,8 @@ module Hobrin
       # sources :: Array of Store::Sources::Source; origins :: Hash of where papers are from, by the
       #   name of file or catalogue, to how many, the most first
       class Overview < Value
-        attributes :papers, :doubles, :unindexed, :headings, :years, :imports, :sample, :sources, :origins
+        attributes :papers, :doubles, :unindexed, :headings, :years, :imports, :sample, :sources,
+                   :origins
       end
 
       def initialize(context)
@@ -37,7 +38,9 @@ module Hobrin
       def origins
         imports = @context.library.imports
         names = imports.all.to_h { |import| [import.id, import.name] }
-        held = imports.held.group_by { |id, _| names.fetch(id) }.transform_values { |pairs| pairs.sum(&:last) }
+        held = imports.held.group_by do |id, _|
+          names.fetch(id)
+        end.transform_values { |pairs| pairs.sum(&:last) }
         rest = @context.snapshot.size - held.values.sum
         held["from before"] = rest if rest.positive?
         held.sort_by { |name, count| [-count, name] }.to_h

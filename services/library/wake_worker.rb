@@ -18,7 +18,8 @@ module Hobrin
         return unless library.imports.next_waiting || library.matches.next_waiting
         return unless @context.incoming.wake?
 
-        env = { "HOBRIN_HOME" => @context.incoming.home.to_s }
+        env = { "HOBRIN_HOME" => @context.incoming.home.to_s,
+                "HOBRIN_SOURCES" => @context.allowed.to_a.join(",") }
         Process.detach(Process.spawn(env, *COMMAND, in: File::NULL, out: File::NULL,
                                                     err: File::NULL, pgroup: true))
       end

@@ -43,21 +43,28 @@ module Hobrin
       #   Integer. Raises InputError (:most), GoneError.
       def bring(id, source_id, most)
         source = @context.library.sources.find(source_id)
-        asked = ReadInquiry.new(@context).call(id).inquiry.elsewhere.find { |one| one.source == source.name }
+        asked = ReadInquiry.new(@context).call(id).inquiry.elsewhere.find do |one|
+          one.source == source.name
+        end
         raise GoneError, "catalogue" unless asked
         unless most.is_a?(Integer) && most.between?(1, MOST)
           raise InputError, { most: "Write a number from 1 to #{MOST}." }
         end
 
         import = waiting(source, asked, most)
-        outcome = ApplyEdit.new(@context, seen: @seen).call(id, Edits::Narrow::BringIn.new(source: source.name, import_id: import.id, most:))
+        outcome = ApplyEdit.new(@context, seen: @seen).call(id,
+                                                            Edits::Narrow::BringIn.new(
+                                                              source: source.name, import_id: import.id, most:
+                                                            ))
         WakeWorker.new(@context).call
         outcome
       end
 
       private
 
-      def write(id, search) = ApplyEdit.new(@context, seen: @seen).call(id, Edits::Narrow::RecordSearch.new(search:))
+      def write(id, search)
+        ApplyEdit.new(@context, seen: @seen).call(id, Edits::Narrow::RecordSearch.new(search:))
+      end
 
       def waiting(source, asked, most)
         size = [most, asked.count].min
@@ -80,7 +87,8 @@ module Hobrin
         ends = now + SECONDS
         lines[0...-1].map do |line|
           count = count(sru, line.there) unless line.there.empty? || now > ends
-          Narrowing::Elsewhere::Line.new(name: line.name, text: line.there, count:, by_hand: line.by_hand?)
+          Narrowing::Elsewhere::Line.new(name: line.name, text: line.there, count:,
+                                         by_hand: line.by_hand?)
         end
       end
 

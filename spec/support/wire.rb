@@ -8,7 +8,8 @@ require "socket"
 module Wire
   # Serves a Rack application while the block runs, which is given its port.
   def self.serve(app)
-    server = Puma::Server.new(app, nil, { min_threads: 0, max_threads: 4, log_writer: Puma::LogWriter.null })
+    server = Puma::Server.new(app, nil,
+                              { min_threads: 0, max_threads: 4, log_writer: Puma::LogWriter.null })
     port = server.add_tcp_listener("127.0.0.1", 0).addr[1]
     server.run
     yield port

@@ -23,7 +23,10 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
     end
   end
 
-  def context = @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock, allowed: "127.0.0.1:#{@port}")
+  def context
+    @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock, allowed: "127.0.0.1:#{@port}")
+  end
+
   def add(address, **rest) = send_form("/library/catalogues", name: "Ward catalogue", address:, protocol: "sru", **rest)
   def ask(**sent) = send_form("/inquiries/1/elsewhere", show: "elsewhere", **sent)
   def source = context.library.sources.named("Ward catalogue")
@@ -48,10 +51,12 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       expect(last_line.change).to eq("Brought in from Ward catalogue: up to 2 records")
       expect(context.library.record("ward-catalogue:p1").doi).to eq("10.5555/hobrin.trial-2021")
       items = Hobrin::Services::ReadReport.new(context).call(opened, [], "").to_h { |item| [item.number, item.text] }
-      expect(items.values_at(2, 15)).to match([/2 sources were searched/, /Ward catalogue: 3 found there, 2 brought in, 1 of them/])
+      expect(items.values_at(2,
+                             15)).to match([/2 sources were searched/,
+                                            /Ward catalogue: 3 found there, 2 brought in, 1 of them/])
       expect(visit_page("/inquiries/1/act").body).to include("<b>Ward catalogue</b> was asked on 2026-11-23 and found 3")
-      ask(do: "again", source: source.id)
-      expect(last_line.change).to eq("Asked Ward catalogue: 3 records, 3 the last time")
+      header "HX-Request", "true"
+      expect(ask(do: "again", source: source.id).body).to include("Asked again: Ward catalogue 3 records.")
     end
   end
 
@@ -64,8 +69,11 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       expect(Nokogiri::HTML(last_response.body).at_css("textarea[name='there[9]']").text).to eq("dc.nothing = x")
       ask(do: "ask", source: source.id, there: (1..30).to_h { |line| [line.to_s, ""] })
       expect([last_response.status, last_response.body]).to match([422, /Nothing is left of the search/])
-      { { do: "bring", most: "5" } => 404, { do: "dance" } => 422, { do: "ask", source: "99" } => 404, { do: "ask", source: "x" } => 404 }
-        .each { |sent, status| expect([sent, ask(source: source.id, **sent).status]).to eq([sent, status]) }
+      { { do: "bring", most: "5" } => 404, { do: "dance" } => 422, { do: "ask", source: "99" } => 404,
+        { do: "ask", source: "x" } => 404 }
+        .each do |sent, status|
+        expect([sent, ask(source: source.id, **sent).status]).to eq([sent, status])
+      end
       ask(do: "ask", source: source.id, there: { "9" => "earplugs" })
       expect(page.at_css("textarea[name='there[9]']").text).to eq("earplugs")
       ["0", "-1", "6000", "many", ""].each do |most|
@@ -100,21 +108,29 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       { "query" => "sleep", "startRecord" => "x" } => 6, { "query" => "sleep", "recordSchema" => "x" } => 66, { "query" => "sleep", "recordPacking" => "x" } => 71,
       { "operation" => "searchRetrieve" } => 7, { "operation" => "dance" } => 4, { "version" => "3.0", "query" => "a" } => 5,
       { "query" => "a", "queryType" => "pqf" } => 6, { "scanClause" => "dc.title = a" } => 16 }
-      .each { |query, number| expect([query, sru[query]]).to match([query, %r{<uri>info:srw/diagnostic/1/#{number}</uri>}]) }
+      .each do |query, number|
+      expect([query,
+              sru[query]]).to match([query, %r{<uri>info:srw/diagnostic/1/#{number}</uri>}])
+    end
     lines = sru["query" => 'cql.resultSetId = "1:20" and dc.title = sleep', "maximumRecords" => "0"]
     expect(lines).to match(%r{<numberOfRecords>\d+</numberOfRecords>})
-    { "1.2" => "http://www.loc.gov/zing/srw/", "2.0" => "http://docs.oasis-open.org/ns/search-ws/sruResponse" }.each do |version, namespace|
+    { "1.2" => "http://www.loc.gov/zing/srw/",
+      "2.0" => "http://docs.oasis-open.org/ns/search-ws/sruResponse" }.each do |version, namespace|
       %w[dc mods marcxml].each do |schema|
-        answer = Hobrin::Catalogue::Sru::Answer.read(sru["query" => "sleep", "version" => version, "recordSchema" => schema, "maximumRecords" => "3", "startRecord" => "2"])
+        answer = Hobrin::Catalogue::Sru::Answer.read(sru["query" => "sleep", "version" => version,
+                                                         "recordSchema" => schema, "maximumRecords" => "3", "startRecord" => "2"])
         records = answer.records.map { |text| Hobrin::Catalogue.record(text, format: schema.to_sym, place: 1) }
-        expect([answer.count, answer.following, records.map(&:class).uniq]).to eq([context.evaluator.count(Hobrin::Strategy::Cql.read("sleep", context.vocabulary)), 5, [Hobrin::Records::Record]])
+        expect([answer.count, answer.following,
+                records.map(&:class).uniq]).to eq([context.evaluator.count(Hobrin::Strategy::Cql.read("sleep", context.vocabulary)), 5,
+                                                   [Hobrin::Records::Record]])
         expect(sru["query" => "sleep", "version" => version]).to include(namespace)
       end
     end
     send_form("/inquiries/1/feed", do: "open")
     path = page.at_css(".elsewhere a[href*=feed]")["href"]
     feed = Nokogiri::XML(visit_page(path).body, &:strict)
-    expect([feed.root.name, feed.css("entry").size, feed.css("entry id").map(&:text).uniq.size]).to eq(["feed", opened.final, opened.final])
+    expect([feed.root.name, feed.css("entry").size,
+            feed.css("entry id").map(&:text).uniq.size]).to eq(["feed", opened.final, opened.final])
     send_form("/inquiries/1/feed", do: "close")
     [path, path.sub("/1/", "/2/"), "#{path}x"].each { |one| expect([one, visit_page(one).status]).to eq([one, 404]) }
   end

@@ -30,7 +30,9 @@ module Hobrin
             end,
             must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
             **reading_data(inquiry), conclusion: inquiry.conclusion, plan: inquiry.plan.to_h,
-            acting: ActingDocument.dump(inquiry.acting), elsewhere: inquiry.elsewhere.map { |one| elsewhere_data(one) } }
+            acting: ActingDocument.dump(inquiry.acting), elsewhere: inquiry.elsewhere.map do |one|
+                                                           elsewhere_data(one)
+                                                         end }
         end
 
         def reading_data(inquiry)

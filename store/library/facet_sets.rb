@@ -72,7 +72,7 @@ module Hobrin
           end
         end
         numbered.each do |number, record|
-          Retrieval::Facets.of(record).each { |name, value| gathered[name][value] << number }
+          Retrieval::Facets.with_repeats(record).each { |name, value| gathered[name][value] << number }
         end
         gathered[:all]["all"] = numbered.map(&:first)
         write(gathered.flat_map do |name, values|

@@ -5,6 +5,8 @@ require "sequel"
 require "sqlite3"
 
 Sequel.extension :migration
+# A process that only reads a file ahead is forked from one that writes; it leaves the databases alone.
+SQLite3::ForkSafety.suppress_warnings!
 
 module Hobrin
   module Store

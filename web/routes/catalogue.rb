@@ -17,13 +17,15 @@ module Hobrin
         def self.answering(app)
           app.get("/sru") do
             content_type XML
-            Services::AnswerSru.new(context).call(plain_params, host: request.host, port: request.port)
+            Services::AnswerSru.new(context).call(plain_params, host: request.host,
+                                                                port: request.port)
           end
 
           %i[get post].each do |verb|
             app.public_send(verb, "/oai") do
               content_type XML
-              Services::AnswerOai.new(context).call(plain_params, address: "#{request.base_url}/oai")
+              Services::AnswerOai.new(context).call(plain_params,
+                                                    address: "#{request.base_url}/oai")
             end
           end
         end
@@ -31,7 +33,8 @@ module Hobrin
         def self.feeds(app)
           app.get("/inquiries/:id/feed/:token") do
             home = request.base_url
-            file = Services::ReadFeed.new(context).call(inquiry_id, params["token"], home:, address: "#{home}#{request.path}")
+            file = Services::ReadFeed.new(context).call(inquiry_id, params["token"], home:,
+                                                                                     address: "#{home}#{request.path}")
             content_type file.type
             file.body
           end

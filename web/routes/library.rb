@@ -17,8 +17,9 @@ module Hobrin
         # Catalogues are put on the list and taken off, and harvested as a whole.
         def self.catalogues(app)
           app.post("/library/catalogues") do
-            Services::KeepSources.new(context).add(name: fields.text(:name), address: fields.text(:address), protocol: fields.text(:protocol))
-            leave_for "/library#catalogues"
+            Services::KeepSources.new(context).add(name: fields.text(:name), address: fields.text(:address),
+                                                   protocol: fields.text(:protocol))
+            leave_for "/library"
           rescue InputError => e
             status 422
             show_library(errors: e.errors)
@@ -32,7 +33,7 @@ module Hobrin
             when :harvest then Services::HarvestSource.new(context).call(import_id)
             when :remove then Services::KeepSources.new(context).remove(import_id)
             end
-            leave_for "/library#catalogues"
+            leave_for "/library"
           end
         end
 

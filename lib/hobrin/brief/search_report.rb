@@ -82,7 +82,9 @@ module Hobrin
       def library
         facts.library => { name:, papers:, version:, sample: }
         here = "#{name}: #{papers} papers, version #{version}#{", made-up sample data" if sample}."
-        [here, *facts.elsewhere.map { |one| "#{one.source}, #{one.address}, by #{one.protocol}." }].join(" ")
+        [here, *facts.elsewhere.map do |one|
+          "#{one.source}, #{one.address}, by #{one.protocol}."
+        end].join(" ")
       end
 
       def several

@@ -23,7 +23,9 @@ module Hobrin
       def index?(name) = indexes.key?(name.downcase)
 
       # Whether an index takes a relation.
-      def relation?(index, relation) = relation == "=" || indexes.fetch(index.to_s.downcase, []).include?(relation)
+      def relation?(index, relation)
+        relation == "=" || indexes.fetch(index.to_s.downcase, []).include?(relation)
+      end
 
       def modifier?(name) = modifiers.include?(name)
 

@@ -48,7 +48,11 @@ module Hobrin
       private
 
       def made_of(line, made)
-        put_in, taken_out = line.of.map { |numbers| made.values_at(*numbers).reject { |text| text.to_s.empty? } }
+        put_in, taken_out = line.of.map do |numbers|
+          made.values_at(*numbers).reject do |text|
+            text.to_s.empty?
+          end
+        end
         return "" if put_in.empty?
 
         kept = joined(put_in, line.kind == :block ? "or" : "and")

@@ -21,7 +21,9 @@ module Hobrin
         blocks = @blocks.map { |block| [block_line(block), block.operator] }
         return Plan.new(lines: []) if blocks.empty?
 
-        taken_in, taken_out = blocks.partition { |_, operator| operator == :and }.map { |some| some.map(&:first) }
+        taken_in, taken_out = blocks.partition do |_, operator|
+          operator == :and
+        end.map { |some| some.map(&:first) }
         limits = @limits.map { |limit| own(:limit, Narrowing::Wording.named(limit.leaf), limit.leaf) }
         tree = Narrowing::State.of(@blocks, @limits, []).tree
         add(:whole, "The whole search", @evaluator.count(tree), of: [taken_in + limits, taken_out])
@@ -35,7 +37,8 @@ module Hobrin
           terms.map { |term| own(:term, term.label, term.leaf) }
         end
         element = @question.element(block.key)
-        add(:block, "#{element.letter}: #{element.name}", @evaluator.count(block.tree), of: [put_in, taken_out])
+        add(:block, "#{element.letter}: #{element.name}", @evaluator.count(block.tree),
+            of: [put_in, taken_out])
       end
 
       def own(kind, name, leaf)
@@ -47,7 +50,8 @@ module Hobrin
       end
 
       def add(kind, name, here, there: "", notes: [], wider: nil, lost: nil, of: nil)
-        @lines << Plan::Line.new(number: @lines.size + 1, kind:, name:, here:, there:, notes:, wider:, lost:, of:)
+        @lines << Plan::Line.new(number: @lines.size + 1, kind:, name:, here:, there:, notes:,
+                                 wider:, lost:, of:)
         @lines.size
       end
     end

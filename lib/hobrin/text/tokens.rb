@@ -37,7 +37,7 @@ module Hobrin
         def line(text)
           return of(text).join(" ") unless text.ascii_only?
 
-          text.downcase.tr("^a-z0-9", " ").squeeze(" ").strip
+          text.downcase.tr_s("^a-z0-9", " ").strip
         end
 
         # As `of`, each word with where it stands: [folded word, first character, one past the

@@ -22,8 +22,11 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
                                ["hobrin.text adj \"sleep quality\"", /mask spelled out/]],
       words("zzzz*") => [["", /no paper here/], ['hobrin.text = "zzzz*"', nil]],
       s::Proximity.new(left: "noise", right: "night", distance: 4) =>
-        [["(cql.serverChoice = \"noise\" and", /nearness became AND/], ["(hobrin.text = \"noise\" prox/unit=word", nil]],
-      s::WholeText.new(text: "noise", fields: [:title]) => [['dc.title = "noise"', /whole field/], ['dc.title == "noise"', nil]],
+        [["(cql.serverChoice = \"noise\" and", /nearness became AND/],
+         ["(hobrin.text = \"noise\" prox/unit=word", nil]],
+      s::WholeText.new(text: "noise",
+                       fields: [:title]) => [['dc.title = "noise"', /whole field/],
+                                             ['dc.title == "noise"', nil]],
       heading("Delirium") => [["(cql.serverChoice = \"delirium\"", /names in words/],
                               ["(dc.subject = \"Delirium\"", /one by one/]],
       heading("Noise") => [["(cql.serverChoice = \"noise\"", /names in words/], ['dc.subject = "Noise"', nil]],
@@ -74,7 +77,8 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
 
   it "is the same search for a catalogue that can do everything" do
     strategies = RandomStrategies.new(19, context.library.thesaurus, SampleHome.records)
-    told = Hobrin::Catalogue::Sru::Explain.read(Hobrin::Catalogue::Sru::Explain.write(everything, host: "h", port: 1, path: "sru"))
+    told = Hobrin::Catalogue::Sru::Explain.read(Hobrin::Catalogue::Sru::Explain.write(everything, host: "h", port: 1,
+                                                                                                  path: "sru"))
     expect(told).to eq(everything)
     200.times do
       tree = strategies.tree
@@ -83,7 +87,8 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
     end
     (2..5).each do |id|
       opened = Hobrin::Services::ReadInquiry.new(context).call(id)
-      plan = Hobrin::Catalogue::Planning.new(cascade: opened.cascade, question: opened.question, ability: told, evaluator:).call
+      plan = Hobrin::Catalogue::Planning.new(cascade: opened.cascade, question: opened.question, ability: told,
+                                             evaluator:).call
       lines = Hobrin::Brief::SearchLines.new(question: opened.question, cascade: opened.cascade, evaluator:)
       expect([id, plan.query]).to eq([id, lines.cql])
     end

@@ -28,6 +28,9 @@ RSpec.describe Hobrin::Exchange, :slow do
                 country: nil, added: nil, flags: [], cites: [])
   end
 
+  # What catalogues exchange has a place for the same, and for a paper that was taken back.
+  def in_xml(record) = in_ris(record).with(flags: record.flags & ["retracted"])
+
   # BibTeX has no place for an id beside the DOI, for study types, nor for a second link.
   def in_bibtex(record)
     in_ris(record).with(types: [], links: record.links.first(1), id: record.doi || "none")
@@ -61,7 +64,8 @@ RSpec.describe Hobrin::Exchange, :slow do
     random = Random.new(12)
     records = SampleHome.records.each_slice(8).map(&:first) + Array.new(500) { |place| hostile(random, place) }
     expect(through(:csl, records)).to eq(records)
-    { ris: method(:in_ris), bibtex: method(:in_bibtex) }.each do |format, held|
+    { ris: method(:in_ris), bibtex: method(:in_bibtex), marcxml: method(:in_xml),
+      mods: method(:in_xml) }.each do |format, held|
       through(format, records).zip(records) do |back, record|
         back = back.with(id: back.doi || "none") if format == :bibtex
         expect([format, filed(back)]).to eq([format, filed(held.call(record))])

@@ -6,7 +6,10 @@ RSpec.describe Hobrin::Outside do
     described_class::Fetch.new(described_class::Allowed.new(allowed), wait: ->(_) {}, back_off: [0], **rest)
   end
 
-  def source(port, **rest) = described_class::SruSource.new(fetch("127.0.0.1:#{port}", **rest), "http://127.0.0.1:#{port}/sru")
+  def source(port, **rest)
+    described_class::SruSource.new(fetch("127.0.0.1:#{port}", **rest), "http://127.0.0.1:#{port}/sru")
+  end
+
   def told = yield.then { nil }
   def xml(body, status: 200, **headers) = ->(_) { [status, { "content-type" => "text/xml", **headers }, [body]] }
 
@@ -45,7 +48,9 @@ RSpec.describe Hobrin::Outside do
       ->(socket) { socket.write("SSH-2.0\r\n\r\n") } => /could not be asked/,
       ->(socket) { socket.close } => /could not be asked/ }.each do |answer, words|
       Wire.raw(answer) do |at|
-        expect { source(at, seconds: 0.4, largest: 1_048_576).count("a") }.to raise_error(Hobrin::Outside::NoAnswer, words)
+        expect do
+          source(at, seconds: 0.4, largest: 1_048_576).count("a")
+        end.to raise_error(Hobrin::Outside::NoAnswer, words)
       end
     end
   end

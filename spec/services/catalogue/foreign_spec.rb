@@ -7,19 +7,22 @@ require "net/http"
 RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
   let(:some) { SampleHome.records.first(1_500) }
   let(:strategies) { RandomStrategies.new(21, Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings), some) }
-  let(:words_of) { %w[sleep* deliri* earplug* music noise night patients pain* care ward] + ["intensive care", "eye masks"] }
+  let(:words_of) do
+    %w[sleep* deliri* earplug* music noise night patients pain* care ward] + ["intensive care", "eye masks"]
+  end
 
   # What both can say: words, phrases and beginnings of words in a field or anywhere, headings, kinds of
   # study, years.
   def leaf
     s = Hobrin::Strategy
     case rand(6)
-    when 0 then s::TextTerm.read(strategies.pick(words_of), fields: [strategies.pick(%i[title abstract keywords headings])])
+    when 0 then s::TextTerm.read(strategies.pick(words_of),
+                                 fields: [strategies.pick(%i[title abstract keywords headings])])
     when 1, 2 then s::TextTerm.read(strategies.pick(words_of), fields: s::TextTerm::FIELDS.keys)
     when 3 then s::Heading.new(label: strategies.pick(some).headings.map(&:label).first || "Noise", narrower: false)
     when 4 then s::Limit.new(name: :type, values: strategies.some(%w[guideline survey] + ["systematic review", "randomized controlled trial"]
                                                                   .intersection(Hobrin::Records::StudyTypes::ALL)))
-    else s::Dates.years(from_year: 2000 + rand(15), to_year: 2015 + rand(10))
+    else s::Dates.years(from_year: rand(2000..2014), to_year: rand(2015..2024))
     end
   rescue Hobrin::InputError
     retry
@@ -60,7 +63,9 @@ RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
     answer = source.search("dc.title = sleep", from: 3, most: 20, schema: "marcxml")
     records = answer.records.each_with_index.map { |text, place| Hobrin::Catalogue.record(text, format: :marcxml, place:) }
     expect(records.size).to eq(20)
-    records.each { |record| expect(record).to eq(context.library.record(record.id).with(headings: record.headings, keywords: record.keywords)) }
+    records.each do |record|
+      expect(record).to eq(context.library.record(record.id).with(headings: record.headings, keywords: record.keywords))
+    end
   end
 
   it "answers zoomsh and yaz-client, for 200 random searches, with the number of the command line" do
@@ -69,9 +74,12 @@ RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
       counts = texts.map { |text| Hobrin::Services::Search.new(context).call(text).size }
       Wire.serve(Hobrin::Server.app(context, home: context.incoming.home)) do |port|
         asked = texts.map { |text| "find cql:#{text}" }
-        out, = Open3.capture2("zoomsh", "set sru get", "set sru_version 1.2", "connect http://127.0.0.1:#{port}/sru", *asked, "quit")
+        out, = Open3.capture2("zoomsh", "set sru get", "set sru_version 1.2", "connect http://127.0.0.1:#{port}/sru",
+                              *asked, "quit")
         expect(out.scan(/: (\d+) hits/).flatten.map(&:to_i)).to eq(counts)
-        lines = ["sru get 1.2", "open http://127.0.0.1:#{port}/sru", "querytype cql", "format xml", *texts.first(20).map { |text| "find #{text}" }, "quit"]
+        lines = ["sru get 1.2", "open http://127.0.0.1:#{port}/sru", "querytype cql", "format xml", *texts.first(20).map do |text|
+          "find #{text}"
+        end, "quit"]
         told, = Open3.capture2e("yaz-client", stdin_data: "#{lines.join("\n")}\n")
         expect(told.scan(/Number of hits: (\d+)/).flatten.map(&:to_i)).to eq(counts.first(20))
       end

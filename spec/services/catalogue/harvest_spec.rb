@@ -4,14 +4,21 @@ require "oai"
 
 # Harvesting both ways. Source: the oai gem, as the client of ours and as the provider that ours asks.
 RSpec.describe "Harvesting", :outside do
-  def papers(count) = Array.new(count) { |place| a_record(id: "10.5555/h#{place}", doi: "10.5555/h#{place}", title: "Night paper #{place} & more <b>", keywords: ["noise"]) }
+  def papers(count)
+    Array.new(count) do |place|
+      a_record(id: "10.5555/h#{place}", doi: "10.5555/h#{place}", title: "Night paper #{place} & more <b>",
+               keywords: ["noise"])
+    end
+  end
 
   def filled(count)
     with_home do |context|
       csl = Hobrin::Exchange::CslJson::Writer.call(papers(count))
       import = Hobrin::Services::ImportRecords.new(context).call(StringIO.new(csl), name: "first")
       expect(import.added).to eq(count)
-      Hobrin::Services::ImportRecords.new(context).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call([a_record(id: "gone", title: "To go")])), name: "second")
+      Hobrin::Services::ImportRecords.new(context).call(
+        StringIO.new(Hobrin::Exchange::CslJson::Writer.call([a_record(id: "gone", title: "To go")])), name: "second"
+      )
       yield context
     end
   end
@@ -27,7 +34,9 @@ RSpec.describe "Harvesting", :outside do
         expect(client.list_metadata_formats.map(&:prefix)).to eq(%w[oai_dc mods marcxml])
         %w[oai_dc mods marcxml].each do |metadata_prefix|
           all = client.list_records(metadata_prefix:).full.to_a
-          expect([metadata_prefix, all.map { |one| one.header.identifier }.uniq.size, all.size]).to eq([metadata_prefix, 451, 451])
+          expect([metadata_prefix, all.map do |one|
+            one.header.identifier
+          end.uniq.size, all.size]).to eq([metadata_prefix, 451, 451])
           expect(all.select(&:deleted?).map { |one| one.header.identifier }).to eq(["oai:hobrin:gone"])
           expect(all.first.metadata.to_s).to include("Night paper 0 &amp; more &lt;b&gt;")
         end
@@ -68,6 +77,7 @@ RSpec.describe "Harvesting", :outside do
   class ProviderModel < OAI::Provider::Model
     Paper = Struct.new(:id, :updated_at, :gone) do
       def deleted? = gone
+
       def to_oai_dc
         "<oai_dc:dc xmlns:oai_dc=\"http://www.openarchives.org/OAI/2.0/oai_dc/\" xmlns:dc=\"http://purl.org/dc/elements/1.1/\">" \
           "<dc:title>Foreign paper #{id}</dc:title><dc:date>2024</dc:date></oai_dc:dc>"
@@ -124,10 +134,13 @@ RSpec.describe "Harvesting", :outside do
   it "harvests a provider of the oai gem: all records once, and honours those that were deleted since" do
     papers = Array.new(130) { |place| ProviderModel::Paper.new(place + 1, Time.utc(2026, 11, 1), false) }
     with_home do |context|
-      allow(Hobrin::Services::WakeWorker).to receive(:new).and_return(instance_double(Hobrin::Services::WakeWorker, call: nil))
+      allow(Hobrin::Services::WakeWorker).to receive(:new).and_return(instance_double(Hobrin::Services::WakeWorker,
+                                                                                      call: nil))
       Wire.serve(provider(ProviderModel.new(papers))) do |port|
-        context = Hobrin::Boot.context(home: context.incoming.home, clock: Builders::FixedClock, allowed: "127.0.0.1:#{port}")
-        source = Hobrin::Services::KeepSources.new(context).add(name: "Foreign", address: "http://127.0.0.1:#{port}/oai", protocol: "oai")
+        context = Hobrin::Boot.context(home: context.incoming.home, clock: Builders::FixedClock,
+                                       allowed: "127.0.0.1:#{port}")
+        source = Hobrin::Services::KeepSources.new(context).add(name: "Foreign",
+                                                                address: "http://127.0.0.1:#{port}/oai", protocol: "oai")
         expect(source.to_h).to include(format: "oai_dc", about: "Foreign")
         harvest = lambda do
           Hobrin::Services::HarvestSource.new(context).call(source.id)

@@ -21,7 +21,9 @@ module Hobrin
       # So many entries after a number, the first first. from, till :: ISO 8601 or nil, both included
       def entries(after:, limit:, from: nil, till: nil)
         all = between(there.union(went_away, all: true, from_self: true), from, till)
-        all.where { number > after }.order(:number).limit(limit).map { |row| Entry.new(**row, gone: row[:gone] == 1) }
+        all.where do
+          number > after
+        end.order(:number).limit(limit).map { |row| Entry.new(**row, gone: row[:gone] == 1) }
       end
 
       # The entry of one id, or nil.
@@ -31,7 +33,9 @@ module Hobrin
       end
 
       # Hash of each of these numbers to the time at which its record came in.
-      def times(numbers) = there.where(Membership.of(:number, numbers)).to_h { |row| row.values_at(:number, :at) }
+      def times(numbers)
+        there.where(Membership.of(:number, numbers)).to_h { |row| row.values_at(:number, :at) }
+      end
 
       # The first time of any.
       def earliest = @db[:imports].min(:begun_at) || BEFORE
@@ -39,7 +43,8 @@ module Hobrin
       # Writes down that records go; called before they do.
       def went(range, at)
         @db[:gone].insert_conflict.insert(%i[number id at],
-                                          @db[:records].where(number: range).select(:number, :id, Sequel.as(at, :at)))
+                                          @db[:records].where(number: range).select(:number, :id,
+                                                                                    Sequel.as(at, :at)))
       end
 
       private
@@ -48,7 +53,8 @@ module Hobrin
         begun = @db[:imports].join(:import_parts, import_id: :id)
                              .where { (Sequel[:import_parts][:first] <= Sequel[:records][:number]) & (Sequel[:import_parts][:last] >= Sequel[:records][:number]) }
                              .select(:begun_at).limit(1)
-        @db[:records].select(:number, :id, Sequel.function(:coalesce, begun, BEFORE).as(:at), Sequel.as(0, :gone))
+        @db[:records].select(:number, :id, Sequel.function(:coalesce, begun, BEFORE).as(:at),
+                             Sequel.as(0, :gone))
       end
 
       def went_away = @db[:gone].select(:number, :id, :at, Sequel.as(1, :gone))

@@ -44,7 +44,9 @@ module Hobrin
       end
 
       # Says that it could not be done.
-      def fail(match) = Trouble.told { @db[:heading_matches].where(name: match.name).update(state: "failed") }
+      def fail(match)
+        Trouble.told { @db[:heading_matches].where(name: match.name).update(state: "failed") }
+      end
 
       # The numbers of the records that may carry a name, among keywords or headings.
       def carrying(name)

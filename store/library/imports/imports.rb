@@ -28,7 +28,8 @@ module Hobrin
 
       # Begins an import. at :: ISO 8601; rest :: source_id, query, most of one from a catalogue.
       #   Gives its Import.
-      def begin(name:, size:, at:, sample: false, digest: nil, format: nil, state: "running", **rest)
+      def begin(name:, size:, at:, sample: false, digest: nil, format: nil, state: "running",
+                **rest)
         id = writing do
           @db[:imports].insert(name:, size:, sample:, digest:, format: format&.to_s, state:,
                                begun_at: at, **rest)
@@ -97,20 +98,28 @@ module Hobrin
       end
 
       # Numbers of the records that it had: those that it brought and those that were known.
-      def numbers(id) = (parts(id).flat_map(&:to_a) + @db[:import_known].where(import_id: id).select_map(:number)).uniq
+      def numbers(id)
+        (parts(id).flat_map(&:to_a) + @db[:import_known].where(import_id: id).select_map(:number)).uniq
+      end
 
       # Hash of each import to how many records of its own are in the library.
       def held
         within = (Sequel[:records][:number] >= Sequel[:import_parts][:first]) &
                  (Sequel[:records][:number] <= Sequel[:import_parts][:last])
-        @db[:import_parts].join(:records, within).group_and_count(:import_id).to_h { |row| row.values_at(:import_id, :count) }
+        @db[:import_parts].join(:records, within).group_and_count(:import_id).to_h do |row|
+          row.values_at(:import_id, :count)
+        end
       end
 
       private
 
       def keep_known(id, ids)
-        numbers = ids.each_slice(5_000).flat_map { |some| @db[:records].where(Membership.of(:id, some)).select_map(:number) }
-        @db[:import_known].insert_conflict.multi_insert(numbers.map { |number| { import_id: id, number: } })
+        numbers = ids.each_slice(5_000).flat_map do |some|
+          @db[:records].where(Membership.of(:id, some)).select_map(:number)
+        end
+        @db[:import_known].insert_conflict.multi_insert(numbers.map do |number|
+          { import_id: id, number: }
+        end)
       end
 
       def keep_refusals(id, refusals)

@@ -32,7 +32,10 @@ module Hobrin
       def write(ability: nil, **values)
         row = { **values, ability: ability && JSON.generate(ability.to_h) }
         Trouble.told do
-          @db[:sources].insert_conflict(target: :name, update: row.except(:name, :added_at)).insert(row)
+          @db[:sources].insert_conflict(target: :name,
+                                        update: row.except(
+                                          :name, :added_at
+                                        )).insert(row)
         end
         named(values.fetch(:name))
       end

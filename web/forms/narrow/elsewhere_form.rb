@@ -17,12 +17,17 @@ module Hobrin
             end
           end
 
-          def after(_outcome) = After.new(list: { "show" => "elsewhere", "source" => fields.text(:source) }, said: @said)
+          def after(_outcome)
+            After.new(list: { "show" => "elsewhere", "source" => fields.text(:source) },
+                      said: @said)
+          end
 
           # The texts that were typed: Hash of the number of a line to its text.
           def texts
             typed = fields.nested(:there)
-            typed.names.grep(/\A\d{1,4}\z/).to_h { |number| [number.to_i, typed.text(number).strip] }
+            typed.names.grep(/\A\d{1,4}\z/).to_h do |number|
+              [number.to_i, typed.text(number).strip]
+            end
           end
 
           private
@@ -31,9 +36,14 @@ module Hobrin
 
           def again(asking, id)
             outcome, troubles = asking.again(id)
-            @said = troubles.map { |name, words| "#{name}: #{words}" }.join(" ")
-            raise InputError, { press: @said.empty? ? "No other catalogue was asked yet." : @said } unless outcome
+            wrong = troubles.map { |name, words| "#{name}: #{words}" }.join(" ")
+            raise InputError,
+                  { press: wrong.empty? ? "No other catalogue was asked yet." : wrong } unless outcome
 
+            told = outcome.opened.inquiry.elsewhere.reject { |one| troubles.key?(one.source) }
+            @said = "Asked again: #{told.map do |one|
+              "#{one.source} #{one.count} records"
+            end.join(", ")}. #{wrong}".strip
             outcome
           end
         end

@@ -40,7 +40,12 @@ module Hobrin
 
           # [name, address of its page, whether it is the chosen one]
           def choices = sources.map { |one| [one.name, path(one), one == chosen] }
-          def chosen = @chosen ||= sources.find { |one| one.id == @page.fields.number(:source) } || sources.first
+
+          def chosen
+            @chosen ||= sources.find do |one|
+              one.id == @page.fields.number(:source)
+            end || sources.first
+          end
 
           def query = plan.query
           def rows = plan.lines.map { |line| row(line) }
@@ -62,7 +67,9 @@ module Hobrin
             can = chosen.ability
             [["headings", can.index?("dc.subject")], ["phrases", can.relation?(can.anywhere, "adj")],
              ["words cut off with a mask", can.masks.any?], ["nearness", can.near], ["years", can.index?("dc.date")],
-             ["study types", can.index?("dc.type")]].partition(&:last).map { |some| some.map(&:first) }
+             ["study types", can.index?("dc.type")]].partition(&:last).map do |some|
+              some.map(&:first)
+            end
           end
 
           private
@@ -80,7 +87,9 @@ module Hobrin
             same = fresh.lines[0...-1].map(&:name) == asked.lines.map(&:name)
             return {} unless same
 
-            fresh.lines.zip(asked.lines).to_h { |line, before| [line.number, (before.text if before&.by_hand)] }.compact
+            fresh.lines.zip(asked.lines).to_h do |line, before|
+              [line.number, (before.text if before&.by_hand)]
+            end.compact
           end
 
           def row(line)
@@ -98,13 +107,15 @@ module Hobrin
           def effect(line)
             return if line.wider.nil? || line.notes.empty?
 
-            said = [*("#{number(line.wider)} more" if line.wider.positive?), *("#{number(line.lost)} fewer" if line.lost.positive?)]
+            said = [*("#{number(line.wider)} more" if line.wider.positive?),
+                    *("#{number(line.lost)} fewer" if line.lost.positive?)]
             said.empty? ? "the same papers here" : "here: #{said.join(", ")}"
           end
 
           def told(one)
             search = one.search
-            cells = [search.on, number(search.count), number(one.given), number(one.found), number(one.doubles), number(one.only)]
+            cells = [search.on, number(search.count), number(one.given), number(one.found),
+                     number(one.doubles), number(one.only)]
             Given.new(name: search.source, cells:, state: one.import && STATES[one.import.state])
           end
         end

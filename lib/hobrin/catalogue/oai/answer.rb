@@ -25,7 +25,8 @@ module Hobrin
           def read(text)
             root = Exchange::Xml.root(text)
             unless root.name == "OAI-PMH"
-              raise InputError, { file: "This is no answer to a harvest: it begins with <#{root.name}>." }
+              raise InputError,
+                    { file: "This is no answer to a harvest: it begins with <#{root.name}>." }
             end
 
             new(records: root.xpath("./ListRecords/record").filter_map { |record| item(record) },

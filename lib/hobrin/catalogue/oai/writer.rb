@@ -7,7 +7,8 @@ module Hobrin
       class Writer
         # A format by its prefix: its module, schema and namespace.
         FORMATS = { "oai_dc" => [Exchange::DublinCore, "http://www.openarchives.org/OAI/2.0/oai_dc.xsd", Exchange::DublinCore::OAI],
-                    "mods" => [Exchange::Mods, "http://www.loc.gov/standards/mods/v3/mods-3-8.xsd", Exchange::Mods::NAMESPACE],
+                    "mods" => [Exchange::Mods, "http://www.loc.gov/standards/mods/v3/mods-3-8.xsd",
+                               Exchange::Mods::NAMESPACE],
                     "marcxml" => [Exchange::Marcxml, "http://www.loc.gov/standards/marcxml/schema/MARC21slim.xsd",
                                   Exchange::Marcxml::NAMESPACE] }.freeze
 
@@ -21,7 +22,8 @@ module Hobrin
 
         # inside :: markup of what was asked for
         def answer(inside)
-          whole(x.tag("request", x.text(@address), **@asked.transform_keys(&:to_sym)) + x.tag(@asked["verb"], inside))
+          whole(x.tag("request", x.text(@address),
+                      **@asked.transform_keys(&:to_sym)) + x.tag(@asked["verb"], inside))
         end
 
         # code :: of the protocol. What was asked is not repeated where it could not be understood.
@@ -34,7 +36,9 @@ module Hobrin
         def record(record, identifier:, stamp:, prefix:, sample:)
           format, = FORMATS.fetch(prefix)
           rest = format == Exchange::DublinCore ? { wrapper: Exchange::DublinCore::OAI } : {}
-          x.tag("record", header(identifier, stamp) + x.tag("metadata", format::Writer.item(record, sample:, **rest)))
+          x.tag("record",
+                header(identifier,
+                       stamp) + x.tag("metadata", format::Writer.item(record, sample:, **rest)))
         end
 
         def header(identifier, stamp, deleted: false)

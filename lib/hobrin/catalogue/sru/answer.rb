@@ -15,7 +15,9 @@ module Hobrin
         class Trouble < Value
           attributes :number, :words, :details
 
-          def to_s = [words, details].reject(&:empty?).join(": ") + (number ? " (diagnostic #{number})" : "")
+          def to_s
+            [words, details].reject(&:empty?).join(": ") + (number ? " (diagnostic #{number})" : "")
+          end
         end
 
         MOST_TROUBLES = 20
@@ -25,8 +27,10 @@ module Hobrin
           # text :: of the whole answer. Raises InputError (:file) when it is no answer to a search.
           def read(text)
             root = Exchange::Xml.root(text)
-            unless %w[searchRetrieveResponse explainResponse scanResponse diagnostics].include?(root.name)
-              raise InputError, { file: "This is no answer of a catalogue: it begins with <#{root.name}>." }
+            unless %w[searchRetrieveResponse explainResponse scanResponse
+                      diagnostics].include?(root.name)
+              raise InputError,
+                    { file: "This is no answer of a catalogue: it begins with <#{root.name}>." }
             end
 
             new(count: number(root, "numberOfRecords"), records: records(root),

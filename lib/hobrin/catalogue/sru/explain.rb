@@ -30,7 +30,8 @@ module Hobrin
             server = x.tag("serverInfo", [x.value("host", host), x.value("port", port), x.value("database", path)].join,
                            protocol: "SRU", version: ability.version, transport: "http", method: "GET")
             database = x.tag("databaseInfo",
-                             [x.value("title", ability.title), x.value("description", ability.about)].join)
+                             [x.value("title", ability.title),
+                              x.value("description", ability.about)].join)
             x.tag("explain", [server, database, index_info(ability), schema_info(ability), config(ability)].join,
                   xmlns: NAMESPACE)
           end
@@ -55,7 +56,9 @@ module Hobrin
           end
 
           def supported(record)
-            every = record.xpath(".//configInfo/supports").map { |one| [one["type"], one.text.strip] }
+            every = record.xpath(".//configInfo/supports").map do |one|
+              [one["type"], one.text.strip]
+            end
             { modifiers: of(every, "relationModifier"), masks: of(every, "maskingCharacter") & %w[* ?],
               near: every.any? { |type, _| type == "proximity" } }
           end
@@ -91,7 +94,9 @@ module Hobrin
           end
 
           def schema_info(ability)
-            schemas = FORMATS.select { |format| ability.schemas.include?(format::SCHEMA) }.map do |format|
+            schemas = FORMATS.select do |format|
+              ability.schemas.include?(format::SCHEMA)
+            end.map do |format|
               Exchange::Xml.tag("schema", Exchange::Xml.value("title", format::NAME), name: format::SCHEMA,
                                                                                       identifier: format::SCHEMA_URI)
             end
@@ -100,7 +105,9 @@ module Hobrin
 
           def config(ability)
             x = Exchange::Xml
-            said = [*ability.modifiers.map { |one| x.value("supports", one, type: "relationModifier") },
+            said = [*ability.modifiers.map do |one|
+              x.value("supports", one, type: "relationModifier")
+            end,
                     *ability.masks.map { |one| x.value("supports", one, type: "maskingCharacter") },
                     *(x.tag("supports", "", type: "proximity") if ability.near),
                     x.value("setting", ability.most, type: "maximumRecords")]

@@ -32,7 +32,8 @@ module Hobrin
             given = params["version"].to_s
             return given == "2.0" ? "2.0" : "1.2" unless given.empty?
 
-            params.keys.intersect?(%w[queryType recordXMLEscaping]) || !params.key?("operation") ? "2.0" : "1.2"
+            params.keys.intersect?(%w[queryType
+                                      recordXMLEscaping]) || !params.key?("operation") ? "2.0" : "1.2"
           end
 
           private
@@ -70,12 +71,16 @@ module Hobrin
             given = params["recordSchema"].to_s
             return SCHEMAS.first if given.empty?
 
-            SCHEMAS.find { |one| [one::SCHEMA, one::SCHEMA_URI].include?(given) } || Diagnostic.tell(66, given)
+            SCHEMAS.find do |one|
+              [one::SCHEMA, one::SCHEMA_URI].include?(given)
+            end || Diagnostic.tell(66, given)
           end
 
           def packed(params)
             given = (params["recordXMLEscaping"] || params["recordPacking"]).to_s
-            %w[xml string].include?(given) || given.empty? ? given == "string" : Diagnostic.tell(71, given)
+            %w[xml
+               string].include?(given) || given.empty? ? given == "string" : Diagnostic.tell(71,
+                                                                                             given)
           end
         end
       end

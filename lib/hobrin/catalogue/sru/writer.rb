@@ -7,7 +7,8 @@ module Hobrin
       class Writer
         NAMESPACES = { "1.2" => "http://www.loc.gov/zing/srw/",
                        "2.0" => "http://docs.oasis-open.org/ns/search-ws/sruResponse" }.freeze
-        SCAN = { "1.2" => NAMESPACES["1.2"], "2.0" => "http://docs.oasis-open.org/ns/search-ws/scan" }.freeze
+        SCAN = { "1.2" => NAMESPACES["1.2"],
+                 "2.0" => "http://docs.oasis-open.org/ns/search-ws/scan" }.freeze
         DIAGNOSTIC = { "1.2" => "http://www.loc.gov/zing/srw/diagnostic/",
                        "2.0" => "http://docs.oasis-open.org/ns/search-ws/diagnostic" }.freeze
         EXPLAIN = "http://explain.z3950.org/dtd/2.0/"
@@ -20,13 +21,16 @@ module Hobrin
 
         # record :: the explain record as XML
         def explain(record)
-          whole("explainResponse", NAMESPACES, x.tag("record", schema(EXPLAIN) + x.tag("recordData", record)))
+          whole("explainResponse", NAMESPACES,
+                x.tag("record", schema(EXPLAIN) + x.tag("recordData", record)))
         end
 
         # count :: found; records :: Array of Records::Record that are given, the first at place
         #   `from`; schema :: module of a format
         def found(count, records, question, sample:)
-          given = records.each_with_index.map { |record, at| record(record, question, question.from + at, sample) }
+          given = records.each_with_index.map do |record, at|
+            record(record, question, question.from + at, sample)
+          end
           following = question.from + records.size
           inside = [x.value("numberOfRecords", count), *(x.tag("records", given.join) if given.any?),
                     *(x.value("nextRecordPosition", following) if records.any? && following <= count)]
@@ -47,7 +51,8 @@ module Hobrin
                                      x.value("details", diagnostic.details) + x.value("message", diagnostic.words),
                        xmlns: DIAGNOSTIC.fetch(@version))
           count = operation == :search ? x.value("numberOfRecords", 0) : ""
-          name = { search: "searchRetrieveResponse", scan: "scanResponse" }.fetch(operation, "explainResponse")
+          name = { search: "searchRetrieveResponse", scan: "scanResponse" }.fetch(operation,
+                                                                                  "explainResponse")
           whole(name, operation == :scan ? SCAN : NAMESPACES, count + x.tag("diagnostics", told))
         end
 
@@ -62,7 +67,8 @@ module Hobrin
         end
 
         def schema(uri, packing = "xml")
-          x.value("recordSchema", uri) + x.value(@version == "2.0" ? "recordXMLEscaping" : "recordPacking", packing)
+          x.value("recordSchema",
+                  uri) + x.value(@version == "2.0" ? "recordXMLEscaping" : "recordPacking", packing)
         end
 
         def record(record, question, place, sample)

@@ -46,7 +46,8 @@ module Hobrin
           parts = all.first(MOST).filter_map { |name| words(name) }
           return Part.left_out("left out: no name of it can be searched") if parts.empty?
 
-          joined(parts, ["the heading as its names in words: #{parts.size}", *lost(leaf), *too_many(all)])
+          joined(parts,
+                 ["the heading as its names in words: #{parts.size}", *lost(leaf), *too_many(all)])
         end
 
         def words(name)

@@ -46,14 +46,19 @@ module Hobrin
           asked = ["="] if leaf.from == leaf.to
           return same(leaf) if asked.all? { |relation| @ability.relation?(index, relation) }
 
-          between(leaf, index) || years(leaf, index) || Part.left_out("left out: it knows only single years")
+          between(leaf,
+                  index) || years(leaf,
+                                  index) || Part.left_out("left out: it knows only single years")
         end
 
         # Both ends apart, where a span cannot be said at once.
         def between(leaf, index)
-          return unless leaf.from && leaf.to && %w[>= <=].all? { |one| @ability.relation?(index, one) }
+          return unless leaf.from && leaf.to && %w[>= <=].all? do |one|
+            @ability.relation?(index, one)
+          end
 
-          Part.new(became: leaf, text: "(#{index} >= #{leaf.from} and #{index} <= #{leaf.to})", notes: [])
+          Part.new(became: leaf, text: "(#{index} >= #{leaf.from} and #{index} <= #{leaf.to})",
+                   notes: [])
         end
 
         def years(leaf, index)
@@ -61,7 +66,9 @@ module Hobrin
 
           span = leaf.from_year..leaf.to_year
           whole = leaf.with(from: span.first.to_s, to: span.last.to_s)
-          Part.new(became: whole, text: "(#{span.map { |year| "#{index} = #{year}" }.join(" or ")})",
+          Part.new(became: whole, text: "(#{span.map do |year|
+            "#{index} = #{year}"
+          end.join(" or ")})",
                    notes: ["the span of years, one by one: #{span.size}"])
         end
       end

@@ -55,31 +55,45 @@ module Hobrin
         # A phrase side by side where that can be said, all of its words where not.
         def in_place(term, place)
           there = term.with(fields: place.fields)
-          return part(there, place) { |index| clause(index, relation(index, term), term.text) } if beside?(term, place)
+          return part(there, place) do |index|
+            clause(index, relation(index, term), term.text)
+          end if beside?(term, place)
 
           trees = term.tokens.map { |text| there.with(text:) }
-          texts = place.indexes.one? ? all_of(place.indexes.first, term) : apart(place.indexes, term)
+          texts = place.indexes.one? ? all_of(place.indexes.first,
+                                              term) : apart(place.indexes, term)
           Part.new(became: Strategy::AllOf.of(trees), text: texts,
                    notes: [*place.notes, "words side by side became all of the words"])
         end
 
         def all_of(index, term)
-          index && @ability.relation?(index, "all") ? "#{index} all \"#{term.text}\"" : apart([index], term)
+          index && @ability.relation?(index,
+                                      "all") ? "#{index} all \"#{term.text}\"" : apart([index],
+                                                                                       term)
         end
 
         # Each word may stand in another index.
         def apart(indexes, term)
-          texts = term.tokens.map { |text| either(indexes.map { |index| clause(index, "=", text) }) }
+          texts = term.tokens.map do |text|
+            either(indexes.map do |index|
+              clause(index, "=", text)
+            end)
+          end
           "(#{texts.join(" and ")})"
         end
 
-        def beside?(term, place) = !term.phrase? || place.indexes.all? { |index| @ability.relation?(index, "adj") }
+        def beside?(term, place)
+          !term.phrase? || place.indexes.all? { |index| @ability.relation?(index, "adj") }
+        end
+
         def relation(_index, term) = term.phrase? ? "adj" : "="
 
         def whole(leaf)
           place = place(leaf.fields)
           if place.indexes.all? { |index| @ability.relation?(index, "==") }
-            return part(leaf.with(fields: place.fields), place) { |index| "#{index} == \"#{leaf.text}\"" }
+            return part(leaf.with(fields: place.fields), place) do |index|
+              "#{index} == \"#{leaf.text}\""
+            end
           end
 
           term(leaf.anywhere).with_notes(["the whole field became words in it"])
@@ -103,13 +117,17 @@ module Hobrin
         end
 
         def either(clauses) = clauses.one? ? clauses.first : "(#{clauses.join(" or ")})"
-        def clause(index, relation, text) = index ? "#{index} #{relation} \"#{text}\"" : "\"#{text}\""
+
+        def clause(index, relation, text)
+          index ? "#{index} #{relation} \"#{text}\"" : "\"#{text}\""
+        end
 
         # One index for all of the fields, or one for each; otherwise anywhere.
         def place(fields)
           return exactly(%w[hobrin.text],
                          fields) if fields == Strategy::TextTerm::TEXT && @ability.index?("hobrin.text")
-          return exactly(["cql.serverChoice"], fields) if fields == ALL && @ability.index?("cql.serverChoice")
+          return exactly(["cql.serverChoice"],
+                         fields) if fields == ALL && @ability.index?("cql.serverChoice")
 
           indexes = fields.map { |field| OWN.fetch(field).find { |index| @ability.index?(index) } }
           return anywhere if indexes.include?(nil)

@@ -88,7 +88,7 @@ module Hobrin
 
         def line(from)
           line_end = @scanner.string.index("\n", from)
-          @scanner.string.byteslice(from...line_end).sub(/,?\s*\z/n, "") if line_end
+          @scanner.string.byteslice(from...line_end).rstrip.delete_suffix(",").rstrip if line_end
         end
 
         def indented(from)

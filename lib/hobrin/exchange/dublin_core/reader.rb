@@ -25,7 +25,9 @@ module Hobrin
             abstract: (Xml.all(node, "./description") - [SAMPLE_NOTE]).first, authors: authors(node),
             keywords: Xml.all(node, "./subject"), types: types(node), journal: Xml.said(node, "./source"),
             published: Xml.all(node, "./date").filter_map { |date| Published.of(date) }.first,
-            language: Xml.all(node, "./language").filter_map { |one| Records::Languages.code(one) }.first
+            language: Xml.all(node, "./language").filter_map do |one|
+              Records::Languages.code(one)
+            end.first
           )
         end
 

@@ -55,9 +55,7 @@ module Hobrin
       end
 
       def namespaces(text)
-        if text.match?(TYPE)
-          raise InputError, { file: "This file brings a document type with it, which is not read." }
-        end
+        raise InputError, { file: "This file brings a document type with it, which is not read." } if text.match?(TYPE)
 
         text.scan(NAMESPACES).uniq
       end

@@ -45,7 +45,11 @@ module Hobrin
         end
 
         def doi(node)
-          field = fields(node, "024").find { |one| parts(one, "2").any? { |kind| kind.casecmp?("doi") } }
+          field = fields(node, "024").find do |one|
+            parts(one, "2").any? do |kind|
+              kind.casecmp?("doi")
+            end
+          end
           field && parts(field, "a").first
         end
 
@@ -58,7 +62,8 @@ module Hobrin
         end
 
         def language(node)
-          Records::Languages.code(one(node, "041", "a") || control(node, "008").to_s[PLACE_OF_LANGUAGE])
+          Records::Languages.code(one(node, "041",
+                                      "a") || control(node, "008").to_s[PLACE_OF_LANGUAGE])
         end
 
         def authors(node)
@@ -76,12 +81,15 @@ module Hobrin
             Records::Indexing.new(label:, main: field["ind1"] == MAIN, aspects: parts(field, "x"))
           end
           found.group_by(&:label).map do |label, same|
-            Records::Indexing.new(label:, main: same.any?(&:main), aspects: same.flat_map(&:aspects).uniq)
+            Records::Indexing.new(label:, main: same.any?(&:main),
+                                  aspects: same.flat_map(&:aspects).uniq)
           end
         end
 
         def types(node)
-          fields(node, "655").flat_map { |field| parts(field, "a") }.map { |one| one.downcase.sub(/\.\z/, "") } &
+          fields(node, "655").flat_map do |field|
+            parts(field, "a")
+          end.map { |one| one.downcase.sub(/\.\z/, "") } &
             Records::StudyTypes::ALL
         end
 

@@ -32,7 +32,11 @@ module Hobrin
           def control(tag, value) = Xml.value("controlfield", value, tag:)
 
           def field(tag, parts, ind1: " ", ind2: " ")
-            inside = parts.flat_map { |code, values| Array(values).map { |value| Xml.value("subfield", value, code:) } }
+            inside = parts.flat_map do |code, values|
+              Array(values).map do |value|
+                Xml.value("subfield", value, code:)
+              end
+            end
             inside.join.empty? ? "" : Xml.tag("datafield", inside.join, tag:, ind1:, ind2:)
           end
 
@@ -75,7 +79,8 @@ module Hobrin
           end
 
           def notes(record, sample)
-            [*(field("500", { a: "Retracted" }) if record.retracted?), *(field("500", { a: SAMPLE_NOTE }) if sample)]
+            [*(field("500", { a: "Retracted" }) if record.retracted?),
+             *(field("500", { a: SAMPLE_NOTE }) if sample)]
           end
         end
       end

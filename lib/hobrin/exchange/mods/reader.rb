@@ -30,7 +30,9 @@ module Hobrin
 
         def date(node)
           said = %w[dateIssued copyrightDate dateCreated].flat_map do |name|
-            Xml.all(node, "./originInfo/#{name}") + Xml.all(node, "./relatedItem[@type='host']/originInfo/#{name}")
+            Xml.all(node,
+                    "./originInfo/#{name}") + Xml.all(node,
+                                                      "./relatedItem[@type='host']/originInfo/#{name}")
           end
           [*said, *Xml.all(node, "./relatedItem[@type='host']/part/date")].filter_map do |text|
             Published.of(text)
@@ -38,7 +40,9 @@ module Hobrin
         end
 
         def language(node)
-          Xml.all(node, "./language/languageTerm").filter_map { |term| Records::Languages.code(term) }.first
+          Xml.all(node, "./language/languageTerm").filter_map do |term|
+            Records::Languages.code(term)
+          end.first
         end
 
         def authors(node)
@@ -49,7 +53,8 @@ module Hobrin
             family, given = Xml.said(name, "./namePart[not(@type)]").to_s.split(/\s*,\s*/, 2) if family.empty?
             next if family.to_s.empty?
 
-            Records::Author.new(family:, given: (given unless given.to_s.empty?), suffix: (suffix unless suffix.empty?))
+            Records::Author.new(family:, given: (given unless given.to_s.empty?),
+                                suffix: (suffix unless suffix.empty?))
           end
         end
 
@@ -61,7 +66,9 @@ module Hobrin
           end
         end
 
-        def keywords(node) = subjects(node, false).flat_map { |subject| Xml.all(subject, "./topic") }
+        def keywords(node)
+          subjects(node, false).flat_map { |subject| Xml.all(subject, "./topic") }
+        end
 
         def subjects(node, headings)
           node.xpath("./subject[topic]").select { |subject| !subject["authority"].nil? == headings }
@@ -69,15 +76,21 @@ module Hobrin
 
         def types(node) = Xml.all(node, "./genre").map(&:downcase) & Records::StudyTypes::ALL
 
-        def flags(node) = Xml.all(node, "./note").include?("Retracted") ? [Records::Flags::RETRACTED] : []
+        def flags(node)
+          Xml.all(node, "./note").include?("Retracted") ? [Records::Flags::RETRACTED] : []
+        end
 
         def host(node)
           item = node.at_xpath("./relatedItem[@type='host']") or return {}
-          first, last = %w[start end].map { |end_of| Xml.said(item, "./part/extent[@unit='pages']/#{end_of}") }
+          first, last = %w[start end].map do |end_of|
+            Xml.said(item, "./part/extent[@unit='pages']/#{end_of}")
+          end
           { journal: Xml.said(item, "./titleInfo/title"), pages: [first, last].compact.join("-").then do |text|
             text unless text.empty?
           end,
-            **%w[volume issue].to_h { |name| [name.to_sym, Xml.said(item, "./part/detail[@type='#{name}']/number")] } }
+            **%w[volume issue].to_h do |name|
+              [name.to_sym, Xml.said(item, "./part/detail[@type='#{name}']/number")]
+            end }
         end
       end
     end

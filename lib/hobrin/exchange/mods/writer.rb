@@ -33,12 +33,17 @@ module Hobrin
 
           private
 
-          def within(name, inside, **attributes) = inside.empty? ? "" : Xml.tag(name, inside, **attributes)
+          def within(name, inside, **attributes)
+            inside.empty? ? "" : Xml.tag(name, inside, **attributes)
+          end
 
           def people(record)
             record.authors.map do |author|
-              parts = { family: author.family, given: author.given_and_particle, termsOfAddress: author.suffix }
-              Xml.tag("name", parts.map { |type, text| Xml.value("namePart", text, type:) }.join, type: "personal")
+              parts = { family: author.family, given: author.given_and_particle,
+                        termsOfAddress: author.suffix }
+              Xml.tag("name", parts.map do |type, text|
+                Xml.value("namePart", text, type:)
+              end.join, type: "personal")
             end
           end
 
@@ -47,7 +52,8 @@ module Hobrin
           end
 
           def notes(record, sample)
-            [*(Xml.value("note", "Retracted") if record.retracted?), *(Xml.value("note", SAMPLE_NOTE) if sample)]
+            [*(Xml.value("note", "Retracted") if record.retracted?),
+             *(Xml.value("note", SAMPLE_NOTE) if sample)]
           end
 
           def subjects(record)
@@ -70,7 +76,9 @@ module Hobrin
             numbers = %i[volume issue].map do |name|
               within("detail", Xml.value("number", record.public_send(name)), type: name)
             end
-            [*numbers, within("extent", Xml.value("start", first) + Xml.value("end", last), unit: "pages")].join
+            [*numbers,
+             within("extent", Xml.value("start", first) + Xml.value("end", last),
+                    unit: "pages")].join
           end
         end
       end

@@ -13,12 +13,15 @@ module Hobrin
 
       class << self
         # record :: Records::Record. Gives an Array of [facet name, value], each once.
-        def of(record)
+        def of(record) = with_repeats(record).uniq
+
+        # The same, where what comes twice does no harm: finding that out takes as long as the rest.
+        def with_repeats(record)
           [*stated(record), *single(record), *record.headings.flat_map do |indexing|
             heading(indexing)
           end,
            *Records::Flags.of(record).map { |flag| [:flag, flag] },
-           *(record.indexed? ? [] : [[:unindexed, "yes"]]), *unstated(record)].uniq
+           *(record.indexed? ? [] : [[:unindexed, "yes"]]), *unstated(record)]
         end
 
         # The facet, and its value, for a heading as a search asks for it.

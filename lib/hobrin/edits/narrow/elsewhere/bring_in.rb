@@ -12,7 +12,9 @@ module Hobrin
 
         # Raises GoneError when it was never asked.
         def call(inquiry, _surroundings)
-          asked = inquiry.elsewhere.find { |one| one.source == source } or raise GoneError, "catalogue"
+          asked = inquiry.elsewhere.find do |one|
+            one.source == source
+          end or raise GoneError, "catalogue"
           changed = inquiry.elsewhere.map { |one| one.equal?(asked) ? one.with(import_id:) : one }
           Change.new(inquiry: inquiry.with(elsewhere: changed), kind: :brought_from_elsewhere,
                      facts: { source:, most: })

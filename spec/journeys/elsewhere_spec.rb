@@ -1,0 +1,53 @@
+# frozen_string_literal: true
+
+# The same search in another catalogue, in the real browser, with a stand-in that answers.
+RSpec.describe "Searching elsewhere", :sample, :browser do
+  include CleanView
+
+  def context
+    @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock, allowed: "127.0.0.1:#{@port}")
+  end
+
+  around do |example|
+    Dir.mktmpdir do |folder|
+      own = Hobrin::Boot.context(home: Pathname(folder), who: "a test", clock: Builders::FixedClock)
+      papers = SampleHome.records.first(60).map { |record| record.with(id: "s#{record.id}", cites: []) }
+      Hobrin::Services::ImportRecords.new(own).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call(papers)))
+      Hobrin::Services::ImportThesaurus.new(own).call(Hobrin::Demo::SampleThesaurus.headings)
+      Wire.serve(Hobrin::Demo::StandIn.new(own, Hobrin::Demo::StandIn::KINDS.fetch("rich"))) do |port|
+        @port = port
+        example.run
+      end
+    end
+  end
+
+  it "puts a catalogue on the list, asks it line by line, changes a line, and brings its papers in" do
+    visit "/library"
+    find("summary", text: "Put one on the list").click
+    fill_in "What it is called", with: "University catalogue"
+    fill_in "Its address", with: "http://127.0.0.1:#{@port}/sru"
+    select "searched (SRU)", from: "How it is asked"
+    click_button "Ask what it can do"
+    expect(page).to have_css(".catalogue-list", text: "University catalogue")
+    visit "/inquiries/1/narrow"
+    click_link "Search elsewhere, too"
+    expect(page).to have_css(".elsewhere-form .line-limit", text: "left out: there is no index for it")
+    click_button "Ask it"
+    expect(page).to have_css(".bring-form", text: /\A\d+ found there on 2026-11-23/)
+    there = -> { find(".line-whole td:last-child").text.to_i }
+    before = there.call
+    fill_in "Line 24, as it is asked there", with: ""
+    click_button "Ask it"
+    expect(page).to have_css(".line-limit", text: "changed by hand")
+    expect(there.call).to be > before
+    fill_in "Bring in the first", with: "3"
+    click_button "Bring them in"
+    expect(page).to have_css(".elsewhere table:last-of-type tbody tr", text: "University catalogue")
+    visit "/library"
+    expect(page).to have_css(".import", text: /University catalogue.*read: 3 new papers, 3 of them doubles/m, wait: 60)
+    expect_clean("/inquiries/1/narrow?show=elsewhere")
+    click_button "Make an address"
+    expect(page).to have_link(href: %r{/inquiries/1/feed/[\w-]{43}})
+    expect_clean("/library")
+  end
+end
