@@ -7,15 +7,21 @@ module Hobrin
     # A made-up catalogue on this machine that answers over SRU: some of its papers are in the sample
     # library, too, the others are its own. It stands in for a real one, and says so.
     class StandIn
+      # What no other catalogue has.
+      OURS_ALONE = %w[hobrin.age hobrin.sex hobrin.species hobrin.flag hobrin.filter hobrin.journal
+                      hobrin.added].freeze
       PLAIN = Catalogue::Ability::LEAST.with(
-        title: "Plain stand-in", about: "A made-up catalogue that knows words, authors and years, and no headings.",
-        indexes: { "cql.serverchoice" => %w[all any], "dc.title" => %w[all any], "dc.creator" => [], "dc.date" => %w[>= <=] },
+        title: "Plain stand-in",
+        about: "A made-up catalogue that knows words, authors and years, and no headings.",
+        indexes: { "cql.serverchoice" => %w[all any], "dc.title" => %w[all any],
+                   "dc.creator" => [],
+                   "dc.date" => %w[>= <=] },
         schemas: %w[dc], most: 50
       )
       RICH = Services::AnswerSru::ABILITY.with(
-        title: "Rich stand-in", about: "A made-up catalogue with a subject index, slow now and then.", version: "2.0",
-        indexes: Services::AnswerSru::ABILITY.indexes.except("hobrin.age", "hobrin.sex", "hobrin.species", "hobrin.flag",
-                                                             "hobrin.filter", "hobrin.journal", "hobrin.added"),
+        title: "Rich stand-in",
+        about: "A made-up catalogue with a subject index, slow now and then.", version: "2.0",
+        indexes: Services::AnswerSru::ABILITY.indexes.except(*OURS_ALONE),
         modifiers: [], masks: %w[*], schemas: %w[mods dc], most: 100
       )
       # name :: to be told by; seed :: of its own papers; own, shared :: how many of each; slow :: every
@@ -24,7 +30,8 @@ module Hobrin
         attributes :name, :ability, :seed, :own, :shared, :slow
       end
 
-      KINDS = { "plain" => Kind.new(name: "Plain stand-in", ability: PLAIN, seed: 11, own: 1_200, shared: 300, slow: 0),
+      KINDS = { "plain" => Kind.new(name: "Plain stand-in", ability: PLAIN, seed: 11, own: 1_200,
+                                    shared: 300, slow: 0),
                 "rich" => Kind.new(name: "Rich stand-in", ability: RICH, seed: 12, own: 1_800,
                                    shared: 400, slow: 25) }.freeze
       SECONDS = 2
@@ -50,7 +57,8 @@ module Hobrin
         request = Rack::Request.new(env)
         slow_now_and_then
         body = Services::AnswerSru.new(@context, ability: @kind.ability)
-                                  .call(request.params.transform_values(&:to_s), host: request.host, port: request.port)
+                                  .call(request.params.transform_values(&:to_s),
+                                        host: request.host, port: request.port)
         [200, { "content-type" => "text/xml;charset=utf-8" }, [body]]
       rescue Rack::BadRequest, ArgumentError
         [400, { "content-type" => "text/plain" }, ["This cannot be read.\n"]]

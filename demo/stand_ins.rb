@@ -28,7 +28,8 @@ module Hobrin
           env = { "HOBRIN_HOME" => @home.join("stand-ins", kind).to_s,
                   "HOBRIN_PARENT" => Process.pid.to_s }
           pid = Process.spawn(env, RbConfig.ruby, PROGRAM, kind, port.to_s, in: File::NULL,
-                                                                            out: File::NULL, err: File::NULL)
+                                                                            out: File::NULL,
+                                                                            err: File::NULL)
           Process.detach(pid)
           # What forks from this process later must not end them.
           at_exit { stop(pid) if Process.pid == mine }
@@ -40,8 +41,9 @@ module Hobrin
         StandIn::KINDS.each do |kind, one|
           ability = one.ability
           context.library.sources.write(
-            name: one.name, address: "http://#{HOST}:#{@ports.fetch(kind)}/sru", protocol: "sru", version: ability.version,
-            format: ability.schema, about: ability.about, ability:, stand_in: true, added_at: context.now
+            name: one.name, address: "http://#{HOST}:#{@ports.fetch(kind)}/sru", protocol: "sru",
+            version: ability.version, format: ability.schema, about: ability.about, ability:,
+            stand_in: true, added_at: context.now
           )
         end
       end

@@ -17,7 +17,8 @@ module Hobrin
       AGENT = "Hobrin (literature search; asks one request at a time)"
       # Answers that say: later.
       BUSY = %w[429 502 503 504].freeze
-      TROUBLES = [SystemCallError, SocketError, IOError, OpenSSL::SSL::SSLError, Net::ProtocolError,
+      TROUBLES = [SystemCallError, SocketError, IOError, OpenSSL::SSL::SSLError,
+                  Net::ProtocolError,
                   Net::HTTPBadResponse, Net::HTTPHeaderSyntaxError, Zlib::Error].freeze
       private_constant :SECONDS, :LARGEST_BYTES, :PAUSE, :BACK_OFF, :AGENT, :BUSY, :TROUBLES
 
@@ -26,9 +27,10 @@ module Hobrin
       private_constant :Later
 
       # allowed :: Allowed; seconds :: for one answer; wait :: waits so many seconds
-      def initialize(allowed, seconds: SECONDS, largest: LARGEST_BYTES, back_off: BACK_OFF, wait: lambda { |seconds|
-        sleep(seconds)
-      })
+      def initialize(allowed, seconds: SECONDS, largest: LARGEST_BYTES, back_off: BACK_OFF,
+                     wait: lambda { |seconds|
+                       sleep(seconds)
+                     })
         @allowed = allowed
         @seconds = seconds
         @largest = largest
@@ -77,7 +79,8 @@ module Hobrin
 
       def read(http, uri, ends)
         request = Net::HTTP::Get.new(uri, "User-Agent" => AGENT,
-                                          "Accept" => "application/xml, text/xml", "Accept-Encoding" => "identity")
+                                          "Accept" => "application/xml, text/xml",
+                                          "Accept-Encoding" => "identity")
         body = nil
         http.request(request) { |response| body = checked(response, uri, ends) }
         body

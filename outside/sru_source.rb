@@ -13,7 +13,10 @@ module Hobrin
 
       # What it can do: a Catalogue::Ability, by its explain record. Raises NoAnswer.
       def ability
-        understood { Catalogue::Sru::Explain.read(@fetch.get(@address, Catalogue::Sru::Asking.explain(@version))) }
+        understood do
+          Catalogue::Sru::Explain.read(@fetch.get(@address,
+                                                  Catalogue::Sru::Asking.explain(@version)))
+        end
       end
 
       # How many records a query finds there. Raises NoAnswer, with what it says where it
@@ -28,7 +31,8 @@ module Hobrin
         asked = Catalogue::Sru::Asking.search(query, version: @version, from:, most:, schema:)
         answer = understood { Catalogue::Sru::Answer.read(@fetch.get(@address, asked)) }
         told = answer.troubles
-        raise NoAnswer, "It says: #{told.first(3).join("; ")}" if told.any? && answer.records.empty?
+        raise NoAnswer,
+              "It says: #{told.first(3).join("; ")}" if told.any? && answer.records.empty?
 
         answer
       end

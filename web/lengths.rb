@@ -10,8 +10,8 @@ module Hobrin
     module Lengths
       # Letters of a field whose name is not among FIELDS.
       MOST = 1_000
-      FIELDS = { situation: 4_000, list: 20_000, terms: 8_000, conclusion: 2_000, finding: 2_000, numbers: 20_000, there: 8_000, query: 20_000,
-                 authenticity_token: 500 }.freeze
+      FIELDS = { situation: 4_000, list: 20_000, terms: 8_000, conclusion: 2_000, finding: 2_000, numbers: 20_000,
+                 there: 8_000, query: 20_000, authenticity_token: 500 }.freeze
       # The field at which a page says what is wrong, where it has another name.
       SAID_AT = { question: :text }.freeze
       # How many names and values a request may hold, and how deep they may be nested.

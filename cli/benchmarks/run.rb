@@ -150,8 +150,8 @@ module Hobrin
           values = run.call
           trees = values.map { |preview| with(limits, preview.leaf) }
           plain_ms = sampled(trees, PLAIN_PREVIEWS) { |tree| @plain.call(masked(tree)) }
-          Line.new(work: "previews of all unused limits", ms: Timing.median(&run), plain_ms:, xapian_ms: by_xapian(trees),
-                   note: "#{values.size} values")
+          Line.new(work: "previews of all unused limits", ms: Timing.median(&run), plain_ms:,
+                   xapian_ms: by_xapian(trees), note: "#{values.size} values")
         end
 
         def with(limits, leaf)

@@ -7,7 +7,8 @@ module Hobrin
     class AnswerOai
       PART = 200
       PREFIX = "oai:hobrin:"
-      KNOWN = { "Identify" => [], "ListMetadataFormats" => %w[identifier], "ListSets" => %w[resumptionToken],
+      KNOWN = { "Identify" => [], "ListMetadataFormats" => %w[identifier],
+                "ListSets" => %w[resumptionToken],
                 "ListIdentifiers" => %w[metadataPrefix from until resumptionToken set],
                 "ListRecords" => %w[metadataPrefix from until resumptionToken set],
                 "GetRecord" => %w[identifier metadataPrefix] }.freeze
@@ -59,13 +60,15 @@ module Hobrin
         case params["verb"]
         when "Identify" then identify(address)
         when "ListMetadataFormats" then formats(params["identifier"])
-        when "GetRecord" then record(entry(params["identifier"]), prefix(params["metadataPrefix"]))
+        when "GetRecord" then record(entry(params["identifier"]),
+                                     prefix(params["metadataPrefix"]))
         else list(token(params), params["verb"] == "ListRecords")
         end
       end
 
       def identify(address)
-        { repositoryName: Services::AnswerSru::ABILITY.title, baseURL: address, protocolVersion: "2.0", adminEmail: "nobody@example.invalid",
+        { repositoryName: AnswerSru::ABILITY.title, baseURL: address, protocolVersion: "2.0",
+          adminEmail: "nobody@example.invalid",
           earliestDatestamp: @context.library.harvest.earliest, deletedRecord: "persistent",
           granularity: "YYYY-MM-DDThh:mm:ssZ" }.map do |name, value|
           x.value(name, value)
@@ -95,7 +98,8 @@ module Hobrin
         wrong("badArgument",
               "from and until are not equally exact.") if from && till && from.size != till.size
         Catalogue::Oai::Token.new(prefix: prefix(params["metadataPrefix"]), from:,
-                                  till: till && (till.size == 10 ? "#{till}T23:59:59Z" : till), after: 0)
+                                  till: till && (till.size == 10 ? "#{till}T23:59:59Z" : till),
+                                  after: 0)
       end
 
       def day?(text) = Date.valid_date?(*text[0, 10].split("-").map(&:to_i))

@@ -12,14 +12,16 @@ module Hobrin
       INDEXES = (Strategy::Cql.indexes - ["cql.resultSetId"]).map(&:downcase).freeze
       # What this library can do, for its explain record.
       ABILITY = Catalogue::Ability.new(
-        title: "The library of this Hobrin", about: "Papers of one hospital library", version: "2.0",
+        title: "The library of this Hobrin", about: "Papers of one hospital library",
+        version: "2.0",
         indexes: INDEXES.to_h { |name| [name, BEYOND] }, masks: %w[* ?], near: true,
-        modifiers: %w[hobrin.narrower hobrin.main hobrin.aspect], schemas: %w[dc mods marcxml], most: MOST
+        modifiers: %w[hobrin.narrower hobrin.main hobrin.aspect], schemas: %w[dc mods marcxml],
+        most: MOST
       )
       # The numbers of SRU for what can be wrong with a search.
       NUMBERS = { index: 16, relation: 19, modifier: 20, boolean: 46, order: 80 }.freeze
-      SCANNED = { "dc.type" => :type, "dc.language" => :language, "hobrin.journal" => :journal, "hobrin.place" => :place,
-                  "dc.date" => :year }.freeze
+      SCANNED = { "dc.type" => :type, "dc.language" => :language, "hobrin.journal" => :journal,
+                  "hobrin.place" => :place, "dc.date" => :year }.freeze
       LINE = /\A(\d{1,15}):(.+)\z/m
       private_constant :MOST_TERMS, :BEYOND, :INDEXES, :NUMBERS, :SCANNED, :LINE
 
@@ -95,15 +97,19 @@ module Hobrin
       def scan(question)
         index, term = question.query.split(/\s*(?:==|=|exact)\s*/, 2)
         name = SCANNED.fetch(index.to_s.strip.downcase) { tell(16, index.to_s) }
-        from = Text::Tokens.line(term.to_s.delete('"'))
-        values = @context.evaluator.index.sets(name).map do |value, set|
-          [value, set.size]
-        end.sort_by { |value, _| Text::Tokens.line(value) }
-        at = values.index { |value, _| Text::Tokens.line(value) >= from } || values.size
-        start = at - question.from + 1
         tell(120, question.from.to_s) if question.from > question.most + 1
-        values.drop([start, 0].max).first([question.most, MOST_TERMS].min)
+        values = values(name)
+        at = values.index { |value, _| plain(value) >= plain(term.to_s) } || values.size
+        values.drop([at - question.from + 1, 0].max).first([question.most, MOST_TERMS].min)
       end
+
+      def values(name)
+        @context.evaluator.index.sets(name).transform_values(&:size).sort_by do |value, _|
+          plain(value)
+        end
+      end
+
+      def plain(text) = Text::Tokens.line(text)
 
       def tell(number, details) = Catalogue::Sru::Diagnostic.tell(number, details)
     end

@@ -56,9 +56,12 @@ module Hobrin
       def feed(saved, papers, address, home)
         sample = @context.snapshot.sample?
         entries = papers.map { |record, at| entry(record, at, saved.id, home) }
-        head = [x.value("id", address), x.value("title", "New papers: #{saved.inquiry.question.text}"),
-                x.value("updated", papers.map(&:last).max || saved.touched_at), x.tag("author", x.value("name", "Hobrin")),
-                x.tag("link", "", rel: "self", href: address), *(x.value("subtitle", Exchange::SAMPLE_NOTE) if sample)]
+        head = [x.value("id", address), x.value("title",
+                                                "New papers: #{saved.inquiry.question.text}"),
+                x.value("updated", papers.map(&:last).max || saved.touched_at),
+                x.tag("author", x.value("name", "Hobrin")),
+                x.tag("link", "", rel: "self", href: address), *(x.value("subtitle",
+                                                                         Exchange::SAMPLE_NOTE) if sample)]
         "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n#{x.tag("feed", (head + entries).join,
                                                              xmlns: "http://www.w3.org/2005/Atom")}"
       end
@@ -68,8 +71,10 @@ module Hobrin
         authors = record.authors.first(20).map do |author|
           x.tag("author", x.value("name", author.short))
         end
-        x.tag("entry", [x.value("id", "urn:hobrin:#{URI.encode_www_form_component(record.id)}"), x.value("title", record.title),
-                        x.value("updated", at), *authors, x.tag("link", "", rel: "alternate", href: link),
+        x.tag("entry", [x.value("id", "urn:hobrin:#{URI.encode_www_form_component(record.id)}"),
+                        x.value("title", record.title),
+                        x.value("updated", at), *authors, x.tag("link", "", rel: "alternate",
+                                                                            href: link),
                         x.value("summary", record.abstract)].join)
       end
     end

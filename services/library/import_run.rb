@@ -38,7 +38,8 @@ module Hobrin
       def write(token: nil)
         @library.add(@batch.map(&:last), sample: @import.sample) do |outcome|
           refusals = @refusals + outcome.clashes.map { |record| clash(record) }
-          @library.imports.add(@import.id, outcome, place: @place, at_byte: @position.call, refusals:, token:,
+          @library.imports.add(@import.id, outcome, place: @place, at_byte: @position.call,
+                                                    refusals:, token:,
                                                     headings: fresh_headings)
         end
         @batch = []

@@ -35,8 +35,8 @@ module Hobrin
         waiting = SizedQueue.new(AHEAD)
         listening = Thread.new { listen(from, waiting) }
         while (text = waiting.pop)
-          # Values are frozen again as they come.
-          piece = Marshal.load(text, freeze: true)
+          # From a process of our own; values are frozen again as they come.
+          piece = Marshal.load(text, freeze: true) # rubocop:disable Security/MarshalLoad
           raise piece if piece.is_a?(Exception)
 
           entries, at = piece

@@ -53,8 +53,12 @@ module Hobrin
       # Raises GoneError.
       def refusals(id)
         import = @context.library.imports.find(id)
-        rows = @context.library.imports.refusals(id).map { |one| [one.place, one.line, one.reason] }
-        sheet = Exchange::Tables::Sheet.new(name: "Refused", columns: %w[Entry Line Reason], rows:)
+        rows = @context.library.imports.refusals(id).map do |one|
+          [one.place, one.line,
+           one.reason]
+        end
+        sheet = Exchange::Tables::Sheet.new(name: "Refused", columns: %w[Entry Line Reason],
+                                            rows:)
         Download.new(name: "hobrin-refused-#{import.id}.csv", type: Exchange::Tables::Csv::TYPE,
                      body: Exchange::Tables::Csv.call(sheet))
       end

@@ -22,7 +22,8 @@ module Hobrin
       def ask(id, source_id, texts)
         source = @context.library.sources.find(source_id)
         refuse("This catalogue is harvested as a whole: it answers no search.") unless source.sru?
-        plan = ReadElsewhere.new(@context, ReadInquiry.new(@context).call(id)).plan(source, texts:)
+        plan = ReadElsewhere.new(@context, ReadInquiry.new(@context).call(id)).plan(source,
+                                                                                    texts:)
         write(id, asked(source, plan.lines, plan.query))
       end
 
@@ -54,7 +55,8 @@ module Hobrin
         import = waiting(source, asked, most)
         outcome = ApplyEdit.new(@context, seen: @seen).call(id,
                                                             Edits::Narrow::BringIn.new(
-                                                              source: source.name, import_id: import.id, most:
+                                                              source: source.name,
+                                                              import_id: import.id, most:
                                                             ))
         WakeWorker.new(@context).call
         outcome
@@ -68,8 +70,10 @@ module Hobrin
 
       def waiting(source, asked, most)
         size = [most, asked.count].min
-        @context.library.imports.begin(name: source.name, size:, at: @context.now, state: "waiting", sample: source.stand_in,
-                                       format: source.format, source_id: source.id, query: asked.query, most: size)
+        @context.library.imports.begin(name: source.name, size:, at: @context.now,
+                                       state: "waiting",
+                                       sample: source.stand_in, format: source.format,
+                                       source_id: source.id, query: asked.query, most: size)
       end
 
       # The whole first, since its number is what matters; then the lines, as far as there is time.
@@ -79,8 +83,10 @@ module Hobrin
 
         sru = Outside::SruSource.new(@fetch, source.address, version: source.version)
         count = sru.count(query)
-        Narrowing::Elsewhere.new(source: source.name, address: source.address, protocol: "SRU #{source.version}", query:, count:,
-                                 lines: counted(sru, lines), on: @context.today.iso8601, import_id: nil)
+        Narrowing::Elsewhere.new(source: source.name, address: source.address,
+                                 protocol: "SRU #{source.version}", query:, count:,
+                                 lines: counted(sru, lines), on: @context.today.iso8601,
+                                 import_id: nil)
       end
 
       def counted(sru, lines)

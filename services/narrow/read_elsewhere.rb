@@ -25,7 +25,8 @@ module Hobrin
       # A Catalogue::Plan for a Store::Sources::Source, as it would be sent, or with other texts for
       #   some lines. texts :: Hash of number to String
       def plan(source, texts: {})
-        plan = Catalogue::Planning.new(cascade: @opened.cascade, question: @opened.question, ability: source.ability,
+        plan = Catalogue::Planning.new(cascade: @opened.cascade, question: @opened.question,
+                                       ability: source.ability,
                                        evaluator: @context.evaluator).call
         texts.empty? ? plan : plan.edited(texts)
       end
@@ -40,7 +41,8 @@ module Hobrin
         numbers = import ? @context.library.imports.numbers(import.id) : []
         set = Records::RecordSet.of(numbers) & @context.evaluator.index.everything
         doubles = @context.library.duplicates.twins(set)
-        Given.new(search:, import:, given: set.size, found: set.overlap(@opened.cascade.final), doubles: doubles.size,
+        Given.new(search:, import:, given: set.size, found: set.overlap(@opened.cascade.final),
+                  doubles: doubles.size,
                   only: set.size - doubles.size)
       end
 

@@ -5,16 +5,22 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
   include CleanView
 
   def context
-    @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock, allowed: "127.0.0.1:#{@port}")
+    @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock,
+                                      allowed: "127.0.0.1:#{@port}")
   end
 
   around do |example|
     Dir.mktmpdir do |folder|
-      own = Hobrin::Boot.context(home: Pathname(folder), who: "a test", clock: Builders::FixedClock)
-      papers = SampleHome.records.first(60).map { |record| record.with(id: "s#{record.id}", cites: []) }
+      own = Hobrin::Boot.context(home: Pathname(folder), who: "a test",
+                                 clock: Builders::FixedClock)
+      papers = SampleHome.records.first(60).map do |record|
+        record.with(id: "s#{record.id}",
+                    cites: [])
+      end
       Hobrin::Services::ImportRecords.new(own).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call(papers)))
       Hobrin::Services::ImportThesaurus.new(own).call(Hobrin::Demo::SampleThesaurus.headings)
-      Wire.serve(Hobrin::Demo::StandIn.new(own, Hobrin::Demo::StandIn::KINDS.fetch("rich"))) do |port|
+      Wire.serve(Hobrin::Demo::StandIn.new(own,
+                                           Hobrin::Demo::StandIn::KINDS.fetch("rich"))) do |port|
         @port = port
         example.run
       end
@@ -31,7 +37,8 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
     expect(page).to have_css(".catalogue-list", text: "University catalogue")
     visit "/inquiries/1/narrow"
     click_link "Search elsewhere, too"
-    expect(page).to have_css(".elsewhere-form .line-limit", text: "left out: there is no index for it")
+    expect(page).to have_css(".elsewhere-form .line-limit",
+                             text: "left out: there is no index for it")
     click_button "Ask it"
     expect(page).to have_css(".bring-form", text: /\A\d+ found there on 2026-11-23/)
     there = -> { find(".line-whole td:last-child").text.to_i }
@@ -42,9 +49,12 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
     expect(there.call).to be > before
     fill_in "Bring in the first", with: "3"
     click_button "Bring them in"
-    expect(page).to have_css(".elsewhere table:last-of-type tbody tr", text: "University catalogue")
+    expect(page).to have_css(".elsewhere table:last-of-type tbody tr",
+                             text: "University catalogue")
     visit "/library"
-    expect(page).to have_css(".import", text: /University catalogue.*read: 3 new papers, 3 of them doubles/m, wait: 60)
+    expect(page).to have_css(".import", text: /University catalogue.*read: 3 new papers,
+        3 of them doubles/m,
+                                        wait: 60)
     expect_clean("/inquiries/1/narrow?show=elsewhere")
     click_button "Make an address"
     expect(page).to have_link(href: %r{/inquiries/1/feed/[\w-]{43}})

@@ -30,9 +30,7 @@ module Hobrin
             end,
             must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
             **reading_data(inquiry), conclusion: inquiry.conclusion, plan: inquiry.plan.to_h,
-            acting: ActingDocument.dump(inquiry.acting), elsewhere: inquiry.elsewhere.map do |one|
-                                                           elsewhere_data(one)
-                                                         end }
+            acting: ActingDocument.dump(inquiry.acting), elsewhere: elsewhere_data(inquiry.elsewhere) }
         end
 
         def reading_data(inquiry)
@@ -50,7 +48,7 @@ module Hobrin
             terms: }
         end
 
-        def elsewhere_data(one) = { **one.to_h, lines: one.lines.map(&:to_h) }
+        def elsewhere_data(all) = all.map { |one| { **one.to_h, lines: one.lines.map(&:to_h) } }
 
         def elsewhere(data)
           Narrowing::Elsewhere.new(**data, lines: data[:lines].map { |line| Narrowing::Elsewhere::Line.new(**line) })

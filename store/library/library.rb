@@ -10,27 +10,9 @@ module Hobrin
     class Library
       extend Forwardable
 
-      # So many records are written anew at once.
-      MATCHED = 5_000
-      private_constant :MATCHED
-
-      # Which records are the same paper.
-      attr_reader :duplicates
-
-      # Who cites whom.
-      attr_reader :citations
-
-      # The files that came in.
-      attr_reader :imports
-
-      # Which heading a name from outside stands for.
-      attr_reader :matches
-
-      # The catalogues that can be asked.
-      attr_reader :sources
-
-      # Records in the order of their days, for who harvests.
-      attr_reader :harvest
+      # Which records are the same paper; who cites whom; what came in; which heading a name from
+      # outside stands for; the catalogues that can be asked; records in the order of their days.
+      attr_reader :duplicates, :citations, :imports, :matches, :sources, :harvest
 
       def initialize(db)
         @db = db
@@ -134,19 +116,14 @@ module Hobrin
       def apply_match(match)
         changing do
           indexing = Exchange::Indexing.new(HeadingRows.new(@db).read, matches: @matches.names)
-          changed = @matches.carrying(match.name).each_slice(MATCHED).sum do |numbers|
-            Rewriting.new(@db).call(numbers) { |record| indexing.call(record) }
-          end
-          FacetSets.new(@db).join
-          @matches.done(match)
-          changed
+          @matches.apply(match) { |record| indexing.call(record) }
         end
       end
 
       # Takes back all records that an import brought. Gives how many. at :: ISO 8601
       def take_back(import, at:)
         changing do
-          gone = leaving(@imports.parts(import.id), at)
+          gone = Removal.new(@db).call(@imports.parts(import.id), at:)
           WordRows.new(@db).count
           @db[:import_parts].where(import_id: import.id).delete
           @db[:imports].where(id: import.id).update(state: "taken back", ended_at: at)
@@ -161,7 +138,7 @@ module Hobrin
         return 0 if numbers.empty?
 
         changing do
-          leaving(numbers.map { |number| number..number }, at).tap { WordRows.new(@db).count }
+          Removal.new(@db).call(numbers.map { |number| number..number }, at:).tap { WordRows.new(@db).count }
         end
       end
 
@@ -169,12 +146,6 @@ module Hobrin
       def backup(path) = Database.copy(@db, path)
 
       private
-
-      # Takes records out and writes down that they went. ranges :: Array of Ranges of numbers
-      def leaving(ranges, at)
-        ranges.each { |range| @harvest.went(range, at) }
-        Removal.new(@db).call(ranges)
-      end
 
       # One transaction; afterwards the library has a new version.
       def changing

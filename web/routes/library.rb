@@ -17,15 +17,12 @@ module Hobrin
         # Catalogues are put on the list and taken off, and harvested as a whole.
         def self.catalogues(app)
           app.post("/library/catalogues") do
-            Services::KeepSources.new(context).add(name: fields.text(:name), address: fields.text(:address),
-                                                   protocol: fields.text(:protocol))
+            sent = %i[name address protocol].to_h { |name| [name, fields.text(name)] }
+            Services::KeepSources.new(context).add(**sent)
             leave_for "/library"
-          rescue InputError => e
+          rescue InputError, Outside::NoAnswer => e
             status 422
-            show_library(errors: e.errors)
-          rescue Outside::NoAnswer => e
-            status 422
-            show_library(errors: { address: e.message })
+            show_library(errors: e.is_a?(InputError) ? e.errors : { address: e.message })
           end
 
           app.post("/library/catalogues/:id") do
@@ -91,7 +88,8 @@ module Hobrin
             when :stop then imports.stop(import_id)
             when :go then imports.go_on(import_id)
             when :back then imports.take_back(import_id)
-            else raise InputError, { press: "This page is too old for that button. Load it again." }
+            else raise InputError,
+                       { press: "This page is too old for that button. Load it again." }
             end
             leave_for "/library"
           rescue InputError => e

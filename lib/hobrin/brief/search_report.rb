@@ -90,8 +90,8 @@ module Hobrin
       def several
         return "One source was searched." if facts.elsewhere.empty?
 
-        "#{facts.elsewhere.size + 1} sources were searched, each by a strategy of its own: the library of this Hobrin, " \
-          "#{facts.elsewhere.map(&:source).join(", ")}."
+        "#{facts.elsewhere.size + 1} sources were searched, each by a strategy of its own: " \
+          "the library of this Hobrin, #{facts.elsewhere.map(&:source).join(", ")}."
       end
 
       def strategies
@@ -107,7 +107,8 @@ module Hobrin
       def totals
         others = facts.elsewhere.map do |one|
           given, doubles = facts.given.fetch(one.source)
-          "#{one.source}: #{one.count} found there, #{given} brought in, #{doubles} of them the same paper from elsewhere."
+          "#{one.source}: #{one.count} found there, #{given} brought in, " \
+            "#{doubles} of them the same paper from elsewhere."
         end
         ["#{facts.total} papers.", *others].join(" ")
       end

@@ -29,7 +29,8 @@ module Hobrin
       def edited(texts)
         changed = lines.map do |line|
           text = texts[line.number]
-          !line.own? || text.nil? || text == line.there ? line : line.with(there: text, notes: [Line::BY_HAND],
+          !line.own? || text.nil? || text == line.there ? line : line.with(there: text,
+                                                                           notes: [Line::BY_HAND],
                                                                            wider: nil, lost: nil)
         end
         with(lines: changed).composed

@@ -24,9 +24,13 @@ module Hobrin
         taken_in, taken_out = blocks.partition do |_, operator|
           operator == :and
         end.map { |some| some.map(&:first) }
-        limits = @limits.map { |limit| own(:limit, Narrowing::Wording.named(limit.leaf), limit.leaf) }
+        limits = @limits.map do |limit|
+          own(:limit, Narrowing::Wording.named(limit.leaf),
+              limit.leaf)
+        end
         tree = Narrowing::State.of(@blocks, @limits, []).tree
-        add(:whole, "The whole search", @evaluator.count(tree), of: [taken_in + limits, taken_out])
+        add(:whole, "The whole search", @evaluator.count(tree), of: [taken_in + limits,
+                                                                     taken_out])
         Plan.new(lines: @lines).composed
       end
 
@@ -46,7 +50,8 @@ module Hobrin
         before = @evaluator.call(leaf)
         after = part.became && @evaluator.call(part.became)
         add(kind, name, before.size, there: part.text, notes: part.notes,
-                                     wider: after && (after - before).size, lost: after && (before - after).size)
+                                     wider: after && (after - before).size,
+                                     lost: after && (before - after).size)
       end
 
       def add(kind, name, here, there: "", notes: [], wider: nil, lost: nil, of: nil)

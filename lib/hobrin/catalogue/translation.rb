@@ -40,7 +40,8 @@ module Hobrin
         return kept.with_notes(excluded.notes) if excluded.left_out? || kept.left_out?
 
         Part.new(became: Strategy::Except.new(kept: kept.became, excluded: excluded.became),
-                 text: "(#{kept.text} not #{excluded.text})", notes: (kept.notes + excluded.notes).uniq)
+                 text: "(#{kept.text} not #{excluded.text})",
+                 notes: (kept.notes + excluded.notes).uniq)
       end
 
       def leaf(leaf)

@@ -29,7 +29,8 @@ module Hobrin
       VERDICTS = { "keep" => "Kept", "drop" => "Dropped", "unsure" => "Unsure of" }.freeze
       # What several lines of one kind are together.
       SEVERAL = {
-        asked_elsewhere: "searches in other catalogues", question_written: "changes of the question", terms_added: "terms added", term_crossed_out: "terms crossed out",
+        asked_elsewhere: "searches in other catalogues", question_written: "changes of the question",
+        terms_added: "terms added", term_crossed_out: "terms crossed out",
         term_removed: "terms removed", heading_turned: "headings searched in another way",
         term_reworded: "terms reworded",
         term_moved: "terms moved", limit_put: "limits put on", limit_removed: "limits taken off",

@@ -13,11 +13,15 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
   # Each leaf, and for the plain and the rich stand-in: how the text begins, and what is said of it.
   let(:table) do
     s = Hobrin::Strategy
-    { words("confusion") => [['cql.serverChoice = "confusion"', /anywhere/], ['hobrin.text = "confusion"', nil]],
-      words("sleep*") => [["(cql.serverChoice = \"sleep", /mask spelled out/], ['hobrin.text = "sleep*"', nil]],
+    { words("confusion") => [['cql.serverChoice = "confusion"', /anywhere/],
+                             ['hobrin.text = "confusion"',
+                              nil]],
+      words("sleep*") => [["(cql.serverChoice = \"sleep", /mask spelled out/],
+                          ['hobrin.text = "sleep*"', nil]],
       words("intensive care") => [['cql.serverChoice all "intensive care"', /all of the words/],
                                   ['hobrin.text adj "intensive care"', nil]],
-      words("noise", fields: [:title]) => [['dc.title = "noise"', nil], ['dc.title = "noise"', nil]],
+      words("noise", fields: [:title]) => [['dc.title = "noise"', nil], ['dc.title = "noise"',
+                                                                         nil]],
       words("s??ep qual*") => [["cql.serverChoice all \"sleep quality\"", /mask spelled out/],
                                ["hobrin.text adj \"sleep quality\"", /mask spelled out/]],
       words("zzzz*") => [["", /no paper here/], ['hobrin.text = "zzzz*"', nil]],
@@ -29,20 +33,28 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
                                              ['dc.title == "noise"', nil]],
       heading("Delirium") => [["(cql.serverChoice = \"delirium\"", /names in words/],
                               ["(dc.subject = \"Delirium\"", /one by one/]],
-      heading("Noise") => [["(cql.serverChoice = \"noise\"", /names in words/], ['dc.subject = "Noise"', nil]],
-      heading("Delirium", narrower: false, main: true) => [["(cql.serverChoice", /main topic or not/],
-                                                           ['dc.subject = "Delirium"', /main topic or not/]],
-      heading("*", aspects: ["nursing"]) => [["", /aspects are not known/], ["", /aspects are not known/]],
-      limit(:type, "guideline") => [['cql.serverChoice = "guideline"', /became words/], ['dc.type = "guideline"', nil]],
+      heading("Noise") => [["(cql.serverChoice = \"noise\"", /names in words/],
+                           ['dc.subject = "Noise"', nil]],
+      heading("Delirium", narrower: false, main: true) => [["(cql.serverChoice",
+                                                            /main topic or not/],
+                                                           ['dc.subject = "Delirium"',
+                                                            /main topic or not/]],
+      heading("*", aspects: ["nursing"]) => [["", /aspects are not known/], ["",
+                                                                             /aspects are not known/]],
+      limit(:type, "guideline") => [['cql.serverChoice = "guideline"', /became words/],
+                                    ['dc.type = "guideline"', nil]],
       limit(:age, "adult") => [["", /left out/], ["", /left out/]],
       limit(:language, "eng") => [["", /left out/], ['dc.language = "eng"', nil]],
       s::Dates.years(from_year: 2020) => [["dc.date >= 2020", nil], ["dc.date >= 2020", nil]],
-      s::Dates.years(from_year: 2019, to_year: 2021) => [["(dc.date >= 2019 and dc.date <= 2021)", nil],
+      s::Dates.years(from_year: 2019, to_year: 2021) => [["(dc.date >= 2019 and dc.date <= 2021)",
+                                                          nil],
                                                          ['dc.date within "2019 2021"', nil]],
-      s::Author.read("Zorvane A") => [['dc.creator = "zorvane, A"', nil], ['dc.creator = "zorvane, A"', nil]],
+      s::Author.read("Zorvane A") => [['dc.creator = "zorvane, A"', nil],
+                                      ['dc.creator = "zorvane, A"', nil]],
       s::Journal.named("Bedside Evidence") => [["", /left out/], ["", /left out/]],
       s::Identifier.read("10.5555/x") => [["", /left out/], ['dc.identifier = "10.5555/x"', nil]],
-      s::Filter.new(kind: "treatment", width: "balanced") => [["(", /filter's own words/], ["(", /filter's own words/]],
+      s::Filter.new(kind: "treatment", width: "balanced") => [["(", /filter's own words/], ["(",
+                                                                                            /filter's own words/]],
       s::Everything.new => [["", /left out/], ["cql.allRecords = 1", nil]] }
   end
 
@@ -51,10 +63,12 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
       { "plain" => plain, "rich" => rich }.each do |kind, (text, note)|
         found = part(leaf, kinds.fetch(kind).ability)
         said = found.notes.join("; ")
-        expect([kind, leaf, found.text]).to match([kind, leaf, text.empty? ? "" : start_with(text)])
+        expect([kind, leaf, found.text]).to match([kind, leaf,
+                                                   text.empty? ? "" : start_with(text)])
         expect([kind, leaf, said]).to match([kind, leaf, note || ""])
         # What is asked as it is finds what it found.
-        expect([kind, evaluator.call(found.became)]).to eq([kind, evaluator.call(leaf)]) if found.same?
+        expect([kind, evaluator.call(found.became)]).to eq([kind,
+                                                            evaluator.call(leaf)]) if found.same?
       end
     end
     expect(table.keys.map(&:class).uniq.size).to eq(11)
@@ -70,26 +84,32 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
         next if found.left_out?
 
         read = Hobrin::Strategy::Cql.read(found.text, context.vocabulary)
-        expect([found.text, evaluator.call(read)]).to eq([found.text, evaluator.call(found.became)])
+        expect([found.text, evaluator.call(read)]).to eq([found.text,
+                                                          evaluator.call(found.became)])
       end
     end
   end
 
   it "is the same search for a catalogue that can do everything" do
     strategies = RandomStrategies.new(19, context.library.thesaurus, SampleHome.records)
-    told = Hobrin::Catalogue::Sru::Explain.read(Hobrin::Catalogue::Sru::Explain.write(everything, host: "h", port: 1,
-                                                                                                  path: "sru"))
+    told = Hobrin::Catalogue::Sru::Explain.read(Hobrin::Catalogue::Sru::Explain.write(everything,
+                                                                                      host: "h",
+                                                                                      port: 1,
+                                                                                      path: "sru"))
     expect(told).to eq(everything)
     200.times do
       tree = strategies.tree
       found = part(tree, told)
-      expect([found.became, found.notes, found.text]).to eq([tree, [], Hobrin::Strategy::Cql.write(tree)])
+      expect([found.became, found.notes, found.text]).to eq([tree, [],
+                                                             Hobrin::Strategy::Cql.write(tree)])
     end
     (2..5).each do |id|
       opened = Hobrin::Services::ReadInquiry.new(context).call(id)
-      plan = Hobrin::Catalogue::Planning.new(cascade: opened.cascade, question: opened.question, ability: told,
+      plan = Hobrin::Catalogue::Planning.new(cascade: opened.cascade, question: opened.question,
+                                             ability: told,
                                              evaluator:).call
-      lines = Hobrin::Brief::SearchLines.new(question: opened.question, cascade: opened.cascade, evaluator:)
+      lines = Hobrin::Brief::SearchLines.new(question: opened.question, cascade: opened.cascade,
+                                             evaluator:)
       expect([id, plan.query]).to eq([id, lines.cql])
     end
   end
@@ -100,7 +120,8 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
                                            ability: kinds.fetch("plain").ability, evaluator:).call
     first = plan.lines.first
     changed = plan.edited(first.number => "icu", 5 => "")
-    expect(changed.lines.first.to_h).to include(there: "icu", notes: ["changed by hand"], wider: nil)
+    expect(changed.lines.first.to_h).to include(there: "icu", notes: ["changed by hand"],
+                                                wider: nil)
     expect(changed.query).to start_with("((icu or ")
     expect(changed.lines[7].there).not_to include("critically ill\")")
     expect(plan.edited({})).to eq(plan)

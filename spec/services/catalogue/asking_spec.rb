@@ -3,15 +3,21 @@
 # Other catalogues as they are in life: slow, down, wrong, endless, hostile.
 RSpec.describe Hobrin::Outside do
   def fetch(allowed, **rest)
-    described_class::Fetch.new(described_class::Allowed.new(allowed), wait: ->(_) {}, back_off: [0], **rest)
+    described_class::Fetch.new(described_class::Allowed.new(allowed), wait: ->(_) {},
+                                                                      back_off: [0], **rest)
   end
 
   def source(port, **rest)
-    described_class::SruSource.new(fetch("127.0.0.1:#{port}", **rest), "http://127.0.0.1:#{port}/sru")
+    described_class::SruSource.new(fetch("127.0.0.1:#{port}", **rest),
+                                   "http://127.0.0.1:#{port}/sru")
   end
 
-  def told = yield.then { nil }
-  def xml(body, status: 200, **headers) = ->(_) { [status, { "content-type" => "text/xml", **headers }, [body]] }
+  def xml(body, status: 200, **headers)
+    ->(_) { [status, { "content-type" => "text/xml", **headers }, [body]] }
+  end
+
+  # An answer to a search, with what is in it.
+  def searched(inside) = xml("<searchRetrieveResponse>#{inside}</searchRetrieveResponse>")
 
   def trouble(app, **rest)
     Wire.serve(app) { |port| source(port, **rest).count("sleep") }
@@ -21,16 +27,21 @@ RSpec.describe Hobrin::Outside do
   end
 
   it "says in words what is wrong with an answer" do
-    entities = "<!DOCTYPE a [<!ENTITY x \"y\"><!ENTITY z SYSTEM \"file:///etc/passwd\">]><searchRetrieveResponse><numberOfRecords>&z;</numberOfRecords></searchRetrieveResponse>"
-    diagnostic = "<searchRetrieveResponse><numberOfRecords>0</numberOfRecords><diagnostics><diagnostic><uri>info:srw/diagnostic/1/16</uri>" \
-                 "<details>dc.foo</details><message>Unsupported index</message></diagnostic></diagnostics></searchRetrieveResponse>"
+    entities = "<!DOCTYPE a [<!ENTITY z SYSTEM \"file:///etc/passwd\">]><searchRetrieveResponse>&z;" \
+               "</searchRetrieveResponse>"
+    diagnostic = "<diagnostics><diagnostic><uri>info:srw/diagnostic/1/16</uri><details>dc.foo</details>" \
+                 "<message>Unsupported index</message></diagnostic></diagnostics>"
+    elsewhere = { "location" => "http://169.254.169.254/latest" }
     { xml("<html>down</html>") => /no answer of a catalogue: it begins with <html>/,
-      xml("<a><b></a>") => /not XML that hangs together/, xml("") => /no answer/, xml("\xFF\x00\xFE") => /no answer/,
-      xml(entities) => /document type/, xml(diagnostic) => /Unsupported index: dc.foo \(diagnostic 16\)/,
-      xml("<searchRetrieveResponse/>") => /does not say how many/,
-      xml("<searchRetrieveResponse><numberOfRecords>-1</numberOfRecords></searchRetrieveResponse>") => /does not say how many/,
-      xml("x", status: 500) => /error \(500\)/, xml("x", status: 503) => /busy \(503\)/, xml("x", status: 404) => /error \(404\)/,
-      xml("", status: 302, "location" => "http://169.254.169.254/latest") => /sends elsewhere, which is not followed/ }
+      xml("") => /no answer/,
+      xml("<a><b></a>") => /not XML that hangs together/, xml("\xFF\x00\xFE") => /no answer/,
+      xml(entities) => /document type/,
+      searched(diagnostic) => /Unsupported index: dc.foo \(diagnostic 16\)/,
+      searched("") => /does not say how many/,
+      searched("<numberOfRecords>-1</numberOfRecords>") => /does not say how many/,
+      xml("x", status: 500) => /error \(500\)/, xml("x", status: 503) => /busy \(503\)/,
+      xml("x", status: 404) => /error \(404\)/,
+      xml("", status: 302, **elsewhere) => /sends elsewhere, which is not followed/ }
       .each { |app, words| expect([words, trouble(app)]).to match([words, words]) }
     expect(trouble(xml("x" * 2_000_000), largest: 1_000_000)).to match(/more than 0 MB/)
   end
@@ -39,14 +50,14 @@ RSpec.describe Hobrin::Outside do
     port = TCPServer.open("127.0.0.1", 0) { |server| server.addr[1] }
     expect { source(port).count("a") }.to raise_error(Hobrin::Outside::NoAnswer, /nothing listens/)
     head = "HTTP/1.1 200 OK\r\nContent-Type: text/xml\r\n\r\n"
-    { ->(socket) { socket.read } => /did not answer within/,
+    { lambda(&:read) => /did not answer within/,
       lambda { |socket|
         socket.write(head)
         loop { [socket.write("<a>"), IO.select(nil, nil, nil, 0.02)] }
       } => /did not end its answer/,
       ->(socket) { socket.write(head) && loop { socket.write("<a>" * 20_000) } } => /more than 1 MB/,
       ->(socket) { socket.write("SSH-2.0\r\n\r\n") } => /could not be asked/,
-      ->(socket) { socket.close } => /could not be asked/ }.each do |answer, words|
+      lambda(&:close) => /could not be asked/ }.each do |answer, words|
       Wire.raw(answer) do |at|
         expect do
           source(at, seconds: 0.4, largest: 1_048_576).count("a")
@@ -64,18 +75,29 @@ RSpec.describe Hobrin::Outside do
   end
 
   it "refuses every address that is not on the list, before any connection" do
-    names = { "good.example" => ["93.184.216.34"], "inside.example" => ["10.0.0.5"], "meta.example" => ["169.254.169.254"],
-              "both.example" => ["93.184.216.34", "127.0.0.1"], "six.example" => ["::ffff:10.1.1.1"], "none.example" => [],
+    names = { "good.example" => ["93.184.216.34"], "inside.example" => ["10.0.0.5"],
+              "meta.example" => ["169.254.169.254"],
+              "both.example" => ["93.184.216.34", "127.0.0.1"],
+              "six.example" => ["::ffff:10.1.1.1"],
+              "none.example" => [],
               "shared.example" => ["100.64.3.4"], "listed.example" => ["10.0.0.9"] }
-    allowed = described_class::Allowed.new("#{names.keys.join(", ")}, 10.0.0.9, 127.0.0.1:4747, other.example:8080",
+    allowed = described_class::Allowed.new("#{names.keys.join(",
+        ")}, 10.0.0.9, 127.0.0.1:4747, other.example:8080",
                                            resolve: ->(name) { names.fetch(name) })
     expect(allowed.check("http://good.example/sru?x=1").last).to eq("93.184.216.34")
     expect(allowed.check("https://listed.example/sru").last).to eq("10.0.0.9")
     expect(allowed.check("http://127.0.0.1:4747/sru").last).to eq("127.0.0.1")
-    ["http://inside.example/", "http://meta.example/", "http://both.example/", "http://six.example/", "http://none.example/",
-     "http://shared.example", "http://127.0.0.1/sru", "http://127.0.0.1:4748/", "http://localhost:4747/", "http://other.example/",
-     "http://good.example:81/", "http://good.example.evil/", "http://evil/good.example", "http://a@good.example/", "ftp://good.example/",
-     "file:///etc/passwd", "http://[::1]:4747/", "http://2130706433:4747/", "http://0x7f.1:4747/", "", "x", "http://", "http://good.example/#a",
+    ["http://inside.example/", "http://meta.example/", "http://both.example/",
+     "http://six.example/",
+     "http://none.example/",
+     "http://shared.example", "http://127.0.0.1/sru", "http://127.0.0.1:4748/",
+     "http://localhost:4747/",
+     "http://other.example/",
+     "http://good.example:81/", "http://good.example.evil/", "http://evil/good.example",
+     "http://a@good.example/", "ftp://good.example/",
+     "file:///etc/passwd", "http://[::1]:4747/", "http://2130706433:4747/", "http://0x7f.1:4747/",
+     "", "x",
+     "http://", "http://good.example/#a",
      "http://good.example\\@evil/", "http://good.example\r\nHost: evil/"].each do |address|
       expect { allowed.check(address) }.to raise_error(Hobrin::InputError), address
     end

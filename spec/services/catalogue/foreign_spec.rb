@@ -6,9 +6,13 @@ require "net/http"
 # Debian's zoomsh and yaz-client as those who ask. They share nothing with Hobrin.
 RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
   let(:some) { SampleHome.records.first(1_500) }
-  let(:strategies) { RandomStrategies.new(21, Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings), some) }
+  let(:strategies) do
+    RandomStrategies.new(21, Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings),
+                         some)
+  end
   let(:words_of) do
-    %w[sleep* deliri* earplug* music noise night patients pain* care ward] + ["intensive care", "eye masks"]
+    %w[sleep* deliri* earplug* music noise night patients pain* care ward] + ["intensive care",
+                                                                              "eye masks"]
   end
 
   # What both can say: words, phrases and beginnings of words in a field or anywhere, headings, kinds of
@@ -19,8 +23,11 @@ RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
     when 0 then s::TextTerm.read(strategies.pick(words_of),
                                  fields: [strategies.pick(%i[title abstract keywords headings])])
     when 1, 2 then s::TextTerm.read(strategies.pick(words_of), fields: s::TextTerm::FIELDS.keys)
-    when 3 then s::Heading.new(label: strategies.pick(some).headings.map(&:label).first || "Noise", narrower: false)
-    when 4 then s::Limit.new(name: :type, values: strategies.some(%w[guideline survey] + ["systematic review", "randomized controlled trial"]
+    when 3 then s::Heading.new(label: strategies.pick(some).headings.map(&:label).first || "Noise",
+                               narrower: false)
+    when 4 then s::Limit.new(name: :type,
+                             values: strategies.some(%w[guideline survey] + ["systematic review",
+                                                                             "randomized controlled trial"]
                                                                   .intersection(Hobrin::Records::StudyTypes::ALL)))
     else s::Dates.years(from_year: rand(2000..2014), to_year: rand(2015..2024))
     end
@@ -44,14 +51,16 @@ RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
   it "finds in Zebra, for 200 random searches, what it finds here" do
     with_both do |context, marcxml|
       Zebra.serve(marcxml) do |address|
-        fetch = Hobrin::Outside::Fetch.new(Hobrin::Outside::Allowed.new(address[%r{//([^/]+)}, 1]), wait: ->(_) {})
+        fetch = Hobrin::Outside::Fetch.new(Hobrin::Outside::Allowed.new(address[%r{//([^/]+)}, 1]),
+                                           wait: ->(_) {})
         source = Hobrin::Outside::SruSource.new(fetch, address)
         ability = source.ability
         expect([ability.title, ability.schema, ability.masks]).to eq(["Zebra", "marcxml", ["*"]])
         translation = Hobrin::Catalogue::Translation.new(ability:, evaluator: context.evaluator)
         trees.each do |tree|
           part = translation.call(tree)
-          expect([part.text, source.count(part.text)]).to eq([part.text, context.evaluator.count(part.became)])
+          expect([part.text, source.count(part.text)]).to eq([part.text,
+                                                              context.evaluator.count(part.became)])
         end
         compare_records(context, source)
       end
@@ -61,10 +70,14 @@ RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
   # The records come back as they went.
   def compare_records(context, source)
     answer = source.search("dc.title = sleep", from: 3, most: 20, schema: "marcxml")
-    records = answer.records.each_with_index.map { |text, place| Hobrin::Catalogue.record(text, format: :marcxml, place:) }
+    records = answer.records.each_with_index.map do |text, place|
+      Hobrin::Catalogue.record(text,
+                               format: :marcxml, place:)
+    end
     expect(records.size).to eq(20)
     records.each do |record|
-      expect(record).to eq(context.library.record(record.id).with(headings: record.headings, keywords: record.keywords))
+      expect(record).to eq(context.library.record(record.id).with(headings: record.headings,
+                                                                  keywords: record.keywords))
     end
   end
 
@@ -74,12 +87,14 @@ RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
       counts = texts.map { |text| Hobrin::Services::Search.new(context).call(text).size }
       Wire.serve(Hobrin::Server.app(context, home: context.incoming.home)) do |port|
         asked = texts.map { |text| "find cql:#{text}" }
-        out, = Open3.capture2("zoomsh", "set sru get", "set sru_version 1.2", "connect http://127.0.0.1:#{port}/sru",
+        out, = Open3.capture2("zoomsh", "set sru get", "set sru_version 1.2",
+                              "connect http://127.0.0.1:#{port}/sru",
                               *asked, "quit")
         expect(out.scan(/: (\d+) hits/).flatten.map(&:to_i)).to eq(counts)
-        lines = ["sru get 1.2", "open http://127.0.0.1:#{port}/sru", "querytype cql", "format xml", *texts.first(20).map do |text|
-          "find #{text}"
-        end, "quit"]
+        lines = ["sru get 1.2", "open http://127.0.0.1:#{port}/sru", "querytype cql", "format xml",
+                 *texts.first(20).map do |text|
+                   "find #{text}"
+                 end, "quit"]
         told, = Open3.capture2e("yaz-client", stdin_data: "#{lines.join("\n")}\n")
         expect(told.scan(/Number of hits: (\d+)/).flatten.map(&:to_i)).to eq(counts.first(20))
       end

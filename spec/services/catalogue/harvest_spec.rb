@@ -6,7 +6,8 @@ require "oai"
 RSpec.describe "Harvesting", :outside do
   def papers(count)
     Array.new(count) do |place|
-      a_record(id: "10.5555/h#{place}", doi: "10.5555/h#{place}", title: "Night paper #{place} & more <b>",
+      a_record(id: "10.5555/h#{place}", doi: "10.5555/h#{place}",
+               title: "Night paper #{place} & more <b>",
                keywords: ["noise"])
     end
   end
@@ -17,7 +18,9 @@ RSpec.describe "Harvesting", :outside do
       import = Hobrin::Services::ImportRecords.new(context).call(StringIO.new(csl), name: "first")
       expect(import.added).to eq(count)
       Hobrin::Services::ImportRecords.new(context).call(
-        StringIO.new(Hobrin::Exchange::CslJson::Writer.call([a_record(id: "gone", title: "To go")])), name: "second"
+        StringIO.new(Hobrin::Exchange::CslJson::Writer.call([a_record(id: "gone",
+                                                                      title: "To go")])),
+        name: "second"
       )
       yield context
     end
@@ -54,65 +57,34 @@ RSpec.describe "Harvesting", :outside do
 
   it "tells what is wrong with a request by the codes of the protocol" do
     filled(3) do |context|
-      answer = ->(params) { Hobrin::Services::AnswerOai.new(context).call(params, address: "http://h/oai")[/<error code="(\w+)"/, 1] }
-      { {} => "badVerb", { "verb" => "Dance" } => "badVerb", { "verb" => "ListRecords" } => "badArgument",
-        { "verb" => "ListRecords", "metadataPrefix" => "x" } => "cannotDisseminateFormat", { "verb" => "ListSets" } => "noSetHierarchy",
+      answer = lambda { |params|
+        Hobrin::Services::AnswerOai.new(context).call(params,
+                                                      address: "http://h/oai")[/<error code="(\w+)"/, 1]
+      }
+      { {} => "badVerb", { "verb" => "Dance" } => "badVerb",
+        { "verb" => "ListRecords" } => "badArgument",
+        { "verb" => "ListRecords", "metadataPrefix" => "x" } => "cannotDisseminateFormat",
+        { "verb" => "ListSets" } => "noSetHierarchy",
         { "verb" => "ListRecords", "metadataPrefix" => "mods", "set" => "a" } => "noSetHierarchy",
-        { "verb" => "ListRecords", "metadataPrefix" => "mods", "until" => "1999-01-01" } => "noRecordsMatch",
-        { "verb" => "ListRecords", "metadataPrefix" => "mods", "from" => "2026-02-30" } => "badArgument",
-        { "verb" => "ListRecords", "metadataPrefix" => "mods", "from" => "2026", "x" => "y" } => "badArgument",
-        { "verb" => "ListRecords", "metadataPrefix" => "mods", "from" => "2026-01-01", "until" => "2026-01-02T00:00:00Z" } => "badArgument",
+        { "verb" => "ListRecords", "metadataPrefix" => "mods",
+          "until" => "1999-01-01" } => "noRecordsMatch",
+        { "verb" => "ListRecords", "metadataPrefix" => "mods",
+          "from" => "2026-02-30" } => "badArgument",
+        { "verb" => "ListRecords", "metadataPrefix" => "mods", "from" => "2026",
+          "x" => "y" } => "badArgument",
+        { "verb" => "ListRecords", "metadataPrefix" => "mods", "from" => "2026-01-01",
+          "until" => "2026-01-02T00:00:00Z" } => "badArgument",
         { "verb" => "ListRecords", "resumptionToken" => "x" } => "badResumptionToken",
-        { "verb" => "ListRecords", "resumptionToken" => "mods!!!5", "metadataPrefix" => "mods" } => "badArgument",
+        { "verb" => "ListRecords", "resumptionToken" => "mods!!!5",
+          "metadataPrefix" => "mods" } => "badArgument",
         { "verb" => "ListRecords", "resumptionToken" => "nods!!!5" } => "cannotDisseminateFormat",
         { "verb" => "GetRecord", "metadataPrefix" => "mods" } => "badArgument",
-        { "verb" => "GetRecord", "metadataPrefix" => "mods", "identifier" => "oai:hobrin:none" } => "idDoesNotExist",
+        { "verb" => "GetRecord", "metadataPrefix" => "mods",
+          "identifier" => "oai:hobrin:none" } => "idDoesNotExist",
         { "verb" => "ListMetadataFormats", "identifier" => "x" } => "idDoesNotExist",
-        { "verb" => "Identify", "metadataPrefix" => "mods" } => "badArgument", { "verb" => "Identify" } => nil }
+        { "verb" => "Identify", "metadataPrefix" => "mods" } => "badArgument",
+        { "verb" => "Identify" } => nil }
         .each { |params, code| expect([params, answer[params]]).to eq([params, code]) }
-    end
-  end
-
-  # A provider of the oai gem over records in memory.
-  class ProviderModel < OAI::Provider::Model
-    Paper = Struct.new(:id, :updated_at, :gone) do
-      def deleted? = gone
-
-      def to_oai_dc
-        "<oai_dc:dc xmlns:oai_dc=\"http://www.openarchives.org/OAI/2.0/oai_dc/\" xmlns:dc=\"http://purl.org/dc/elements/1.1/\">" \
-          "<dc:title>Foreign paper #{id}</dc:title><dc:date>2024</dc:date></oai_dc:dc>"
-      end
-    end
-
-    attr_reader :papers
-
-    def initialize(papers)
-      super(40, "updated_at")
-      @papers = papers
-    end
-
-    def earliest = papers.map(&:updated_at).min
-    def latest = papers.map(&:updated_at).max
-    def deleted?(paper) = paper.deleted?
-
-    def find(selector, options = {})
-      return papers.find { |one| one.id == selector.to_i } unless selector == :all
-
-      token = options[:resumption_token] && OAI::Provider::ResumptionToken.parse(options[:resumption_token])
-      asked = token ? token.to_conditions_hash : options
-      from = asked[:from] && Time.parse(asked[:from].to_s)
-      some = papers.select { |one| from.nil? || one.updated_at >= from }
-      part(some, token ? token.last : 0, asked)
-    end
-
-    private
-
-    def part(some, after, asked)
-      given = some.select { |one| one.id > after }.first(limit)
-      return given if given.empty? || given.last.id == some.last.id
-
-      options = { metadata_prefix: "oai_dc", from: asked[:from], until: asked[:until], last: given.last.id }.compact
-      OAI::Provider::PartialResult.new(given, OAI::Provider::ResumptionToken.new(options))
     end
   end
 
@@ -132,27 +104,33 @@ RSpec.describe "Harvesting", :outside do
   end
 
   it "harvests a provider of the oai gem: all records once, and honours those that were deleted since" do
-    papers = Array.new(130) { |place| ProviderModel::Paper.new(place + 1, Time.utc(2026, 11, 1), false) }
+    papers = Array.new(130) do |place|
+      ForeignPapers::Paper.new(place + 1, Time.utc(2026, 11, 1),
+                               false)
+    end
     with_home do |context|
       allow(Hobrin::Services::WakeWorker).to receive(:new).and_return(instance_double(Hobrin::Services::WakeWorker,
                                                                                       call: nil))
-      Wire.serve(provider(ProviderModel.new(papers))) do |port|
+      Wire.serve(provider(ForeignPapers.new(papers))) do |port|
         context = Hobrin::Boot.context(home: context.incoming.home, clock: Builders::FixedClock,
                                        allowed: "127.0.0.1:#{port}")
         source = Hobrin::Services::KeepSources.new(context).add(name: "Foreign",
-                                                                address: "http://127.0.0.1:#{port}/oai", protocol: "oai")
+                                                                address: "http://127.0.0.1:#{port}/oai",
+                                                                protocol: "oai")
         expect(source.to_h).to include(format: "oai_dc", about: "Foreign")
         harvest = lambda do
           Hobrin::Services::HarvestSource.new(context).call(source.id)
           Hobrin::Services::WorkImports.new(context).call
           context.library.imports.all.first.to_h.slice(:state, :added, :known, :refused, :message)
         end
-        expect(harvest.call).to eq({ state: "done", added: 130, known: 0, refused: 0, message: nil })
+        expect(harvest.call).to eq({ state: "done", added: 130, known: 0, refused: 0,
+                                     message: nil })
         expect(context.library.record("foreign:oai:foreign:7").title).to eq("Foreign paper 7")
-        papers[6] = ProviderModel::Paper.new(7, Time.utc(2026, 12, 1), true)
-        papers << ProviderModel::Paper.new(200, Time.utc(2026, 12, 1), false)
+        papers[6] = ForeignPapers::Paper.new(7, Time.utc(2026, 12, 1), true)
+        papers << ForeignPapers::Paper.new(200, Time.utc(2026, 12, 1), false)
         expect(harvest.call).to include(state: "done", added: 1, known: 0)
-        expect([context.library.record("foreign:oai:foreign:7"), context.library.size]).to eq([nil, 130])
+        expect([context.library.record("foreign:oai:foreign:7"), context.library.size]).to eq([nil,
+                                                                                               130])
         expect(context.evaluator.count(words("foreign paper 7"))).to eq(0)
       end
     end

@@ -26,7 +26,8 @@ class Zebra
     run("zebraidx", "-c", "zebra.cfg", "init")
     run("zebraidx", "-c", "zebra.cfg", "update", "records.xml")
     run("zebraidx", "-c", "zebra.cfg", "commit")
-    pid = Process.spawn("zebrasrv", "-f", "server.xml", chdir: @folder, out: "#{@folder}/out", err: "#{@folder}/err")
+    pid = Process.spawn("zebrasrv", "-f", "server.xml", chdir: @folder, out: "#{@folder}/out",
+                                                        err: "#{@folder}/err")
     wait
     yield "http://127.0.0.1:#{@port}/Default"
   ensure
@@ -39,7 +40,8 @@ class Zebra
     FileUtils.cp(Dir["#{FILES}/*"], @folder)
     known = { folder: @folder, port: @port, modules: MODULES }
     Dir["#{FILES}/*.erb"].each do |file|
-      File.write("#{@folder}/#{File.basename(file, ".erb")}", ERB.new(File.read(file)).result_with_hash(known))
+      File.write("#{@folder}/#{File.basename(file, ".erb")}",
+                 ERB.new(File.read(file)).result_with_hash(known))
     end
     File.write("#{@folder}/records.xml", marcxml)
   end

@@ -44,15 +44,16 @@ module Hobrin
       def went(range, at)
         @db[:gone].insert_conflict.insert(%i[number id at],
                                           @db[:records].where(number: range).select(:number, :id,
-                                                                                    Sequel.as(at, :at)))
+                                                                                    Sequel.as(at,
+                                                                                              :at)))
       end
 
       private
 
       def there
-        begun = @db[:imports].join(:import_parts, import_id: :id)
-                             .where { (Sequel[:import_parts][:first] <= Sequel[:records][:number]) & (Sequel[:import_parts][:last] >= Sequel[:records][:number]) }
-                             .select(:begun_at).limit(1)
+        number, parts = Sequel[:records][:number], Sequel[:import_parts]
+        brought = @db[:imports].join(:import_parts, import_id: :id)
+        begun = brought.where((parts[:first] <= number) & (parts[:last] >= number)).select(:begun_at).limit(1)
         @db[:records].select(:number, :id, Sequel.function(:coalesce, begun, BEFORE).as(:at),
                              Sequel.as(0, :gone))
       end

@@ -11,6 +11,10 @@ module Hobrin
         def waiting? = state == "waiting"
       end
 
+      # So many records are written anew at once.
+      TOGETHER = 5_000
+      private_constant :TOGETHER
+
       def initialize(db)
         @db = db
       end
@@ -20,7 +24,8 @@ module Hobrin
 
       # Hash of each name, folded, to its heading, for Exchange::Indexing.
       def names
-        @db[:heading_matches].select_hash(:name, :label).transform_keys { |name| Text::Tokens.line(name) }
+        @db[:heading_matches].select_hash(:name,
+                                          :label).transform_keys { |name| Text::Tokens.line(name) }
       end
 
       def write(name, label)
@@ -38,9 +43,13 @@ module Hobrin
         end
       end
 
-      # Called in the transaction that changed the papers.
-      def done(match)
+      # Writes the papers that may carry a name anew, as the block gives them; called within a
+      # transaction. Gives how many changed.
+      def apply(match, &)
+        changed = carrying(match.name).each_slice(TOGETHER).sum { |numbers| Rewriting.new(@db).call(numbers, &) }
+        FacetSets.new(@db).join
         @db[:heading_matches].where(name: match.name, label: match.label).update(state: "done")
+        changed
       end
 
       # Says that it could not be done.

@@ -11,8 +11,10 @@ module Hobrin
       #   there; most :: records that were asked for, of which `size` are there; token :: where a
       #   harvest goes on
       class Import < Value
-        attributes :id, :name, :digest, :format, :state, :sample, :size, :at_byte, :entries, :added,
-                   :known, :duplicates, :refused, :message, :begun_at, :ended_at, :source_id, :query,
+        attributes :id, :name, :digest, :format, :state, :sample, :size, :at_byte, :entries,
+                   :added,
+                   :known, :duplicates, :refused, :message, :begun_at, :ended_at, :source_id,
+                   :query,
                    :most, :token
 
         def waiting? = %w[waiting running].include?(state)
@@ -64,7 +66,8 @@ module Hobrin
       # outcome :: RecordRows::Outcome; place, at_byte :: how far the file was read
       # refusals :: Array of Exchange::Refusal; headings :: Hash of strange heading to records
       def add(id, outcome, place:, at_byte:, refusals:, headings:, token: nil)
-        counted = { added: outcome.added.size, known: outcome.known, duplicates: outcome.duplicates,
+        counted = { added: outcome.added.size, known: outcome.known,
+                    duplicates: outcome.duplicates,
                     refused: refusals.size }
         grown = counted.to_h { |name, count| [name, Sequel[name] + count] }
         @db[:imports].where(id:).update(entries: place, at_byte:, token:, **grown)

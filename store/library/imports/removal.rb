@@ -14,8 +14,9 @@ module Hobrin
         @db = db
       end
 
-      # ranges :: Array of Ranges of numbers. Gives how many records went.
-      def call(ranges)
+      # ranges :: Array of Ranges of numbers; at :: ISO 8601. Gives how many records went.
+      def call(ranges, at:)
+        ranges.each { |range| Harvest.new(@db).went(range, at) }
         gone = ranges.sum { |range| words(range) }
         ranges.each { |range| rows(range) }
         FacetSets.new(@db).remove(Records::RecordSet.of(ranges.flat_map(&:to_a)))

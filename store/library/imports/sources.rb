@@ -8,7 +8,8 @@ module Hobrin
       #   PREFIXES; ability :: Catalogue::Ability, nil for one that is only harvested; stand_in ::
       #   whether it is one of the made-up ones
       class Source < Value
-        attributes :id, :name, :address, :protocol, :version, :format, :about, :ability, :stand_in, :added_at,
+        attributes :id, :name, :address, :protocol, :version, :format, :about, :ability,
+                   :stand_in, :added_at,
                    :harvested_to
 
         def sru? = protocol == "sru"

@@ -65,8 +65,10 @@ module Hobrin
           # What it can do, in words.
           def ability
             can = chosen.ability
-            [["headings", can.index?("dc.subject")], ["phrases", can.relation?(can.anywhere, "adj")],
-             ["words cut off with a mask", can.masks.any?], ["nearness", can.near], ["years", can.index?("dc.date")],
+            [["headings", can.index?("dc.subject")], ["phrases", can.relation?(can.anywhere,
+                                                                               "adj")],
+             ["words cut off with a mask", can.masks.any?], ["nearness", can.near], ["years",
+                                                                                     can.index?("dc.date")],
              ["study types", can.index?("dc.type")]].partition(&:last).map do |some|
               some.map(&:first)
             end
@@ -93,7 +95,8 @@ module Hobrin
           end
 
           def row(line)
-            Row.new(number: line.number, kind: line.kind, name: line.name, here: number(line.here), own: line.own?,
+            Row.new(number: line.number, kind: line.kind, name: line.name,
+                    here: number(line.here), own: line.own?,
                     there: there(line), text: line.there, notes: line.notes, effect: effect(line))
           end
 

@@ -31,7 +31,10 @@ module Hobrin
 
             new(records: root.xpath("./ListRecords/record").filter_map { |record| item(record) },
                 token: Exchange::Xml.said(root, "./ListRecords/resumptionToken"),
-                errors: root.xpath("./error").map { |error| [error["code"].to_s, error.text.strip] }
+                errors: root.xpath("./error").map do |error|
+                  [error["code"].to_s,
+                   error.text.strip]
+                end
                             .reject { |code, _| code == NOTHING })
           end
 

@@ -6,10 +6,13 @@ module Hobrin
       # Answers of a provider, as XML.
       class Writer
         # A format by its prefix: its module, schema and namespace.
-        FORMATS = { "oai_dc" => [Exchange::DublinCore, "http://www.openarchives.org/OAI/2.0/oai_dc.xsd", Exchange::DublinCore::OAI],
-                    "mods" => [Exchange::Mods, "http://www.loc.gov/standards/mods/v3/mods-3-8.xsd",
+        FORMATS = { "oai_dc" => [Exchange::DublinCore,
+                                 "http://www.openarchives.org/OAI/2.0/oai_dc.xsd", Exchange::DublinCore::OAI],
+                    "mods" => [Exchange::Mods,
+                               "http://www.loc.gov/standards/mods/v3/mods-3-8.xsd",
                                Exchange::Mods::NAMESPACE],
-                    "marcxml" => [Exchange::Marcxml, "http://www.loc.gov/standards/marcxml/schema/MARC21slim.xsd",
+                    "marcxml" => [Exchange::Marcxml,
+                                  "http://www.loc.gov/standards/marcxml/schema/MARC21slim.xsd",
                                   Exchange::Marcxml::NAMESPACE] }.freeze
 
         # at :: the time, ISO 8601; address :: of this provider; asked :: Hash of the parameters that

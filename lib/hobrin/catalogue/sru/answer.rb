@@ -39,7 +39,10 @@ module Hobrin
 
           private
 
-          def number(root, name) = Exchange::Xml.said(root, "./#{name}").to_s[/\A\d{1,15}\z/]&.to_i
+          def number(root, name)
+            Exchange::Xml.said(root,
+                               "./#{name}").to_s[/\A\d{1,15}\z/]&.to_i
+          end
 
           # A record comes as elements, or packed as text.
           def records(root)
@@ -55,7 +58,8 @@ module Hobrin
           def troubles(root)
             said = ->(node, name) { Exchange::Xml.said(node, "./#{name}").to_s }
             root.xpath("//diagnostic").first(MOST_TROUBLES).map do |one|
-              Trouble.new(number: said[one, "uri"][/(\d+)\z/, 1]&.to_i, words: said[one, "message"],
+              Trouble.new(number: said[one, "uri"][/(\d+)\z/, 1]&.to_i, words: said[one,
+                                                                                    "message"],
                           details: said[one, "details"])
             end
           end

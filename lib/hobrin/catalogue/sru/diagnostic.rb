@@ -9,12 +9,15 @@ module Hobrin
       class Diagnostic < Value
         attributes :number, :details
 
-        WORDS = { 1 => "General system error", 4 => "Unsupported operation", 5 => "Unsupported version",
+        WORDS = { 1 => "General system error", 4 => "Unsupported operation",
+                  5 => "Unsupported version",
                   6 => "Unsupported parameter value", 7 => "Mandatory parameter not supplied",
-                  10 => "Query syntax error", 16 => "Unsupported index", 19 => "Unsupported relation",
+                  10 => "Query syntax error", 16 => "Unsupported index",
+                  19 => "Unsupported relation",
                   20 => "Unsupported relation modifier",
                   46 => "Unsupported boolean modifier", 51 => "Result set does not exist",
-                  61 => "First record position out of range", 66 => "Unknown schema for retrieval",
+                  61 => "First record position out of range",
+                  66 => "Unknown schema for retrieval",
                   71 => "Unsupported record packing", 80 => "Sort not supported",
                   120 => "Response position out of range" }.freeze
         private_constant :WORDS

@@ -6,7 +6,8 @@ module Hobrin
       # The explain record of a catalogue (ZeeRex 2.0), read and written.
       module Explain
         NAMESPACE = "http://explain.z3950.org/dtd/2.0/"
-        SETS = { "cql" => "info:srw/cql-context-set/1/cql-v1.2", "dc" => "info:srw/cql-context-set/1/dc-v1.1",
+        SETS = { "cql" => "info:srw/cql-context-set/1/cql-v1.2",
+                 "dc" => "info:srw/cql-context-set/1/dc-v1.1",
                  "hobrin" => "hobrin" }.freeze
         FORMATS = [Exchange::DublinCore, Exchange::Mods, Exchange::Marcxml].freeze
         private_constant :NAMESPACE, :SETS, :FORMATS
@@ -27,12 +28,15 @@ module Hobrin
           # ability :: Ability; host, port, path :: where it answers. Gives the record as XML.
           def write(ability, host:, port:, path:)
             x = Exchange::Xml
-            server = x.tag("serverInfo", [x.value("host", host), x.value("port", port), x.value("database", path)].join,
-                           protocol: "SRU", version: ability.version, transport: "http", method: "GET")
+            server = x.tag("serverInfo", [x.value("host", host), x.value("port", port),
+                                          x.value("database", path)].join,
+                           protocol: "SRU", version: ability.version, transport: "http",
+                           method: "GET")
             database = x.tag("databaseInfo",
                              [x.value("title", ability.title),
                               x.value("description", ability.about)].join)
-            x.tag("explain", [server, database, index_info(ability), schema_info(ability), config(ability)].join,
+            x.tag("explain", [server, database, index_info(ability), schema_info(ability),
+                              config(ability)].join,
                   xmlns: NAMESPACE)
           end
 
@@ -59,7 +63,8 @@ module Hobrin
             every = record.xpath(".//configInfo/supports").map do |one|
               [one["type"], one.text.strip]
             end
-            { modifiers: of(every, "relationModifier"), masks: of(every, "maskingCharacter") & %w[* ?],
+            { modifiers: of(every, "relationModifier"), masks: of(every,
+                                                                  "maskingCharacter") & %w[* ?],
               near: every.any? { |type, _| type == "proximity" } }
           end
 
@@ -88,7 +93,8 @@ module Hobrin
               set, own = name.split(".", 2)
               can = relations.map { |one| x.value("supports", one, type: "relation") }.join
               x.tag("index", [x.value("title", own), x.tag("map", x.value("name", own, set:)),
-                              *(x.tag("configInfo", can) unless can.empty?)].join, search: true, scan: true)
+                              *(x.tag("configInfo", can) unless can.empty?)].join, search: true,
+                                                                                   scan: true)
             end
             x.tag("indexInfo", (sets + indexes).join)
           end
@@ -97,8 +103,9 @@ module Hobrin
             schemas = FORMATS.select do |format|
               ability.schemas.include?(format::SCHEMA)
             end.map do |format|
-              Exchange::Xml.tag("schema", Exchange::Xml.value("title", format::NAME), name: format::SCHEMA,
-                                                                                      identifier: format::SCHEMA_URI)
+              Exchange::Xml.tag("schema", Exchange::Xml.value("title", format::NAME),
+                                name: format::SCHEMA,
+                                identifier: format::SCHEMA_URI)
             end
             Exchange::Xml.tag("schemaInfo", schemas.join)
           end
@@ -108,7 +115,10 @@ module Hobrin
             said = [*ability.modifiers.map do |one|
               x.value("supports", one, type: "relationModifier")
             end,
-                    *ability.masks.map { |one| x.value("supports", one, type: "maskingCharacter") },
+                    *ability.masks.map do |one|
+                      x.value("supports", one,
+                              type: "maskingCharacter")
+                    end,
                     *(x.tag("supports", "", type: "proximity") if ability.near),
                     x.value("setting", ability.most, type: "maximumRecords")]
             x.tag("configInfo", said.join)

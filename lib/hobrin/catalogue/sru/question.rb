@@ -11,7 +11,8 @@ module Hobrin
       class Question < Value
         attributes :version, :operation, :query, :from, :most, :schema, :packed
 
-        OPERATIONS = { "explain" => :explain, "searchRetrieve" => :search, "scan" => :scan }.freeze
+        OPERATIONS = { "explain" => :explain, "searchRetrieve" => :search,
+                       "scan" => :scan }.freeze
         SCHEMAS = [Exchange::DublinCore, Exchange::Mods, Exchange::Marcxml].freeze
         DEFAULT_MOST = 10
         private_constant :OPERATIONS, :SCHEMAS, :DEFAULT_MOST
@@ -21,9 +22,11 @@ module Hobrin
           def read(params)
             version = version(params)
             operation = operation(params)
-            new(version:, operation:, query: query(params, operation), packed: packed(params), schema: schema(params),
+            new(version:, operation:, query: query(params, operation), packed: packed(params),
+                schema: schema(params),
                 from: number(params, operation == :scan ? "responsePosition" : "startRecord", 1),
-                most: number(params, operation == :scan ? "maximumTerms" : "maximumRecords", DEFAULT_MOST))
+                most: number(params, operation == :scan ? "maximumTerms" : "maximumRecords",
+                             DEFAULT_MOST))
           end
 
           # The version that an answer is to be in, whatever else is wrong. Version 2.0 names neither

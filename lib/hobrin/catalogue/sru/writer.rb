@@ -32,8 +32,10 @@ module Hobrin
             record(record, question, question.from + at, sample)
           end
           following = question.from + records.size
-          inside = [x.value("numberOfRecords", count), *(x.tag("records", given.join) if given.any?),
-                    *(x.value("nextRecordPosition", following) if records.any? && following <= count)]
+          inside = [x.value("numberOfRecords", count), *(x.tag("records",
+                                                               given.join) if given.any?),
+                    *(x.value("nextRecordPosition",
+                              following) if records.any? && following <= count)]
           whole("searchRetrieveResponse", NAMESPACES, inside.join)
         end
 
@@ -47,8 +49,10 @@ module Hobrin
 
         # diagnostic :: Diagnostic; operation :: that was asked for
         def trouble(diagnostic, operation)
-          told = x.tag("diagnostic", x.value("uri", "info:srw/diagnostic/1/#{diagnostic.number}") +
-                                     x.value("details", diagnostic.details) + x.value("message", diagnostic.words),
+          told = x.tag("diagnostic", x.value("uri",
+                                             "info:srw/diagnostic/1/#{diagnostic.number}") +
+                                     x.value("details", diagnostic.details) + x.value("message",
+                                                                                      diagnostic.words),
                        xmlns: DIAGNOSTIC.fetch(@version))
           count = operation == :search ? x.value("numberOfRecords", 0) : ""
           name = { search: "searchRetrieveResponse", scan: "scanResponse" }.fetch(operation,
@@ -68,13 +72,15 @@ module Hobrin
 
         def schema(uri, packing = "xml")
           x.value("recordSchema",
-                  uri) + x.value(@version == "2.0" ? "recordXMLEscaping" : "recordPacking", packing)
+                  uri) + x.value(@version == "2.0" ? "recordXMLEscaping" : "recordPacking",
+                                 packing)
         end
 
         def record(record, question, place, sample)
           text = question.schema::Writer.item(record, sample:)
           data = x.tag("recordData", question.packed ? x.text(text) : text)
-          x.tag("record", schema(question.schema::SCHEMA_URI, question.packed ? "string" : "xml") + data +
+          x.tag("record", schema(question.schema::SCHEMA_URI,
+                                 question.packed ? "string" : "xml") + data +
                           x.value("recordPosition", place))
         end
       end

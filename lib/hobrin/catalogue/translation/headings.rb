@@ -17,7 +17,8 @@ module Hobrin
 
         # leaf :: Strategy::Heading. Gives a Part.
         def call(leaf)
-          return Part.new(became: leaf, text: Strategy::Cql.write(leaf), notes: []) if known?(leaf)
+          return Part.new(became: leaf, text: Strategy::Cql.write(leaf),
+                          notes: []) if known?(leaf)
           return Part.left_out("left out: aspects are not known there") if leaf.label == Strategy::Heading::ANY
 
           @ability.index?("dc.subject") ? subjects(leaf) : names(leaf)
@@ -28,7 +29,9 @@ module Hobrin
         def known?(leaf)
           asked = { "hobrin.narrower" => leaf.narrower, "hobrin.main" => leaf.main,
                     "hobrin.aspect" => leaf.aspects.any? }
-          @ability.index?("dc.subject") && asked.all? { |name, on| !on || @ability.modifier?(name) }
+          @ability.index?("dc.subject") && asked.all? do |name, on|
+            !on || @ability.modifier?(name)
+          end
         end
 
         def subjects(leaf)
@@ -37,7 +40,8 @@ module Hobrin
             one = Strategy::Heading.new(label:, narrower: false)
             Part.new(became: one, text: Strategy::Cql.write(one), notes: [])
           end
-          joined(parts, [*lost(leaf), *("with what is narrower, one by one: #{parts.size}" if parts.size > 1),
+          joined(parts, [*lost(leaf),
+                         *("with what is narrower, one by one: #{parts.size}" if parts.size > 1),
                          *too_many(labels)])
         end
 
@@ -47,7 +51,8 @@ module Hobrin
           return Part.left_out("left out: no name of it can be searched") if parts.empty?
 
           joined(parts,
-                 ["the heading as its names in words: #{parts.size}", *lost(leaf), *too_many(all)])
+                 ["the heading as its names in words: #{parts.size}", *lost(leaf),
+                  *too_many(all)])
         end
 
         def words(name)

@@ -6,7 +6,8 @@ module Hobrin
       # Limits, dates and journals: as they are, as words, or left out.
       class Limits
         INDEX = { type: "dc.type", language: "dc.language", age: "hobrin.age", sex: "hobrin.sex",
-                  species: "hobrin.species", place: "hobrin.place", flag: "hobrin.flag", dates: "dc.date",
+                  species: "hobrin.species", place: "hobrin.place", flag: "hobrin.flag",
+                  dates: "dc.date",
                   added: "hobrin.added", journal: "hobrin.journal" }.freeze
         # Limits whose names stand in the text of papers, too; of ages hardly one does.
         AS_WORDS = %i[type].freeze

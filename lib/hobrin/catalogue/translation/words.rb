@@ -5,7 +5,8 @@ module Hobrin
     class Translation
       # Words and phrases: in which indexes, with masks or spelled out, side by side or both.
       class Words
-        OWN = { title: %w[dc.title], abstract: %w[dc.description], keywords: %w[hobrin.keywords dc.subject],
+        OWN = { title: %w[dc.title], abstract: %w[dc.description],
+                keywords: %w[hobrin.keywords dc.subject],
                 headings: %w[hobrin.headings dc.subject] }.freeze
         ALL = Strategy::TextTerm::FIELDS.keys.freeze
         # Spellings of one masked word at most.
@@ -42,12 +43,16 @@ module Hobrin
         end
 
         def spelled_out(term, place)
-          found = Retrieval::TruncationExpansion.of(term, @evaluator).words.map(&:first).first(MOST)
+          found = Retrieval::TruncationExpansion.of(term,
+                                                    @evaluator).words.map(&:first).first(MOST)
           if found.empty?
             return Part.left_out("left out: masks are not known there, and no paper here has a word like this")
           end
 
-          parts = found.map { |text| in_place(Strategy::TextTerm.new(text:, fields: term.fields), place) }
+          parts = found.map do |text|
+            in_place(Strategy::TextTerm.new(text:, fields: term.fields),
+                     place)
+          end
           joined = Joined.call(parts, "or") { |trees| Strategy::AnyOf.of(trees) }
           joined.with_notes(["the mask spelled out in the words that papers here have: #{found.size}"])
         end
@@ -102,12 +107,16 @@ module Hobrin
         def near(leaf)
           place = place(leaf.fields)
           unless @ability.near
-            joined = Joined.call(leaf.sides.map { |side| term(side) }, "and") { |trees| Strategy::AllOf.of(trees) }
+            joined = Joined.call(leaf.sides.map { |side| term(side) },
+                                 "and") { |trees| Strategy::AllOf.of(trees) }
             return joined.with_notes(["nearness became AND"])
           end
 
           part(leaf.with(fields: place.fields), place) do |index|
-            left, right = leaf.sides.map { |side| clause(index, relation(index, side), side.text) }
+            left, right = leaf.sides.map do |side|
+              clause(index, relation(index, side),
+                     side.text)
+            end
             "(#{left} prox/unit=word/distance<=#{leaf.distance}#{"/ordered" if leaf.ordered} #{right})"
           end
         end
@@ -142,7 +151,8 @@ module Hobrin
 
         def anywhere
           index = @ability.anywhere
-          Place.new(indexes: [index == "cql.serverchoice" ? "cql.serverChoice" : index], fields: ALL,
+          Place.new(indexes: [index == "cql.serverchoice" ? "cql.serverChoice" : index],
+                    fields: ALL,
                     notes: ["looked for anywhere in the record"])
         end
       end

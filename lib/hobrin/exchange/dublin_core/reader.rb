@@ -21,9 +21,12 @@ module Hobrin
           plain = identifiers.grep_v(DOI)
           links, names = plain.partition { |one| one.match?(%r{\Ahttps?://}) }
           Records::Record.new(
-            id: Identity.of(names.first, doi, title, Xml.said(node, "./date")), title:, doi:, links:,
-            abstract: (Xml.all(node, "./description") - [SAMPLE_NOTE]).first, authors: authors(node),
-            keywords: Xml.all(node, "./subject"), types: types(node), journal: Xml.said(node, "./source"),
+            id: Identity.of(names.first, doi, title, Xml.said(node, "./date")), title:, doi:,
+            links:,
+            abstract: (Xml.all(node, "./description") - [SAMPLE_NOTE]).first,
+            authors: authors(node),
+            keywords: Xml.all(node, "./subject"), types: types(node), journal: Xml.said(node,
+                                                                                        "./source"),
             published: Xml.all(node, "./date").filter_map { |date| Published.of(date) }.first,
             language: Xml.all(node, "./language").filter_map do |one|
               Records::Languages.code(one)

@@ -22,7 +22,8 @@ module Hobrin
               Array(all).compact.map { |value| Xml.value("dc:#{name}", value) }
             end
             prefix = wrapper == OAI ? "oai_dc" : "srw_dc"
-            Xml.tag("#{prefix}:dc", inside.join, "xmlns:#{prefix}": wrapper, "xmlns:dc": NAMESPACE)
+            Xml.tag("#{prefix}:dc", inside.join, "xmlns:#{prefix}": wrapper,
+                                                 "xmlns:dc": NAMESPACE)
           end
 
           private

@@ -17,7 +17,8 @@ module Hobrin
         # text :: a whole document, as bytes or text. Gives its root element, without namespaces to care for when
         #   `plain`. Raises InputError (:file) for what is no XML, or brings a document type.
         def root(text, plain: true)
-          document = Nokogiri::XML(Utf8.of(text).sub(DECLARATION, "")) { |options| options.nonet.strict }
+          document = Nokogiri::XML(Utf8.of(text).sub(DECLARATION,
+                                                     "")) { |options| options.nonet.strict }
           refuse("It brings a document type with it, which is not read.") if document.internal_subset
           refuse("There is nothing in it.") unless document.root
           document.remove_namespaces! if plain
@@ -47,7 +48,12 @@ module Hobrin
         end
 
         # The same for all of them.
-        def all(node, path) = node.xpath(path).map { |one| one.text.gsub(/\s+/, " ").strip }.reject(&:empty?)
+        def all(node, path)
+          node.xpath(path).map do |one|
+            one.text.gsub(/\s+/,
+                          " ").strip
+          end.reject(&:empty?)
+        end
 
         private
 

@@ -55,7 +55,8 @@ module Hobrin
       end
 
       def namespaces(text)
-        raise InputError, { file: "This file brings a document type with it, which is not read." } if text.match?(TYPE)
+        raise InputError,
+              { file: "This file brings a document type with it, which is not read." } if text.match?(TYPE)
 
         text.scan(NAMESPACES).uniq
       end

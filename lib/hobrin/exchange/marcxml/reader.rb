@@ -100,8 +100,10 @@ module Hobrin
         # "Vol. 4, no. 2 (2021), p. 12-19" in many ways: the first numbers that stand behind each.
         def host(node)
           said = one(node, "773", "g").to_s
-          { journal: one(node, "773", "t")&.sub(ENDING, ""), volume: said[/\bvol(?:ume|\.)?\s*([\w-]+)/i, 1],
-            issue: said[/\b(?:no|issue|nr)\.?\s*([\w-]+)/i, 1], pages: said[/\bp(?:p|ages)?\.?\s*([\w–-]+)/i, 1] }
+          { journal: one(node, "773", "t")&.sub(ENDING, ""),
+            volume: said[/\bvol(?:ume|\.)?\s*([\w-]+)/i, 1],
+            issue: said[/\b(?:no|issue|nr)\.?\s*([\w-]+)/i, 1],
+            pages: said[/\bp(?:p|ages)?\.?\s*([\w–-]+)/i, 1] }
         end
       end
     end

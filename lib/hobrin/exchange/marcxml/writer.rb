@@ -22,8 +22,10 @@ module Hobrin
 
           # One record, as an element.
           def item(record, sample: false, namespace: NAMESPACE)
-            fields = [Xml.tag("leader", LEADER), control("001", record.id), control("008", fixed(record)),
-                      *about(record), *people(record), *where(record), *subjects(record), *notes(record, sample)]
+            fields = [Xml.tag("leader", LEADER), control("001", record.id), control("008",
+                                                                                    fixed(record)),
+                      *about(record), *people(record), *where(record), *subjects(record),
+                      *notes(record, sample)]
             Xml.tag("record", fields.join, xmlns: namespace)
           end
 
@@ -47,9 +49,8 @@ module Hobrin
           end
 
           def about(record)
-            [field("024", { a: record.doi, 2 => (if record.doi
-                                                   "doi"
-                                                 end) }, ind1: "7"), field("041", { a: record.language }),
+            [field("024", { a: record.doi, 2 => ("doi" if record.doi) }, ind1: "7"), field("041",
+                                                                                           { a: record.language }),
              field("245", { a: record.title }), field("264", { c: record.published }, ind2: "1"),
              field("520", { a: record.abstract })]
           end
@@ -62,7 +63,8 @@ module Hobrin
           end
 
           def where(record)
-            said = { "vol." => record.volume, "no." => record.issue, "p." => record.pages }.compact
+            said = { "vol." => record.volume, "no." => record.issue,
+                     "p." => record.pages }.compact
             [field("773", { t: record.journal, g: said.map do |word, value|
               "#{word} #{value}"
             end.join(", ") }, ind1: "0"),
@@ -72,7 +74,8 @@ module Hobrin
           # One field for each heading; a second indicator of 4 names no thesaurus.
           def subjects(record)
             headings = record.headings.map do |one|
-              field("650", { a: one.label, x: one.aspects }, ind1: one.main ? "1" : "2", ind2: "4")
+              field("650", { a: one.label, x: one.aspects }, ind1: one.main ? "1" : "2",
+                                                             ind2: "4")
             end
             [*headings, *record.keywords.map { |word| field("653", { a: word }) },
              *record.types.map { |type| field("655", { a: type }, ind2: "4") }]

@@ -13,9 +13,11 @@ module Hobrin
           node = Xml.root(text)
           title, doi = title(node), Xml.said(node, "./identifier[@type='doi']")
           Records::Record.new(
-            id: Identity.of(Xml.said(node, "./recordInfo/recordIdentifier"), doi, title, date(node)), title:, doi:,
+            id: Identity.of(Xml.said(node, "./recordInfo/recordIdentifier"), doi, title,
+                            date(node)), title:, doi:,
             abstract: Xml.said(node, "./abstract"), authors: authors(node), published: date(node),
-            language: language(node), keywords: keywords(node), headings: headings(node), types: types(node),
+            language: language(node), keywords: keywords(node), headings: headings(node),
+            types: types(node),
             links: Xml.all(node, "./location/url"), flags: flags(node), **host(node)
           )
         end
@@ -50,7 +52,8 @@ module Hobrin
             family, given, suffix = %w[family given termsOfAddress].map do |type|
               Xml.all(name, "./namePart[@type='#{type}']").join(" ")
             end
-            family, given = Xml.said(name, "./namePart[not(@type)]").to_s.split(/\s*,\s*/, 2) if family.empty?
+            family, given = Xml.said(name, "./namePart[not(@type)]").to_s.split(/\s*,\s*/,
+                                                                                2) if family.empty?
             next if family.to_s.empty?
 
             Records::Author.new(family:, given: (given unless given.to_s.empty?),
@@ -82,15 +85,15 @@ module Hobrin
 
         def host(node)
           item = node.at_xpath("./relatedItem[@type='host']") or return {}
-          first, last = %w[start end].map do |end_of|
-            Xml.said(item, "./part/extent[@unit='pages']/#{end_of}")
+          numbers = %w[volume issue].to_h do |name|
+            [name.to_sym, Xml.said(item, "./part/detail[@type='#{name}']/number")]
           end
-          { journal: Xml.said(item, "./titleInfo/title"), pages: [first, last].compact.join("-").then do |text|
-            text unless text.empty?
-          end,
-            **%w[volume issue].to_h do |name|
-              [name.to_sym, Xml.said(item, "./part/detail[@type='#{name}']/number")]
-            end }
+          { journal: Xml.said(item, "./titleInfo/title"), pages: pages(item), **numbers }
+        end
+
+        def pages(item)
+          ends = %w[start end].filter_map { |name| Xml.said(item, "./part/extent[@unit='pages']/#{name}") }
+          ends.join("-") if ends.any?
         end
       end
     end

@@ -23,8 +23,10 @@ module Hobrin
           def item(record, sample: false, namespace: NAMESPACE)
             parts = [Xml.tag("titleInfo", Xml.value("title", record.title)), *people(record),
                      *record.types.map { |type| Xml.value("genre", type) }, *origin(record),
-                     within("language", Xml.value("languageTerm", record.language, type: "code", authority: ISO)),
-                     Xml.value("abstract", record.abstract), *notes(record, sample), *subjects(record), host(record),
+                     within("language", Xml.value("languageTerm", record.language, type: "code",
+                                                                                   authority: ISO)),
+                     Xml.value("abstract", record.abstract), *notes(record, sample),
+                     *subjects(record), host(record),
                      Xml.value("identifier", record.doi, type: "doi"),
                      *record.links.map { |link| Xml.tag("location", Xml.value("url", link)) },
                      Xml.tag("recordInfo", Xml.value("recordIdentifier", record.id))]

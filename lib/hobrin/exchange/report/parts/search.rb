@@ -10,7 +10,8 @@ module Hobrin
             rows = brief.lines.map do |line|
               [line.number.to_s, line.name, line.rule, number(line.count)]
             end
-            section(:search, "The search", words("Counted on #{day(brief.searched_on.iso8601)}.", :small),
+            section(:search, "The search", words("Counted on #{day(brief.searched_on.iso8601)}.",
+                                                 :small),
                     grid("The search", ["", "Line", "Rule", "Papers"], rows),
                     words(brief.cql, :code), *others)
           end

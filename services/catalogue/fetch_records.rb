@@ -38,7 +38,8 @@ module Hobrin
         place = import.entries
         while place < import.most
           answer = sru.search(import.query, from: place + 1,
-                                            most: step(source, import.most - place), schema: source.format)
+                                            most: step(source, import.most - place),
+                                            schema: source.format)
           # One that says that there are more and gives none would be asked for ever.
           break if answer.records.empty?
 

@@ -17,7 +17,8 @@ module Hobrin
           one.source_id == id && one.waiting?
         end
 
-        imports.begin(name: source.name, size: 0, at: @context.now, state: "waiting", sample: source.stand_in,
+        imports.begin(name: source.name, size: 0, at: @context.now, state: "waiting",
+                      sample: source.stand_in,
                       format: source.format, source_id: id)
         WakeWorker.new(@context).call
       end

@@ -6,7 +6,8 @@ module Hobrin
     class KeepSources
       PROTOCOLS = %w[sru oai].freeze
       LONGEST = 120
-      private_constant :LONGEST
+      NO_FORMAT = "It gives records in no format that is read here: MODS, MARCXML or Dublin Core."
+      private_constant :LONGEST, :NO_FORMAT
 
       # fetch :: Outside::Fetch
       def initialize(context, fetch: Outside::Fetch.new(context.allowed))
@@ -43,19 +44,17 @@ module Hobrin
       # Version 2.0 is asked for once it says that it can.
       def asked(address)
         ability = Outside::SruSource.new(@fetch, address).ability
-        format = ability.schema or raise InputError,
-                                         { address: "It gives records in no format that is read here: MODS, MARCXML or Dublin Core." }
+        format = ability.schema or refuse
         { version: ability.version, format:, about: ability.about, ability: }
       end
 
       def harvested(address)
         name, prefixes = Outside::OaiSource.new(@fetch, address).identity
         format = Catalogue::PREFIXES.keys.find { |prefix| prefixes.include?(prefix) }
-        raise InputError,
-              { address: "It gives records in no format that is read here: MODS, MARCXML or Dublin Core." } unless format
-
-        { version: "2.0", format:, about: name }
+        format ? { version: "2.0", format:, about: name } : refuse
       end
+
+      def refuse = raise(InputError, { address: NO_FORMAT })
     end
   end
 end

@@ -4,7 +4,11 @@
 RSpec.describe "Elsewhere over the web", :sample, :client do
   include Editing
 
-  before { allow(Hobrin::Services::WakeWorker).to receive(:new).and_return(instance_double(Hobrin::Services::WakeWorker, call: nil)) }
+  # Nothing is started beside the test; what waits is read within it.
+  before do
+    nobody = instance_double(Hobrin::Services::WakeWorker, call: nil)
+    allow(Hobrin::Services::WakeWorker).to receive(:new).and_return(nobody)
+  end
 
   let(:allowed) { Hobrin::Outside::Allowed.new("127.0.0.1:#{@port}") }
 
@@ -13,8 +17,10 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
     kind = Hobrin::Demo::StandIn::KINDS.fetch("plain")
     with_home do |elsewhere|
       known = SampleHome.records.find { |record| record.id.end_with?("trial-2021") }
-      papers = [known.with(id: "p1"), known.with(id: "p2", doi: "10.5555/other", title: "#{known.title} once more"),
-                a_record(id: "p3", title: "Earplugs for adults in intensive care and their sleep", published: "2024", keywords: ["randomized controlled trial"])]
+      papers = [known.with(id: "p1"), known.with(id: "p2", doi: "10.5555/other",
+                                                 title: "#{known.title} once more"),
+                a_record(id: "p3", title: "Earplugs for adults in intensive care and their sleep",
+                         published: "2024", keywords: ["randomized controlled trial"])]
       Hobrin::Services::ImportRecords.new(elsewhere).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call(papers)))
       Wire.serve(Hobrin::Demo::StandIn.new(elsewhere, kind)) do |port|
         @port = port
@@ -24,10 +30,15 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
   end
 
   def context
-    @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock, allowed: "127.0.0.1:#{@port}")
+    @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock,
+                                      allowed: "127.0.0.1:#{@port}")
   end
 
-  def add(address, **rest) = send_form("/library/catalogues", name: "Ward catalogue", address:, protocol: "sru", **rest)
+  def add(address, **rest)
+    send_form("/library/catalogues", name: "Ward catalogue", address:, protocol: "sru",
+                                     **rest)
+  end
+
   def ask(**sent) = send_form("/inquiries/1/elsewhere", show: "elsewhere", **sent)
   def source = context.library.sources.named("Ward catalogue")
   def page(query = "") = Nokogiri::HTML(visit_page("/inquiries/1/narrow?show=elsewhere#{query}").body)
@@ -50,13 +61,19 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       expect(cells).to eq(%w[2026-11-23 3 2 0 1 1])
       expect(last_line.change).to eq("Brought in from Ward catalogue: up to 2 records")
       expect(context.library.record("ward-catalogue:p1").doi).to eq("10.5555/hobrin.trial-2021")
-      items = Hobrin::Services::ReadReport.new(context).call(opened, [], "").to_h { |item| [item.number, item.text] }
+      items = Hobrin::Services::ReadReport.new(context).call(opened, [], "").to_h do |item|
+        [item.number,
+         item.text]
+      end
       expect(items.values_at(2,
                              15)).to match([/2 sources were searched/,
-                                            /Ward catalogue: 3 found there, 2 brought in, 1 of them/])
-      expect(visit_page("/inquiries/1/act").body).to include("<b>Ward catalogue</b> was asked on 2026-11-23 and found 3")
+                                            /Ward catalogue: 3 found there, 2 brought in,
+                                                1 of them/])
+      brief = visit_page("/inquiries/1/act").body
+      expect(brief).to include("<b>Ward catalogue</b> was asked on 2026-11-23 and found 3")
       header "HX-Request", "true"
-      expect(ask(do: "again", source: source.id).body).to include("Asked again: Ward catalogue 3 records.")
+      expect(ask(do: "again",
+                 source: source.id).body).to include("Asked again: Ward catalogue 3 records.")
     end
   end
 
@@ -65,11 +82,14 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       visit_page("/library")
       add(address)
       ask(do: "ask", source: source.id, there: { "9" => "dc.nothing = x" })
-      expect([last_response.status, last_response.body]).to match([503, /Unsupported index.*\(diagnostic 16\)/m])
+      expect([last_response.status, last_response.body]).to match([503,
+                                                                   /Unsupported index.*\(diagnostic 16\)/m])
       expect(Nokogiri::HTML(last_response.body).at_css("textarea[name='there[9]']").text).to eq("dc.nothing = x")
       ask(do: "ask", source: source.id, there: (1..30).to_h { |line| [line.to_s, ""] })
-      expect([last_response.status, last_response.body]).to match([422, /Nothing is left of the search/])
-      { { do: "bring", most: "5" } => 404, { do: "dance" } => 422, { do: "ask", source: "99" } => 404,
+      expect([last_response.status, last_response.body]).to match([422,
+                                                                   /Nothing is left of the search/])
+      { { do: "bring", most: "5" } => 404, { do: "dance" } => 422, { do: "ask",
+                                                                     source: "99" } => 404,
         { do: "ask", source: "x" } => 404 }
         .each do |sent, status|
         expect([sent, ask(source: source.id, **sent).status]).to eq([sent, status])
@@ -81,16 +101,21 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       end
     end
     ask(do: "ask", source: source.id)
-    expect([last_response.status, last_response.body]).to match([503, /does not answer: nothing listens/])
+    expect([last_response.status, last_response.body]).to match([503,
+                                                                 /does not answer: nothing listens/])
     expect(inquiry.elsewhere.size).to eq(1)
   end
 
   it "refuses a catalogue that may not be asked, does not answer, or has no name, at its field" do
     @port = 1
     visit_page("/library")
-    { ["http://169.254.169.254/latest", {}] => /not among the catalogues/, ["http://127.0.0.1:1/sru", {}] => /nothing listens/,
-      ["nowhere", {}] => /address of a catalogue/, ["http://127.0.0.1:1/", { name: "" }] => /what it is called/,
-      ["http://127.0.0.1:1/", { name: "!!!" }] => /letters in it/, ["http://127.0.0.1:1/", { protocol: "ftp" }] => /how it is asked/ }
+    { ["http://169.254.169.254/latest", {}] => /not among the catalogues/,
+      ["http://127.0.0.1:1/sru",
+       {}] => /nothing listens/,
+      ["nowhere", {}] => /address of a catalogue/, ["http://127.0.0.1:1/",
+                                                    { name: "" }] => /what it is called/,
+      ["http://127.0.0.1:1/", { name: "!!!" }] => /letters in it/, ["http://127.0.0.1:1/",
+                                                                    { protocol: "ftp" }] => /how it is asked/ }
       .each do |(address, rest), words|
         add(address, **rest)
         expect([address, last_response.status, last_response.body]).to match([address, 422, words])
@@ -102,27 +127,40 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
   it "answers others: SRU with diagnostics by number, and a feed at an address that is taken back" do
     visit_page("/")
     sru = ->(query) { visit_page("/sru?#{Rack::Utils.build_query(query)}").body }
-    { { "query" => "dc.foo = x" } => 16, { "query" => "dc.title <> x" } => 19, { "query" => "sleep and" } => 10,
-      { "query" => "dc.title =/fuzzy x" } => 20, { "query" => "a and/rel.x b" } => 46, { "query" => "cql.resultSetId = \"9:1\"" } => 51,
-      { "query" => "cql.resultSetId = none" } => 51, { "query" => "sleep sortBy dc.date" } => 80, { "query" => "sleep", "startRecord" => "99999" } => 61,
-      { "query" => "sleep", "startRecord" => "x" } => 6, { "query" => "sleep", "recordSchema" => "x" } => 66, { "query" => "sleep", "recordPacking" => "x" } => 71,
-      { "operation" => "searchRetrieve" } => 7, { "operation" => "dance" } => 4, { "version" => "3.0", "query" => "a" } => 5,
+    { { "query" => "dc.foo = x" } => 16, { "query" => "dc.title <> x" } => 19,
+      { "query" => "sleep and" } => 10,
+      { "query" => "dc.title =/fuzzy x" } => 20, { "query" => "a and/rel.x b" } => 46,
+      { "query" => "cql.resultSetId = \"9:1\"" } => 51,
+      { "query" => "cql.resultSetId = none" } => 51, { "query" => "sleep sortBy dc.date" } => 80,
+      { "query" => "sleep", "startRecord" => "99999" } => 61,
+      { "query" => "sleep", "startRecord" => "x" } => 6, { "query" => "sleep",
+                                                           "recordSchema" => "x" } => 66,
+      { "query" => "sleep", "recordPacking" => "x" } => 71,
+      { "operation" => "searchRetrieve" } => 7, { "operation" => "dance" } => 4,
+      { "version" => "3.0",
+        "query" => "a" } => 5,
       { "query" => "a", "queryType" => "pqf" } => 6, { "scanClause" => "dc.title = a" } => 16 }
       .each do |query, number|
       expect([query,
               sru[query]]).to match([query, %r{<uri>info:srw/diagnostic/1/#{number}</uri>}])
     end
-    lines = sru["query" => 'cql.resultSetId = "1:20" and dc.title = sleep', "maximumRecords" => "0"]
+    lines = sru["query" => 'cql.resultSetId = "1:20" and dc.title = sleep',
+                "maximumRecords" => "0"]
     expect(lines).to match(%r{<numberOfRecords>\d+</numberOfRecords>})
+    sleep = Hobrin::Strategy::Cql.read("sleep", context.vocabulary)
     { "1.2" => "http://www.loc.gov/zing/srw/",
       "2.0" => "http://docs.oasis-open.org/ns/search-ws/sruResponse" }.each do |version, namespace|
       %w[dc mods marcxml].each do |schema|
         answer = Hobrin::Catalogue::Sru::Answer.read(sru["query" => "sleep", "version" => version,
-                                                         "recordSchema" => schema, "maximumRecords" => "3", "startRecord" => "2"])
-        records = answer.records.map { |text| Hobrin::Catalogue.record(text, format: schema.to_sym, place: 1) }
-        expect([answer.count, answer.following,
-                records.map(&:class).uniq]).to eq([context.evaluator.count(Hobrin::Strategy::Cql.read("sleep", context.vocabulary)), 5,
-                                                   [Hobrin::Records::Record]])
+                                                         "recordSchema" => schema,
+                                                         "maximumRecords" => "3",
+                                                         "startRecord" => "2"])
+        records = answer.records.map do |text|
+          Hobrin::Catalogue.record(text, format: schema.to_sym,
+                                         place: 1)
+        end
+        expect([answer.count, answer.following, records.map(&:class).uniq])
+          .to eq([context.evaluator.count(sleep), 5, [Hobrin::Records::Record]])
         expect(sru["query" => "sleep", "version" => version]).to include(namespace)
       end
     end
@@ -130,8 +168,12 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
     path = page.at_css(".elsewhere a[href*=feed]")["href"]
     feed = Nokogiri::XML(visit_page(path).body, &:strict)
     expect([feed.root.name, feed.css("entry").size,
-            feed.css("entry id").map(&:text).uniq.size]).to eq(["feed", opened.final, opened.final])
+            feed.css("entry id").map(&:text).uniq.size]).to eq(["feed", opened.final,
+                                                                opened.final])
     send_form("/inquiries/1/feed", do: "close")
-    [path, path.sub("/1/", "/2/"), "#{path}x"].each { |one| expect([one, visit_page(one).status]).to eq([one, 404]) }
+    [path, path.sub("/1/", "/2/"), "#{path}x"].each do |one|
+      expect([one, visit_page(one).status]).to eq([one,
+                                                   404])
+    end
   end
 end
