@@ -5,6 +5,7 @@ require "tmpdir"
 require_relative "../../config/server"
 require_relative "../support/builders"
 require_relative "../support/browser"
+require_relative "../support/outside/wire"
 
 FOLDER = Hobrin::Boot::ROOT.join("docs/screenshots")
 VIEWS = { "home" => "/", "library" => "/library", "library-doubles" => "/library/doubles",
@@ -14,11 +15,19 @@ VIEWS = { "home" => "/", "library" => "/library", "library-doubles" => "/library
           "weigh" => "/inquiries/1/weigh?paper=10.5555/hobrin.trial-2021",
           "weigh-together" => "/inquiries/1/weigh?outcome=1",
           "weigh-certainty" => "/inquiries/1/weigh?outcome=1&part=certainty",
-          "weigh-findings" => "/inquiries/1/weigh?show=table", "weigh-test" => "/inquiries/2/weigh?outcome=1",
+          "weigh-findings" => "/inquiries/1/weigh?show=table",
           "act" => "/inquiries/1/act", "act-decision" => "/inquiries/1/act?show=decision",
           "act-measures" => "/inquiries/1/act?show=measures",
           "act-versions" => "/inquiries/1/act?show=versions&version=1",
           "trail" => "/inquiries/1/trail" }.freeze
+
+# Serves the rich stand-in while the block runs.
+def stand_in(folder, &)
+  own = Hobrin::Boot.context(home: Pathname(folder).join("rich"))
+  catalogue = Hobrin::Demo::StandIn.new(own, Hobrin::Demo::StandIn::KINDS.fetch("rich"))
+  catalogue.fill
+  Wire.serve(catalogue, &)
+end
 
 Dir.mktmpdir do |folder|
   home = Pathname(folder)
@@ -46,11 +55,27 @@ Dir.mktmpdir do |folder|
   session.visit("/inquiries/5/sift?order=likeliest")
   session.assert_selector(".may-stop")
   session.save_screenshot(FOLDER.join("sift-likeliest.png"))
-  # One of them in the hand.
-  window.execute_cdp("Emulation.setDeviceMetricsOverride", width: 390, height: 844,
-                                                           deviceScaleFactor: 1, mobile: true)
-  session.visit("/inquiries/1/sift?paper=10.5555/hobrin.trial-2021")
-  session.assert_selector("main")
-  session.save_screenshot(FOLDER.join("sift-390.png"))
+  # A stand-in that was asked, and whose records came in.
+  stand_in(folder) do |port|
+    address = "http://127.0.0.1:#{port}/sru"
+    asking = Hobrin::Boot.context(home:, who: "this desk", clock: Builders::FixedClock, allowed: "127.0.0.1:#{port}")
+    source = Hobrin::Services::KeepSources.new(asking)
+                                          .add(name: "Rich stand-in", address:, protocol: "sru", stand_in: true)
+    Hobrin::Services::AskSource.new(asking).ask(1, source.id, {})
+    session.visit("/inquiries/1/narrow?show=elsewhere")
+    session.assert_selector(".elsewhere-form")
+    session.save_screenshot(FOLDER.join("narrow-elsewhere.png"))
+  end
+  # A file while it is read.
+  papers = Hobrin::Demo::SampleLibrary.new(size: 9_000, seed: 5).records.last(8_900)
+                                     .map { |record| record.with(id: "colleague:#{record.id}", doi: nil) }
+  text = Hobrin::Exchange::Ris::Writer.call(papers, sample: true)
+  import = Hobrin::Services::ReceiveFile.new(context).call(StringIO.new(text), name: "from a colleague.ris")
+  session.visit("/library")
+  session.assert_selector(".import progress")
+  session.assert_text(/is being read [1-9]/, wait: 60)
+  session.save_screenshot(FOLDER.join("library-reading.png"))
+  Hobrin::Services::ChangeImport.new(context).stop(import.id)
+  Thread.pass until context.incoming.alone { nil }
   session.quit
 end
