@@ -30,16 +30,15 @@ module Hobrin
         @place = place
         return @refusals << result if result.is_a?(Exchange::Refusal)
 
-        @batch << [place, @indexing.call(result)]
+        @batch << @indexing.call(result)
         write if @batch.size >= BATCH
       end
 
       # Writes what was taken so far. token :: where to go on, for what has no place
       def write(token: nil)
-        @library.add(@batch.map(&:last), sample: @import.sample) do |outcome|
-          refusals = @refusals + outcome.clashes.map { |record| clash(record) }
+        @library.add(@batch, sample: @import.sample) do |outcome|
           @library.imports.add(@import.id, outcome, place: @place, at_byte: @position.call,
-                                                    refusals:, token:,
+                                                    refusals: @refusals, token:,
                                                     headings: fresh_headings)
         end
         @batch = []
@@ -65,12 +64,6 @@ module Hobrin
         before, @met[list] = @met.fetch(list, {}), now
         now.to_h { |name, count| [name, count - before.fetch(name, 0)] }
            .select { |_, count| count.positive? }
-      end
-
-      def clash(record)
-        place = @batch.find { |_, other| other.equal?(record) }.first
-        Exchange::Refusal.new(place:, line: nil,
-                              reason: "the id #{record.id} belongs to another paper already")
       end
     end
   end

@@ -5,12 +5,11 @@ module Hobrin
     # Writes records: the row, the full text, the authors, and the stored set of each facet value;
     # and finds out which are the same paper as one that is there.
     class RecordRows
-      # added :: Array of [number, Record] that went in; known :: how many were there already by id
-      # clashes :: Array of Record whose id belongs to another paper; duplicates :: of the added,
-      #   how many are the
-      # same paper as an earlier one; known_ids :: of those that were there
+      # added :: Array of [number, Record] that went in; known_ids :: of those that were there already;
+      #   known :: how many times one of them was met
+      # duplicates :: of the added, how many are the same paper as an earlier one
       class Outcome < Value
-        attributes :added, :known, :clashes, :duplicates, :known_ids
+        attributes :added, :known, :duplicates, :known_ids
       end
 
       INSERT = "INSERT INTO records (number, id, published, doi, duplicate_key, csl) VALUES (?, ?, ?, ?, ?, ?)"
@@ -20,19 +19,17 @@ module Hobrin
         @db = db
       end
 
-      # records :: Array of Records::Record. One whose id is there is left as it is. Gives an
-      #   Outcome.
+      # records :: Array of Records::Record. One whose id is there is left as it is; where that is
+      # another paper's, since many files count from 1, it gets an id of its own. Gives an Outcome.
       def add(records)
-        there = titles(records.map(&:id))
-        fresh, again = records.partition do |record|
-          !there.key?(record.id) && there[record.id] = record.title
-        end
-        numbered = fresh.zip(next_number..).map(&:reverse)
+        fresh, again, others = sorted(records)
+        more, once_more, = sorted(others.map { |record| record.with(id: Exchange::Identity.apart(record)) })
+        numbered = (fresh + more).zip(next_number..).map(&:reverse)
         write(numbered)
         FacetSets.new(@db).add(numbered) if numbered.any?
-        clashes = again.reject { |record| same_title?(record.title, there[record.id]) }
-        Outcome.new(added: numbered, known: again.size - clashes.size, clashes:,
-                    known_ids: (again - clashes).map(&:id).uniq, duplicates: Duplicates.new(@db).link(numbered))
+        known = again + once_more
+        Outcome.new(added: numbered, known: known.size, known_ids: known.map(&:id).uniq,
+                    duplicates: Duplicates.new(@db).link(numbered))
       end
 
       private
@@ -40,6 +37,13 @@ module Hobrin
       # A number is given once, also when its record was taken out again.
       def next_number
         [@db[:records].max(:number), @db[:versions].max(:highest)].compact.max.to_i + 1
+      end
+
+      # [those that are new, those that are there, those whose id is another paper's]
+      def sorted(records)
+        there = titles(records.map(&:id))
+        fresh, again = records.partition { |record| !there.key?(record.id) && there[record.id] = record.title }
+        [fresh, *again.partition { |record| same_title?(record.title, there[record.id]) }]
       end
 
       # Hash of id to title for those of the ids that are there.

@@ -40,11 +40,20 @@ RSpec.describe Hobrin::Store::Library, :slow do
              { "id" => "1", "title" => "Quite another" }, { "id" => "1", "title" => "GOOD" }]
     with_home do |context|
       outcome = import(context, JSON.generate(items))
-      expect([outcome.added, outcome.known,
-              outcome.refusals.map(&:place)]).to eq([1, 1, [2, 3, 4, 5]])
-      expect(outcome.refusals.map(&:reason)).to match([/title/, /not a CSL item/, /not of the kind/,
-                                                       /belongs to another/])
+      expect([outcome.added, outcome.known, outcome.refusals.map(&:place)]).to eq([2, 1, [2, 3, 4]])
+      expect(outcome.refusals.map(&:reason)).to match([/title/, /not a CSL item/, /not of the kind/])
       ["", "what is this"].each { |text| expect { import(context, text) }.to raise_error(Hobrin::InputError, /nothing|none of the formats/) }
+    end
+  end
+
+  it "keeps papers of two files apart that both count from 1, and knows each again" do
+    with_home do |context|
+      files = %w[first second].map do |name|
+        csl_of(*Array.new(30) { |place| a_record(id: place.to_s, title: "Paper #{place} of the #{name} file") })
+      end
+      added = (files + files).map { |text| import(context, text).to_h.slice(:added, :known, :refused) }
+      expect(added).to eq([{ added: 30, known: 0, refused: 0 }] * 2 + [{ added: 0, known: 30, refused: 0 }] * 2)
+      expect(context.library.size).to eq(60)
     end
   end
 
