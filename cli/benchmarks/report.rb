@@ -28,7 +28,7 @@ module Hobrin
 
         def peers
           without = @tables.flat_map(&:lines).none?(&:xapian_ms)
-          "Plain SQL is sampled: some statements of each kind, multiplied." \
+          "Plain SQL, and Xapian's what-ifs, are sampled: some of each kind, multiplied." \
             "#{" Xapian is not on this machine (Debian: ruby-xapian)." if without}\n"
         end
 

@@ -34,7 +34,8 @@ module Hobrin
         Brief::Flow.of(joined: cascade.joined.size, left: cascade.steps.last&.size || 0,
                        threaded_ids: @context.library.ids(threaded),
                        found_ids: @context.library.ids(cascade.final),
-                       decisions: opened.inquiry.decisions)
+                       decisions: opened.inquiry.decisions,
+                       doubles: @context.library.duplicates.within(cascade.joined).size)
       end
     end
   end

@@ -63,8 +63,10 @@ module Hobrin
           gone, there = answer.records.partition(&:deleted?)
           take_out(source, gone)
           there.each { |item| taking.call(place += 1, item_record(item, source, place)) }
-          run.write(token: token = answer.token) if there.any?
-          break if token.nil? || (parts += 1) > MOST_PARTS
+          before, token = token, answer.token
+          run.write(token:) if there.any?
+          # One that leads back to itself would never end.
+          break if token.nil? || token == before || (parts += 1) > MOST_PARTS
         end
         @context.library.sources.harvested(source.id, import.begun_at[0, 10])
       end

@@ -6,13 +6,13 @@ RSpec.describe Hobrin::Brief do
   end
 
   it "accounts for every paper on its way, and for kept ones that the search lost" do
-    flow = described_class::Flow.of(joined: 9, left: 4, found_ids: %w[a b c d e], decisions: [
+    flow = described_class::Flow.of(joined: 9, left: 4, found_ids: %w[a b c d e], doubles: 2, decisions: [
                                       decision("a", :keep), decision("b", :drop, "A double"), decision("c", :drop,
                                                                                                        "Other people"),
                                       decision("d", :unsure), decision("gone", :keep), decision("also gone", :drop,
                                                                                                 "No study")
                                     ])
-    expect(flow.to_h).to eq(joined: 9, limited: 5, by_hand: 1, threaded: 0, found: 5,
+    expect(flow.to_h).to eq(joined: 9, limited: 5, by_hand: 1, doubles: 2, threaded: 0, found: 5,
                             dropped: { "A double" => 1, "Other people" => 1 },
                             unsure: 1, unread: 1,
                             kept: 1, kept_outside: 1)

@@ -7,7 +7,8 @@ RSpec.describe "Every panel", :sample, :browser do
   opened = %w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O
               paper:10.5555/hobrin.trial-2026-new]
   [*opened.map { |panel| "/inquiries/1/word?open=#{panel}" }, "/inquiries/5/word",
-   "/inquiries/1/narrow?opened=block-I&order=strongest&more=yes", "/inquiries/2/narrow?show=way",
+   "/inquiries/1/narrow?opened=block-I&order=strongest&more=yes",
+   "/inquiries/2/narrow?show=elsewhere", "/inquiries/2/narrow?show=way",
    "/inquiries/4/narrow?show=check", "/inquiries/5/sift?order=closest&rung=reviews&find=parent*",
    "/inquiries/1/sift?part=unread&find=*", "/inquiries/1/sift?show=threads", "/inquiries/1/weigh?outcome=1",
    "/inquiries/1/weigh?outcome=1&part=certainty", "/inquiries/1/weigh?outcome=1&part=small",

@@ -8,7 +8,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
 
   let(:reads) do
     { "ask" => %w[phrase show], "word" => %w[open block typed to part part_count],
-      "offers" => %w[block typed], "narrow" => %w[show opened order more kind all limit two what_if],
+      "offers" => %w[block typed], "narrow" => %w[show opened order more kind all limit two what_if source],
       "sift" => %w[paper show order group part rung find style], "full-text" => %w[paper],
       "list.ris" => %w[part rung find order],
       "weigh" => %w[paper show numbers outcome part by take as result finding for prevalence],
@@ -44,7 +44,8 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "signatures" => %w[seen signer], "address" => %w[do],
       "measures" => %w[do measure name sort way counted of target started numbers],
       "lines" => %w[title name notation do line], "undo" => %w[way], "redo" => %w[way],
-      "trail" => %w[line do note note_was], "again" => %w[again] }
+      "trail" => %w[line do note note_was], "again" => %w[again],
+      "elsewhere" => %w[do source most there], "feed" => %w[do] }
   end
   let(:values) do
     { list: %w[a b], hash: { "x" => "y" }, deep: { "a" => { "b" => { "c" => ["d"] } } }, nothing: "",

@@ -10,19 +10,20 @@ module Hobrin
     # found           :: papers left to read
     # dropped         :: Hash of reason to number, most first; unsure, unread :: numbers
     # kept            :: papers in the evidence set that the search still finds
+    # doubles         :: of the papers that match all blocks, those that are the same paper once more
     # kept_outside    :: papers kept earlier that the search as it is now no longer finds
     #
     # Always: joined + by_hand + threaded = limited + found, and found = dropped + unsure + unread +
     # kept.
     class Flow < Value
       attributes :joined, :limited, :by_hand, :threaded, :found, :dropped, :unsure, :unread, :kept,
-                 :kept_outside
+                 :kept_outside, :doubles
 
       # joined :: number of papers; left :: of them after all limits; found_ids :: Array of record
       #   ids, those let in by hand too
       # decisions :: Array of Sifting::Decision; threaded_ids :: of papers let in by following
       #   citations that the search alone does not leave
-      def self.of(joined:, found_ids:, decisions:, left: found_ids.size, threaded_ids: [])
+      def self.of(joined:, found_ids:, decisions:, left: found_ids.size, threaded_ids: [], doubles: 0)
         here, elsewhere = decisions.partition { |decision| found_ids.include?(decision.record_id) }
         by_verdict = here.group_by(&:verdict)
         new(joined:, limited: joined - left, by_hand: found_ids.size - left - threaded_ids.size,
@@ -32,6 +33,7 @@ module Hobrin
             end.to_h,
             unsure: by_verdict.fetch(:unsure, []).size, unread: found_ids.size - here.size,
             kept: by_verdict.fetch(:keep, []).size,
+            doubles:,
             kept_outside: elsewhere.count { |decision| decision.verdict == :keep })
       end
 

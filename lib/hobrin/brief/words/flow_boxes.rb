@@ -23,7 +23,8 @@ module Hobrin
 
       # Array of Step, from the top.
       def steps
-        [Step.new(main: box(@flow.joined, "found by the search"), aside: box(@flow.limited, "left out by limits")),
+        [Step.new(main: box(@flow.joined, "found by the search", *doubles),
+                  aside: box(@flow.limited, "left out by limits")),
          *let_in,
          Step.new(main: box(@flow.found, "to read"), aside: dropped),
          Step.new(main: box(@flow.found - @flow.dropped_total, "not dropped"), aside: still_open),
@@ -33,6 +34,11 @@ module Hobrin
       private
 
       def box(count, *lines) = Box.new(count:, lines:)
+
+      # Records of one paper are linked, none is taken out, so that nothing is lost unseen.
+      def doubles
+        @flow.doubles.zero? ? [] : ["#{@flow.doubles} the same paper once more"]
+      end
 
       # What came in another way than by the search; no step where nothing did.
       def let_in
