@@ -123,9 +123,10 @@ module Hobrin
           [after, without(after, before), without(before, after)]
         end
 
-        # Milliseconds of all by doing some, evenly spread.
+        # Milliseconds of all by doing some, drawn by chance: work of one kind may stand at every other
+        # place.
         def sampled(all, count, &block)
-          some = all.each_slice((all.size / count.to_f).ceil).map(&:first)
+          some = all.sample(count, random: Random.new(count))
           Timing.once { some.each(&block) } * all.size / some.size
         end
 
