@@ -33,6 +33,11 @@ module Hobrin
           # none is signed.
           def signed_path = (@page.path(:act, show: "versions") if @page.inquiry.acting.signed.any?)
 
+          # Where other catalogues that were asked are asked again; nil while none was.
+          def elsewhere_path
+            @page.path(:narrow, show: "elsewhere") if @page.inquiry.elsewhere.any?
+          end
+
           def before
             base = @outcome.base
             "#{number(rerun.before)} at line #{base.number} of #{day_and_time(base.at)}"
