@@ -20,11 +20,13 @@ RSpec.describe "What is sent to the web application", :sample, :client do
   it "refuses every change without the page's token" do
     changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo blocks/P what-ifs
                  must-find trail check filter let-in lines again several threads full-text resolver outcomes results
-                 findings deliberation measures steps signatures address aside back copy].map do |path|
+                 findings deliberation measures steps signatures address aside back copy elsewhere
+                 feed].map do |path|
       "/inquiries/1/#{path}"
     end
     changes.push("/inquiries", "/archives", "/library/files", "/library/imports/1",
-                 "/library/matches", "/library/doubles")
+                 "/library/matches", "/library/doubles", "/library/catalogues",
+                 "/library/catalogues/1")
     expect(changes.size).to eq(Hobrin::Web::App.routes["POST"].size)
     before = saved
     changes.each do |path|

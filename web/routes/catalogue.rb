@@ -21,12 +21,9 @@ module Hobrin
                                                                 port: request.port)
           end
 
-          %i[get post].each do |verb|
-            app.public_send(verb, "/oai") do
-              content_type XML
-              Services::AnswerOai.new(context).call(plain_params,
-                                                    address: "#{request.base_url}/oai")
-            end
+          app.get("/oai") do
+            content_type XML
+            Services::AnswerOai.new(context).call(plain_params, address: "#{request.base_url}/oai")
           end
         end
 

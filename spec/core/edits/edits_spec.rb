@@ -23,7 +23,11 @@ RSpec.describe Hobrin::Edits do
     with_words = leaves.reduce(Hobrin::Inquiry.new(question:)) { |now, (key, leaf)| now.with_leaf(key, leaf) }
     limits.reduce(with_words) do |now, leaf|
       now.with_limit(leaf)
-    end.with_decision(decision("one", :keep)).with(weighing:, acting:, conclusion: "Perhaps.")
+    end.with_decision(decision("one", :keep)).with(weighing:, acting:, conclusion: "Perhaps.", elsewhere: [elsewhere])
+  end
+  let(:elsewhere) do
+    Hobrin::Narrowing::Elsewhere.new(source: "Ward catalogue", address: "http://h/sru", protocol: "SRU 1.2", lines: [],
+                                     query: "noise", count: 4, on: "2026-11-20", import_id: nil)
   end
   let(:acting) { Hobrin::Brief::Acting.new(measures: [Hobrin::Brief::Measure.new(id: 1, name: "Falls")]) }
   let(:weighing) do
@@ -176,6 +180,15 @@ RSpec.describe Hobrin::Edits do
     "Narrow::MendFinding" => [
       ->(e) { e::MendFinding.new(name: finding(:nothing).name) },
       "Cross it out: “zyx” finds nothing", ->(now) { now.block("P").term(4).crossed_out? }
+    ],
+    "Narrow::RecordSearch" => [
+      ->(e) { e::RecordSearch.new(search: elsewhere.with(count: 9, query: "sleep")) },
+      "Asked Ward catalogue: 9 records, 4 the last time",
+      ->(now) { now.elsewhere.map { |one| [one.source, one.count] } == [["Ward catalogue", 9]] }
+    ],
+    "Narrow::BringIn" => [
+      ->(e) { e::BringIn.new(source: "Ward catalogue", import_id: 7, most: 4) },
+      "Brought in from Ward catalogue: up to 4 records", ->(now) { now.elsewhere.first.import_id == 7 }
     ],
     "Narrow::AddMustFind" => [
       ->(e) { e::AddMustFind.new(typed: "earplugs") },

@@ -25,9 +25,9 @@ RSpec.describe Hobrin::Exchange, :outside do
   it "reads what the marc gem writes" do
     marc = MARC::Record.new
     marc.append(MARC::ControlField.new("001", "x1"))
-    { "245" => { a: "Noise at night :", b: "a trial /" }, "100" => { a: "Elve, Zora," },
+    { "245" => { a: "Noise at night :", b: "a trial /", c: "Zora Elve." }, "100" => { a: "Elve, Zora," },
       "700" => { a: "Quist Bo" }, "260" => { c: "c2019." }, "650" => { a: "Sleep.", x: "nursing" },
-      "773" => { t: "Ward Letters.", g: "Vol. 12, no. 3 (May 2019), p. 4-9" },
+      "773" => { t: "Ward Letters", g: "Vol. 12, no. 3 (May 2019), p. 4-9" },
       "024" => { a: "10.5555/m", 2 => "doi" }, "041" => { a: "ger" } }.each do |tag, parts|
       parts = parts.map { |code, text| [code.to_s, text] }
       marc.append(MARC::DataField.new(tag, "1", " ", *parts))

@@ -39,9 +39,12 @@ module Hobrin
         def every(node, tag, code) = fields(node, tag).flat_map { |field| parts(field, code) }
         def one(node, tag, code) = every(node, tag, code).first
 
+        # By the rules of cataloguing a sign stands at the end where something follows, here who is
+        # responsible; otherwise it belongs to the title.
         def title(node)
           field = fields(node, "245").first or return
-          [*parts(field, "a"), *parts(field, "b")].join(" ").sub(ENDING, "")
+          text = [*parts(field, "a"), *parts(field, "b")].join(" ")
+          parts(field, "c").any? ? text.sub(ENDING, "") : text
         end
 
         def doi(node)
@@ -100,7 +103,7 @@ module Hobrin
         # "Vol. 4, no. 2 (2021), p. 12-19" in many ways: the first numbers that stand behind each.
         def host(node)
           said = one(node, "773", "g").to_s
-          { journal: one(node, "773", "t")&.sub(ENDING, ""),
+          { journal: one(node, "773", "t"),
             volume: said[/\bvol(?:ume|\.)?\s*([\w-]+)/i, 1],
             issue: said[/\b(?:no|issue|nr)\.?\s*([\w-]+)/i, 1],
             pages: said[/\bp(?:p|ages)?\.?\s*([\w–-]+)/i, 1] }
