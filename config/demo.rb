@@ -24,23 +24,23 @@ module Hobrin
     def call
       port = free_port
       home = Boot.home(@env)
-      stand_ins = Demo::StandIns.new(home) if @sample
-      context = Boot.context(home:, allowed: allowed(stand_ins))
-      fill(context, stand_ins) if @sample
+      @stand_ins = Demo::StandIns.new(home) if @sample
+      context = Boot.context(home:, allowed:)
+      fill(context) if @sample
       serve(Server.app(context, home: Boot.home(@env), env: @env), port)
     end
 
     private
 
     # What may be asked: what who runs this wrote, and the stand-ins.
-    def allowed(stand_ins) = [@env["HOBRIN_SOURCES"], *stand_ins&.allowed].compact.join(",")
+    def allowed = [@env["HOBRIN_SOURCES"], *@stand_ins&.allowed].compact.join(",")
 
-    def fill(context, stand_ins)
+    def fill(context)
       sample = Demo::Sample.new(context)
       @out.puts sample.announcement if sample.announcement
       sample.load
-      stand_ins.start
-      stand_ins.list(context)
+      @stand_ins.start
+      @stand_ins.list(context)
     end
 
     def free_port
@@ -79,6 +79,7 @@ module Hobrin
 
     def announcing(port)
       Puma::Events.new.tap do |events|
+        events.after_stopped { @stand_ins&.stop }
         events.after_booted { @out.puts "Hobrin is at http://#{HOST}:#{port}#{" (made-up sample data)" if @sample}. Ctrl-C stops it." }
       end
     end

@@ -15,24 +15,29 @@ module Hobrin
       # home :: Pathname of the demo
       def initialize(home)
         @home = home
+        @pids = []
         @ports = StandIn::KINDS.keys.to_h { |kind| [kind, free_port] }
       end
 
       # What HOBRIN_SOURCES has to name.
       def allowed = @ports.values.map { |port| "#{HOST}:#{port}" }
 
-      # Starts them; they end with this process.
+      # Starts them. Should this process be killed, they end by themselves.
       def start
-        mine = Process.pid
-        @ports.each do |kind, port|
+        @pids = @ports.map do |kind, port|
           env = { "HOBRIN_HOME" => @home.join("stand-ins", kind).to_s,
                   "HOBRIN_PARENT" => Process.pid.to_s }
-          pid = Process.spawn(env, RbConfig.ruby, PROGRAM, kind, port.to_s, in: File::NULL,
-                                                                            out: File::NULL,
-                                                                            err: File::NULL)
-          Process.detach(pid)
-          # What forks from this process later must not end them.
-          at_exit { stop(pid) if Process.pid == mine }
+          Process.spawn(env, RbConfig.ruby, PROGRAM, kind, port.to_s, in: File::NULL, out: File::NULL,
+                                                                      err: File::NULL)
+        end
+      end
+
+      # Ends them now: the server waits for every child before it ends itself.
+      def stop
+        @pids.each do |pid|
+          Process.kill(:TERM, pid)
+        rescue Errno::ESRCH
+          nil
         end
       end
 
@@ -51,12 +56,6 @@ module Hobrin
       private
 
       def free_port = TCPServer.open(HOST, 0) { |server| server.addr[1] }
-
-      def stop(pid)
-        Process.kill(:TERM, pid)
-      rescue Errno::ESRCH
-        nil
-      end
     end
   end
 end
