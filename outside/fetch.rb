@@ -22,6 +22,9 @@ module Hobrin
                   Net::HTTPBadResponse, Net::HTTPHeaderSyntaxError, Zlib::Error].freeze
       private_constant :SECONDS, :LARGEST_BYTES, :PAUSE, :BACK_OFF, :AGENT, :BUSY, :TROUBLES
 
+      # Less patience, while a person waits for the page: two tries of three seconds each.
+      def self.for_page(allowed) = new(allowed, seconds: 3, back_off: [0.5])
+
       # An answer that another try may better.
       class Later < StandardError; end
       private_constant :Later

@@ -10,7 +10,7 @@ module Hobrin
       private_constant :LONGEST, :NO_FORMAT
 
       # fetch :: Outside::Fetch
-      def initialize(context, fetch: Outside::Fetch.new(context.allowed))
+      def initialize(context, fetch: Outside::Fetch.for_page(context.allowed))
         @context = context
         @fetch = fetch
         @sources = context.library.sources

@@ -5,13 +5,13 @@ module Hobrin
     # Asks another catalogue the search of an inquiry, and brings records in from there.
     class AskSource
       # Seconds in which lines are asked for, one after the other, beside the whole.
-      SECONDS = 8
+      SECONDS = 5
       MOST = 5_000
       LONGEST = 20_000
       private_constant :SECONDS, :LONGEST
 
       # seen :: the version that the person looked at, or nil; fetch :: Outside::Fetch
-      def initialize(context, seen: nil, fetch: Outside::Fetch.new(context.allowed))
+      def initialize(context, seen: nil, fetch: Outside::Fetch.for_page(context.allowed))
         @context = context
         @seen = seen
         @fetch = fetch
