@@ -107,11 +107,14 @@ module Hobrin
         body = +"".b
         response.read_body do |piece|
           body << piece
-          raise NoAnswer,
-                "#{uri.host} answered with more than #{@largest / 1024 / 1024} MB." if body.bytesize > @largest
+          too_much(uri) if body.bytesize > @largest
           raise Later, "did not end its answer within #{@seconds} seconds." if now > ends
         end
         body
+      end
+
+      def too_much(uri)
+        raise NoAnswer, "#{uri.host} answered with more than #{@largest / 1024 / 1024} MB."
       end
 
       def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)

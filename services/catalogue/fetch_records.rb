@@ -37,9 +37,8 @@ module Hobrin
         sru = Outside::SruSource.new(@fetch, source.address, version: source.version)
         place = import.entries
         while place < import.most
-          answer = sru.search(import.query, from: place + 1,
-                                            most: step(source, import.most - place),
-                                            schema: source.format)
+          most = step(source, import.most - place)
+          answer = sru.search(import.query, from: place + 1, most:, schema: source.format)
           # One that says that there are more and gives none would be asked for ever.
           break if answer.records.empty?
 
@@ -72,14 +71,13 @@ module Hobrin
       end
 
       def take_out(source, gone)
-        @context.library.take_out(gone.map do |item|
-          "#{source.key}:#{item.identifier}"
-        end, at: @context.now) if gone.any?
+        ids = gone.map { |item| "#{source.key}:#{item.identifier}" }
+        @context.library.take_out(ids, at: @context.now) if ids.any?
       end
 
       def item_record(item, source, place)
-        found = Catalogue.record(item.text, format: Catalogue::PREFIXES.fetch(source.format),
-                                            place:)
+        format = Catalogue::PREFIXES.fetch(source.format)
+        found = Catalogue.record(item.text, format:, place:)
         found.is_a?(Records::Record) ? named(found, source, item.identifier) : found
       end
 

@@ -21,16 +21,11 @@ module Hobrin
         blocks = @blocks.map { |block| [block_line(block), block.operator] }
         return Plan.new(lines: []) if blocks.empty?
 
-        taken_in, taken_out = blocks.partition do |_, operator|
-          operator == :and
-        end.map { |some| some.map(&:first) }
-        limits = @limits.map do |limit|
-          own(:limit, Narrowing::Wording.named(limit.leaf),
-              limit.leaf)
-        end
-        tree = Narrowing::State.of(@blocks, @limits, []).tree
-        add(:whole, "The whole search", @evaluator.count(tree), of: [taken_in + limits,
-                                                                     taken_out])
+        joined, taken = blocks.partition { |_, operator| operator == :and }
+        limits = @limits.map(&:leaf).map { |leaf| own(:limit, Narrowing::Wording.named(leaf), leaf) }
+        whole = Narrowing::State.of(@blocks, @limits, []).tree
+        add(:whole, "The whole search", @evaluator.count(whole),
+            of: [joined.map(&:first) + limits, taken.map(&:first)])
         Plan.new(lines: @lines).composed
       end
 

@@ -6,14 +6,14 @@ module Hobrin
       # Answers of a provider, as XML.
       class Writer
         # A format by its prefix: its module, schema and namespace.
-        FORMATS = { "oai_dc" => [Exchange::DublinCore,
-                                 "http://www.openarchives.org/OAI/2.0/oai_dc.xsd", Exchange::DublinCore::OAI],
-                    "mods" => [Exchange::Mods,
-                               "http://www.loc.gov/standards/mods/v3/mods-3-8.xsd",
-                               Exchange::Mods::NAMESPACE],
-                    "marcxml" => [Exchange::Marcxml,
-                                  "http://www.loc.gov/standards/marcxml/schema/MARC21slim.xsd",
-                                  Exchange::Marcxml::NAMESPACE] }.freeze
+        FORMATS = {
+          "oai_dc" => [Exchange::DublinCore, "http://www.openarchives.org/OAI/2.0/oai_dc.xsd",
+                       Exchange::DublinCore::OAI],
+          "mods" => [Exchange::Mods, "http://www.loc.gov/standards/mods/v3/mods-3-8.xsd",
+                     Exchange::Mods::NAMESPACE],
+          "marcxml" => [Exchange::Marcxml, "http://www.loc.gov/standards/marcxml/schema/MARC21slim.xsd",
+                        Exchange::Marcxml::NAMESPACE]
+        }.freeze
 
         # at :: the time, ISO 8601; address :: of this provider; asked :: Hash of the parameters that
         #   were sent
@@ -24,24 +24,20 @@ module Hobrin
         end
 
         # inside :: markup of what was asked for
-        def answer(inside)
-          whole(x.tag("request", x.text(@address),
-                      **@asked.transform_keys(&:to_sym)) + x.tag(@asked["verb"], inside))
-        end
+        def answer(inside) = whole(asked(**@asked) + x.tag(@asked["verb"], inside))
 
         # code :: of the protocol. What was asked is not repeated where it could not be understood.
         def error(code, words)
-          asked = %w[badVerb badArgument].include?(code) ? {} : @asked.transform_keys(&:to_sym)
-          whole(x.tag("request", x.text(@address), **asked) + x.value("error", words, code:))
+          said = %w[badVerb badArgument].include?(code) ? {} : @asked
+          whole(asked(**said) + x.value("error", words, code:))
         end
 
         # record :: Records::Record
         def record(record, identifier:, stamp:, prefix:, sample:)
           format, = FORMATS.fetch(prefix)
           rest = format == Exchange::DublinCore ? { wrapper: Exchange::DublinCore::OAI } : {}
-          x.tag("record",
-                header(identifier,
-                       stamp) + x.tag("metadata", format::Writer.item(record, sample:, **rest)))
+          metadata = x.tag("metadata", format::Writer.item(record, sample:, **rest))
+          x.tag("record", header(identifier, stamp) + metadata)
         end
 
         def header(identifier, stamp, deleted: false)
@@ -55,9 +51,11 @@ module Hobrin
 
         def x = Exchange::Xml
 
+        def asked(**params) = x.tag("request", x.text(@address), **params.transform_keys(&:to_sym))
+
         def whole(inside)
-          "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n#{x.tag("OAI-PMH", x.value("responseDate", @at) + inside,
-                                                               xmlns: NAMESPACE)}"
+          answer = x.tag("OAI-PMH", x.value("responseDate", @at) + inside, xmlns: NAMESPACE)
+          "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n#{answer}"
         end
       end
     end

@@ -28,16 +28,13 @@ module Hobrin
           # ability :: Ability; host, port, path :: where it answers. Gives the record as XML.
           def write(ability, host:, port:, path:)
             x = Exchange::Xml
-            server = x.tag("serverInfo", [x.value("host", host), x.value("port", port),
-                                          x.value("database", path)].join,
-                           protocol: "SRU", version: ability.version, transport: "http",
-                           method: "GET")
-            database = x.tag("databaseInfo",
-                             [x.value("title", ability.title),
-                              x.value("description", ability.about)].join)
-            x.tag("explain", [server, database, index_info(ability), schema_info(ability),
-                              config(ability)].join,
-                  xmlns: NAMESPACE)
+            server = x.value("host", host) + x.value("port", port) + x.value("database", path)
+            database = x.value("title", ability.title) + x.value("description", ability.about)
+            parts = [x.tag("serverInfo", server, protocol: "SRU", version: ability.version,
+                                                 transport: "http", method: "GET"),
+                     x.tag("databaseInfo", database), index_info(ability), schema_info(ability),
+                     config(ability)]
+            x.tag("explain", parts.join, xmlns: NAMESPACE)
           end
 
           private
@@ -63,8 +60,8 @@ module Hobrin
             every = record.xpath(".//configInfo/supports").map do |one|
               [one["type"], one.text.strip]
             end
-            { modifiers: of(every, "relationModifier"), masks: of(every,
-                                                                  "maskingCharacter") & %w[* ?],
+            { modifiers: of(every, "relationModifier"),
+              masks: of(every, "maskingCharacter") & %w[* ?],
               near: every.any? { |type, _| type == "proximity" } }
           end
 
@@ -92,9 +89,9 @@ module Hobrin
             indexes = ability.indexes.map do |name, relations|
               set, own = name.split(".", 2)
               can = relations.map { |one| x.value("supports", one, type: "relation") }.join
-              x.tag("index", [x.value("title", own), x.tag("map", x.value("name", own, set:)),
-                              *(x.tag("configInfo", can) unless can.empty?)].join, search: true,
-                                                                                   scan: true)
+              parts = [x.value("title", own), x.tag("map", x.value("name", own, set:)),
+                       *(x.tag("configInfo", can) unless can.empty?)]
+              x.tag("index", parts.join, search: true, scan: true)
             end
             x.tag("indexInfo", (sets + indexes).join)
           end

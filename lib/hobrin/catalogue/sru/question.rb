@@ -15,18 +15,19 @@ module Hobrin
                        "scan" => :scan }.freeze
         SCHEMAS = [Exchange::DublinCore, Exchange::Mods, Exchange::Marcxml].freeze
         DEFAULT_MOST = 10
-        private_constant :OPERATIONS, :SCHEMAS, :DEFAULT_MOST
+        # What says where to begin, and how much to give.
+        SEARCHING = %w[startRecord maximumRecords].freeze
+        SCANNING = %w[responsePosition maximumTerms].freeze
+        private_constant :SEARCHING, :SCANNING, :OPERATIONS, :SCHEMAS, :DEFAULT_MOST
 
         class << self
           # params :: Hash of String to String. Raises Diagnostic::Told.
           def read(params)
             version = version(params)
             operation = operation(params)
+            from, most = operation == :scan ? SCANNING : SEARCHING
             new(version:, operation:, query: query(params, operation), packed: packed(params),
-                schema: schema(params),
-                from: number(params, operation == :scan ? "responsePosition" : "startRecord", 1),
-                most: number(params, operation == :scan ? "maximumTerms" : "maximumRecords",
-                             DEFAULT_MOST))
+                schema: schema(params), from: number(params, from, 1), most: number(params, most, DEFAULT_MOST))
           end
 
           # The version that an answer is to be in, whatever else is wrong. Version 2.0 names neither
@@ -35,8 +36,8 @@ module Hobrin
             given = params["version"].to_s
             return given == "2.0" ? "2.0" : "1.2" unless given.empty?
 
-            params.keys.intersect?(%w[queryType
-                                      recordXMLEscaping]) || !params.key?("operation") ? "2.0" : "1.2"
+            newer = params.keys.intersect?(%w[queryType recordXMLEscaping]) || !params.key?("operation")
+            newer ? "2.0" : "1.2"
           end
 
           private
@@ -49,9 +50,13 @@ module Hobrin
 
           def operation(params)
             given = params["operation"].to_s
-            return params.key?("query") ? :search : (params.key?("scanClause") ? :scan : :explain) if given.empty?
+            return meant(params) if given.empty?
 
             OPERATIONS.fetch(given) { Diagnostic.tell(4, given) }
+          end
+
+          def meant(params)
+            { "query" => :search, "scanClause" => :scan }.find { |name, _| params.key?(name) }&.last || :explain
           end
 
           def query(params, operation)
@@ -74,9 +79,8 @@ module Hobrin
             given = params["recordSchema"].to_s
             return SCHEMAS.first if given.empty?
 
-            SCHEMAS.find do |one|
-              [one::SCHEMA, one::SCHEMA_URI].include?(given)
-            end || Diagnostic.tell(66, given)
+            found = SCHEMAS.find { |one| [one::SCHEMA, one::SCHEMA_URI].include?(given) }
+            found || Diagnostic.tell(66, given)
           end
 
           def packed(params)

@@ -32,10 +32,9 @@ module Hobrin
             record(record, question, question.from + at, sample)
           end
           following = question.from + records.size
-          inside = [x.value("numberOfRecords", count), *(x.tag("records",
-                                                               given.join) if given.any?),
-                    *(x.value("nextRecordPosition",
-                              following) if records.any? && following <= count)]
+          more = records.any? && following <= count
+          inside = [x.value("numberOfRecords", count), *(x.tag("records", given.join) if given.any?),
+                    *(x.value("nextRecordPosition", following) if more)]
           whole("searchRetrieveResponse", NAMESPACES, inside.join)
         end
 
@@ -49,15 +48,14 @@ module Hobrin
 
         # diagnostic :: Diagnostic; operation :: that was asked for
         def trouble(diagnostic, operation)
-          told = x.tag("diagnostic", x.value("uri",
-                                             "info:srw/diagnostic/1/#{diagnostic.number}") +
-                                     x.value("details", diagnostic.details) + x.value("message",
-                                                                                      diagnostic.words),
-                       xmlns: DIAGNOSTIC.fetch(@version))
-          count = operation == :search ? x.value("numberOfRecords", 0) : ""
-          name = { search: "searchRetrieveResponse", scan: "scanResponse" }.fetch(operation,
-                                                                                  "explainResponse")
-          whole(name, operation == :scan ? SCAN : NAMESPACES, count + x.tag("diagnostics", told))
+          told = [x.value("uri", "info:srw/diagnostic/1/#{diagnostic.number}"),
+                  x.value("details", diagnostic.details), x.value("message", diagnostic.words)]
+          told = x.tag("diagnostics", x.tag("diagnostic", told.join, xmlns: DIAGNOSTIC.fetch(@version)))
+          case operation
+          when :search then whole("searchRetrieveResponse", NAMESPACES, x.value("numberOfRecords", 0) + told)
+          when :scan then whole("scanResponse", SCAN, told)
+          else whole("explainResponse", NAMESPACES, told)
+          end
         end
 
         private
@@ -66,22 +64,22 @@ module Hobrin
 
         def whole(name, namespaces, inside)
           version = @version == "1.2" ? x.value("version", "1.2") : ""
-          "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n#{x.tag(name, version + inside,
-                                                               xmlns: namespaces.fetch(@version))}"
+          answer = x.tag(name, version + inside, xmlns: namespaces.fetch(@version))
+          "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n#{answer}"
         end
 
         def schema(uri, packing = "xml")
-          x.value("recordSchema",
-                  uri) + x.value(@version == "2.0" ? "recordXMLEscaping" : "recordPacking",
-                                 packing)
+          name = @version == "2.0" ? "recordXMLEscaping" : "recordPacking"
+          x.value("recordSchema", uri) + x.value(name, packing)
         end
 
         def record(record, question, place, sample)
           text = question.schema::Writer.item(record, sample:)
-          data = x.tag("recordData", question.packed ? x.text(text) : text)
-          x.tag("record", schema(question.schema::SCHEMA_URI,
-                                 question.packed ? "string" : "xml") + data +
-                          x.value("recordPosition", place))
+          packing = question.packed ? "string" : "xml"
+          parts = [schema(question.schema::SCHEMA_URI, packing),
+                   x.tag("recordData", question.packed ? x.text(text) : text),
+                   x.value("recordPosition", place)]
+          x.tag("record", parts.join)
         end
       end
     end

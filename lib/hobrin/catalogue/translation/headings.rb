@@ -7,7 +7,8 @@ module Hobrin
       class Headings
         # Names and narrower headings at most that one heading is spelled out in.
         MOST = 60
-        private_constant :MOST
+        NO_ASPECTS = "left out: aspects are not known there"
+        private_constant :MOST, :NO_ASPECTS
 
         def initialize(ability, thesaurus, words)
           @ability = ability
@@ -17,9 +18,8 @@ module Hobrin
 
         # leaf :: Strategy::Heading. Gives a Part.
         def call(leaf)
-          return Part.new(became: leaf, text: Strategy::Cql.write(leaf),
-                          notes: []) if known?(leaf)
-          return Part.left_out("left out: aspects are not known there") if leaf.label == Strategy::Heading::ANY
+          return same(leaf) if known?(leaf)
+          return Part.left_out(NO_ASPECTS) if leaf.label == Strategy::Heading::ANY
 
           @ability.index?("dc.subject") ? subjects(leaf) : names(leaf)
         end
@@ -29,20 +29,17 @@ module Hobrin
         def known?(leaf)
           asked = { "hobrin.narrower" => leaf.narrower, "hobrin.main" => leaf.main,
                     "hobrin.aspect" => leaf.aspects.any? }
-          @ability.index?("dc.subject") && asked.all? do |name, on|
-            !on || @ability.modifier?(name)
-          end
+          needed = asked.select { |_, on| on }.keys
+          @ability.index?("dc.subject") && needed.all? { |name| @ability.modifier?(name) }
         end
+
+        def same(leaf) = Part.new(became: leaf, text: Strategy::Cql.write(leaf), notes: [])
 
         def subjects(leaf)
           labels = labels(leaf)
-          parts = labels.first(MOST).map do |label|
-            one = Strategy::Heading.new(label:, narrower: false)
-            Part.new(became: one, text: Strategy::Cql.write(one), notes: [])
-          end
-          joined(parts, [*lost(leaf),
-                         *("with what is narrower, one by one: #{parts.size}" if parts.size > 1),
-                         *too_many(labels)])
+          parts = labels.first(MOST).map { |label| same(Strategy::Heading.new(label:, narrower: false)) }
+          below = "with what is narrower, one by one: #{parts.size}" if parts.size > 1
+          joined(parts, [*lost(leaf), *below, *too_many(labels)])
         end
 
         def names(leaf)
@@ -50,9 +47,8 @@ module Hobrin
           parts = all.first(MOST).filter_map { |name| words(name) }
           return Part.left_out("left out: no name of it can be searched") if parts.empty?
 
-          joined(parts,
-                 ["the heading as its names in words: #{parts.size}", *lost(leaf),
-                  *too_many(all)])
+          said = "the heading as its names in words: #{parts.size}"
+          joined(parts, [said, *lost(leaf), *too_many(all)])
         end
 
         def words(name)

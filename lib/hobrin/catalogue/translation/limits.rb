@@ -14,7 +14,8 @@ module Hobrin
         # Years at most that a span is spelled out in.
         MOST_YEARS = 40
         LEFT_OUT = "left out: there is no index for it"
-        private_constant :INDEX, :AS_WORDS, :MOST_YEARS, :LEFT_OUT
+        SINGLE_YEARS = "left out: it knows only single years"
+        private_constant :SINGLE_YEARS, :INDEX, :AS_WORDS, :MOST_YEARS, :LEFT_OUT
 
         def initialize(ability, words)
           @ability = ability
@@ -47,29 +48,24 @@ module Hobrin
           asked = ["="] if leaf.from == leaf.to
           return same(leaf) if asked.all? { |relation| @ability.relation?(index, relation) }
 
-          between(leaf,
-                  index) || years(leaf,
-                                  index) || Part.left_out("left out: it knows only single years")
+          between(leaf, index) || years(leaf, index) || Part.left_out(SINGLE_YEARS)
         end
 
         # Both ends apart, where a span cannot be said at once.
         def between(leaf, index)
-          return unless leaf.from && leaf.to && %w[>= <=].all? do |one|
-            @ability.relation?(index, one)
-          end
+          apart = %w[>= <=].all? { |relation| @ability.relation?(index, relation) }
+          return unless leaf.from && leaf.to && apart
 
-          Part.new(became: leaf, text: "(#{index} >= #{leaf.from} and #{index} <= #{leaf.to})",
-                   notes: [])
+          text = "(#{index} >= #{leaf.from} and #{index} <= #{leaf.to})"
+          Part.new(became: leaf, text:, notes: [])
         end
 
         def years(leaf, index)
           return unless leaf.from && leaf.to && leaf.to_year - leaf.from_year < MOST_YEARS
 
           span = leaf.from_year..leaf.to_year
-          whole = leaf.with(from: span.first.to_s, to: span.last.to_s)
-          Part.new(became: whole, text: "(#{span.map do |year|
-            "#{index} = #{year}"
-          end.join(" or ")})",
+          text = span.map { |year| "#{index} = #{year}" }.join(" or ")
+          Part.new(became: leaf.with(from: span.first.to_s, to: span.last.to_s), text: "(#{text})",
                    notes: ["the span of years, one by one: #{span.size}"])
         end
       end

@@ -3,25 +3,17 @@
 module Hobrin
   module Catalogue
     class Translation
-      # Words and phrases: in which indexes, with masks or spelled out, side by side or both.
+      # Words and phrases: with masks or spelled out, side by side or all of them, near or both.
       class Words
-        OWN = { title: %w[dc.title], abstract: %w[dc.description],
-                keywords: %w[hobrin.keywords dc.subject],
-                headings: %w[hobrin.headings dc.subject] }.freeze
-        ALL = Strategy::TextTerm::FIELDS.keys.freeze
         # Spellings of one masked word at most.
         MOST = 40
-        private_constant :OWN, :ALL, :MOST
-
-        # Where to ask: indexes :: names, or [nil] for a word alone; fields :: what that comes to here
-        class Place < Value
-          attributes :indexes, :fields, :notes
-        end
-        private_constant :Place
+        NO_SUCH_WORD = "left out: masks are not known there, and no paper here has a word like this"
+        private_constant :MOST, :NO_SUCH_WORD
 
         def initialize(ability, evaluator)
           @ability = ability
           @evaluator = evaluator
+          @places = Places.new(ability)
         end
 
         # leaf :: TextTerm, WholeText or Proximity. Gives a Part.
@@ -36,89 +28,68 @@ module Hobrin
         private
 
         def term(term)
-          place = place(term.fields)
-          return in_place(term, place) if (term.text.scan(/[*?]/).uniq - @ability.masks).empty?
-
-          spelled_out(term, place)
+          masks = term.text.scan(/[*?]/).uniq
+          (masks - @ability.masks).empty? ? in_place(term) : spelled_out(term)
         end
 
-        def spelled_out(term, place)
-          found = Retrieval::TruncationExpansion.of(term,
-                                                    @evaluator).words.map(&:first).first(MOST)
-          if found.empty?
-            return Part.left_out("left out: masks are not known there, and no paper here has a word like this")
-          end
+        def spelled_out(term)
+          found = Retrieval::TruncationExpansion.of(term, @evaluator).words.map(&:first).first(MOST)
+          return Part.left_out(NO_SUCH_WORD) if found.empty?
 
-          parts = found.map do |text|
-            in_place(Strategy::TextTerm.new(text:, fields: term.fields),
-                     place)
-          end
+          parts = found.map { |text| in_place(Strategy::TextTerm.new(text:, fields: term.fields)) }
           joined = Joined.call(parts, "or") { |trees| Strategy::AnyOf.of(trees) }
           joined.with_notes(["the mask spelled out in the words that papers here have: #{found.size}"])
         end
 
         # A phrase side by side where that can be said, all of its words where not.
-        def in_place(term, place)
+        def in_place(term)
+          place = @places.of(term.fields)
           there = term.with(fields: place.fields)
-          return part(there, place) do |index|
-            clause(index, relation(index, term), term.text)
-          end if beside?(term, place)
+          return part(there, place) { |index| clause(index, term.text) } if beside?(term, place)
 
-          trees = term.tokens.map { |text| there.with(text:) }
-          texts = place.indexes.one? ? all_of(place.indexes.first,
-                                              term) : apart(place.indexes, term)
-          Part.new(became: Strategy::AllOf.of(trees), text: texts,
+          Part.new(became: Strategy::AllOf.of(term.tokens.map { |text| there.with(text:) }),
+                   text: all_words(term, place.indexes),
                    notes: [*place.notes, "words side by side became all of the words"])
-        end
-
-        def all_of(index, term)
-          index && @ability.relation?(index,
-                                      "all") ? "#{index} all \"#{term.text}\"" : apart([index],
-                                                                                       term)
-        end
-
-        # Each word may stand in another index.
-        def apart(indexes, term)
-          texts = term.tokens.map do |text|
-            either(indexes.map do |index|
-              clause(index, "=", text)
-            end)
-          end
-          "(#{texts.join(" and ")})"
         end
 
         def beside?(term, place)
           !term.phrase? || place.indexes.all? { |index| @ability.relation?(index, "adj") }
         end
 
-        def relation(_index, term) = term.phrase? ? "adj" : "="
+        # Each word may stand in another index.
+        def all_words(term, indexes)
+          index, *others = indexes
+          together = others.empty? && index && @ability.relation?(index, "all")
+          return "#{index} all \"#{term.text}\"" if together
+
+          words = term.tokens.map { |text| either(indexes.map { |name| clause(name, text) }) }
+          "(#{words.join(" and ")})"
+        end
 
         def whole(leaf)
-          place = place(leaf.fields)
+          place = @places.of(leaf.fields)
           if place.indexes.all? { |index| @ability.relation?(index, "==") }
-            return part(leaf.with(fields: place.fields), place) do |index|
-              "#{index} == \"#{leaf.text}\""
-            end
+            there = leaf.with(fields: place.fields)
+            return part(there, place) { |index| "#{index} == \"#{leaf.text}\"" }
           end
 
           term(leaf.anywhere).with_notes(["the whole field became words in it"])
         end
 
         def near(leaf)
-          place = place(leaf.fields)
-          unless @ability.near
-            joined = Joined.call(leaf.sides.map { |side| term(side) },
-                                 "and") { |trees| Strategy::AllOf.of(trees) }
-            return joined.with_notes(["nearness became AND"])
-          end
+          return both(leaf) unless @ability.near
 
+          place = @places.of(leaf.fields)
           part(leaf.with(fields: place.fields), place) do |index|
-            left, right = leaf.sides.map do |side|
-              clause(index, relation(index, side),
-                     side.text)
-            end
+            left, right = leaf.sides.map { |side| clause(index, side.text) }
             "(#{left} prox/unit=word/distance<=#{leaf.distance}#{"/ordered" if leaf.ordered} #{right})"
           end
+        end
+
+        def both(leaf)
+          sides = leaf.sides.map { |side| term(side) }
+          joined = Joined.call(sides, "and") { |trees| Strategy::AllOf.of(trees) }
+          joined.with_notes(["nearness became AND"])
         end
 
         def part(became, place, &)
@@ -127,33 +98,8 @@ module Hobrin
 
         def either(clauses) = clauses.one? ? clauses.first : "(#{clauses.join(" or ")})"
 
-        def clause(index, relation, text)
-          index ? "#{index} #{relation} \"#{text}\"" : "\"#{text}\""
-        end
-
-        # One index for all of the fields, or one for each; otherwise anywhere.
-        def place(fields)
-          return exactly(%w[hobrin.text],
-                         fields) if fields == Strategy::TextTerm::TEXT && @ability.index?("hobrin.text")
-          return exactly(["cql.serverChoice"],
-                         fields) if fields == ALL && @ability.index?("cql.serverChoice")
-
-          indexes = fields.map { |field| OWN.fetch(field).find { |index| @ability.index?(index) } }
-          return anywhere if indexes.include?(nil)
-
-          subjects = indexes.include?("dc.subject") ? %i[keywords headings] : []
-          wider = Strategy::TextTerm.new(text: "x", fields: fields | subjects).fields
-          Place.new(indexes: indexes.uniq, fields: wider,
-                    notes: wider == fields ? [] : ["keywords and names of headings are one index there"])
-        end
-
-        def exactly(indexes, fields) = Place.new(indexes:, fields:, notes: [])
-
-        def anywhere
-          index = @ability.anywhere
-          Place.new(indexes: [index == "cql.serverchoice" ? "cql.serverChoice" : index],
-                    fields: ALL,
-                    notes: ["looked for anywhere in the record"])
+        def clause(index, text)
+          index ? "#{index} #{text.include?(" ") ? "adj" : "="} \"#{text}\"" : "\"#{text}\""
         end
       end
     end
