@@ -21,7 +21,7 @@ module Hobrin
       def records(prefix:, token: nil, from: nil)
         asked = token ? { "resumptionToken" => token } : { "metadataPrefix" => prefix,
                                                            "from" => from }.compact
-        answer = understood { Catalogue::Oai::Answer.read(get("verb" => "ListRecords", **asked)) }
+        answer = NoAnswer.understood { Catalogue::Oai::Answer.read(get("verb" => "ListRecords", **asked)) }
         code, words = answer.errors.first
         raise NoAnswer, "It says: #{words} (#{code})" if code
 
@@ -31,15 +31,7 @@ module Hobrin
       private
 
       def get(params) = @fetch.get(@address, params)
-      def root(params) = understood { Exchange::Xml.root(get(params)) }
-
-      def understood
-        yield
-      rescue InputError => e
-        raise if e.errors.key?(:address)
-
-        raise NoAnswer, "It answered with something that is no answer. #{e.message}"
-      end
+      def root(params) = NoAnswer.understood { Exchange::Xml.root(get(params)) }
     end
   end
 end

@@ -13,7 +13,7 @@ module Hobrin
 
       # What it can do: a Catalogue::Ability, by its explain record. Raises NoAnswer.
       def ability
-        understood do
+        NoAnswer.understood do
           Catalogue::Sru::Explain.read(@fetch.get(@address,
                                                   Catalogue::Sru::Asking.explain(@version)))
         end
@@ -29,22 +29,12 @@ module Hobrin
       # A Catalogue::Sru::Answer with records. Raises NoAnswer.
       def search(query, from: 1, most: 0, schema: nil)
         asked = Catalogue::Sru::Asking.search(query, version: @version, from:, most:, schema:)
-        answer = understood { Catalogue::Sru::Answer.read(@fetch.get(@address, asked)) }
+        answer = NoAnswer.understood { Catalogue::Sru::Answer.read(@fetch.get(@address, asked)) }
         told = answer.troubles
         raise NoAnswer,
               "It says: #{told.first(3).join("; ")}" if told.any? && answer.records.empty?
 
         answer
-      end
-
-      private
-
-      def understood
-        yield
-      rescue InputError => e
-        raise if e.errors.key?(:address)
-
-        raise NoAnswer, "It answered with something that is no answer. #{e.message}"
       end
     end
   end

@@ -11,9 +11,7 @@ module Hobrin
 
           # As `call`, bit by bit. records :: any Enumerable of Record; out :: whatever takes <<
           def stream(records, out, sample: false)
-            out << "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<records>\n"
-            records.each { |record| out << item(record, sample:) << "\n" }
-            out << "</records>\n"
+            Xml.stream(records.lazy.map { |record| item(record, sample:) }, out, "records")
           end
 
           # One record, as an element. wrapper :: OAI or SRW, the namespace of the element around

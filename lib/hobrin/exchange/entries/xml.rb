@@ -33,6 +33,13 @@ module Hobrin
           "<#{name}#{said}>#{content}</#{name}>"
         end
 
+        # Writes elements one by one into a document of their own.
+        def stream(elements, out, name, namespace = nil)
+          out << "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<#{name}#{" xmlns=\"#{namespace}\"" if namespace}>\n"
+          elements.each { |element| out << element << "\n" }
+          out << "</#{name}>\n"
+        end
+
         # The same for a value that is text; "" for none.
         def value(name, value, **attributes)
           value.to_s.empty? ? "" : tag(name, text(value), **attributes)

@@ -15,9 +15,8 @@ module Hobrin
 
           # As `call`, bit by bit. records :: any Enumerable of Record; out :: whatever takes <<
           def stream(records, out, sample: false)
-            out << "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n<collection xmlns=\"#{NAMESPACE}\">\n"
-            records.each { |record| out << item(record, sample:, namespace: nil) << "\n" }
-            out << "</collection>\n"
+            items = records.lazy.map { |record| item(record, sample:, namespace: nil) }
+            Xml.stream(items, out, "collection", NAMESPACE)
           end
 
           # One record, as an element.
