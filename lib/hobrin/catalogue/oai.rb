@@ -5,7 +5,6 @@ module Hobrin
     # The Open Archives Initiative Protocol for Metadata Harvesting, version 2.0.
     module Oai
       NAMESPACE = "http://www.openarchives.org/OAI/2.0/"
-      VERBS = %w[Identify ListMetadataFormats ListSets ListIdentifiers ListRecords GetRecord].freeze
     end
   end
 end

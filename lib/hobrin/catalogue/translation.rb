@@ -13,6 +13,9 @@ module Hobrin
       class Part < Value
         attributes :became, :text, :notes
 
+        # What can be asked as it is.
+        def self.same(leaf) = new(became: leaf, text: Strategy::Cql.write(leaf), notes: [])
+
         def self.left_out(note) = new(became: nil, text: "", notes: [note])
 
         def left_out? = became.nil?
@@ -57,7 +60,7 @@ module Hobrin
 
       # A filter is no name elsewhere: its own words are asked for.
       def filter(leaf)
-        return same(leaf) if @ability.index?("hobrin.filter")
+        return Part.same(leaf) if @ability.index?("hobrin.filter")
 
         call(@filters.tree(leaf)).with_notes(["the filter's own words and headings"])
       end
@@ -67,12 +70,10 @@ module Hobrin
                   Strategy::Everything => "cql.allrecords" }.fetch(leaf.class) do
           raise ArgumentError, "cannot translate #{leaf.class}"
         end
-        return same(leaf) if @ability.index?(index)
+        return Part.same(leaf) if @ability.index?(index)
 
         Part.left_out("left out: there is no index for it")
       end
-
-      def same(leaf) = Part.new(became: leaf, text: Strategy::Cql.write(leaf), notes: [])
     end
   end
 end

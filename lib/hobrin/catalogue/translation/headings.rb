@@ -18,7 +18,7 @@ module Hobrin
 
         # leaf :: Strategy::Heading. Gives a Part.
         def call(leaf)
-          return same(leaf) if known?(leaf)
+          return Part.same(leaf) if known?(leaf)
           return Part.left_out(NO_ASPECTS) if leaf.label == Strategy::Heading::ANY
 
           @ability.index?("dc.subject") ? subjects(leaf) : names(leaf)
@@ -33,11 +33,9 @@ module Hobrin
           @ability.index?("dc.subject") && needed.all? { |name| @ability.modifier?(name) }
         end
 
-        def same(leaf) = Part.new(became: leaf, text: Strategy::Cql.write(leaf), notes: [])
-
         def subjects(leaf)
           labels = labels(leaf)
-          parts = labels.first(MOST).map { |label| same(Strategy::Heading.new(label:, narrower: false)) }
+          parts = labels.first(MOST).map { |label| Part.same(Strategy::Heading.new(label:, narrower: false)) }
           below = "with what is narrower, one by one: #{parts.size}" if parts.size > 1
           joined(parts, [*lost(leaf), *below, *too_many(labels)])
         end

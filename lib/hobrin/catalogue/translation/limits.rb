@@ -25,14 +25,12 @@ module Hobrin
         # leaf :: Strategy::Limit, Dates or Journal. Gives a Part.
         def call(leaf)
           return dates(leaf) if leaf.is_a?(Strategy::Dates)
-          return same(leaf) if @ability.index?(INDEX.fetch(leaf.name))
+          return Part.same(leaf) if @ability.index?(INDEX.fetch(leaf.name))
 
           AS_WORDS.include?(leaf.name) ? as_words(leaf) : Part.left_out(LEFT_OUT)
         end
 
         private
-
-        def same(leaf) = Part.new(became: leaf, text: Strategy::Cql.write(leaf), notes: [])
 
         def as_words(leaf)
           parts = leaf.values.map { |value| @words.call(Strategy::TextTerm.read(value.delete(",()"))) }
@@ -46,7 +44,7 @@ module Hobrin
 
           asked = leaf.from && leaf.to ? %w[within] : [leaf.from ? ">=" : "<="]
           asked = ["="] if leaf.from == leaf.to
-          return same(leaf) if asked.all? { |relation| @ability.relation?(index, relation) }
+          return Part.same(leaf) if asked.all? { |relation| @ability.relation?(index, relation) }
 
           between(leaf, index) || years(leaf, index) || Part.left_out(SINGLE_YEARS)
         end
