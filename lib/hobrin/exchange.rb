@@ -29,15 +29,16 @@ module Hobrin
       # Reads records one by one.
       #
       # io :: read as bytes, from its beginning; format :: a name of FORMATS; skip :: entries at the
-      #   front to pass over
+      #   front to pass over; only :: tells by a place whether that entry is wanted
       # Yields each entry's place from 1, and its Record, or a Refusal that says why there is none.
-      def each(io, format:, skip: 0)
+      def each(io, format:, skip: 0, only: ->(_place) { true })
         reader = FORMATS.fetch(format)::Reader.new
         FORMATS.fetch(format)::Entries.each(io) do |entry|
-          next if entry.place <= skip && !reader.needs?(entry)
+          wanted = entry.place > skip && only[entry.place]
+          next unless wanted || reader.needs?(entry)
 
           result = entry.reason ? Refusal.of(entry, entry.reason) : record(reader, entry)
-          yield entry.place, result if result && entry.place > skip
+          yield entry.place, result if result && wanted
         end
       end
 

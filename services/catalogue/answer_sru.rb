@@ -31,8 +31,8 @@ module Hobrin
         @ability = ability
       end
 
-      # params :: Hash of String to String; host, port, path :: where this answers. Gives XML. Nothing
-      #   that is sent raises: what is wrong is told in the answer.
+      # params :: Hash of String to String; host, port, path :: where this answers. Gives XML.
+      #   Nothing that is sent raises: what is wrong is told in the answer.
       def call(params, host:, port:, path: PATH)
         version = Catalogue::Sru::Question.version_of(params)
         writer = Catalogue::Sru::Writer.new(version)

@@ -2,8 +2,8 @@
 
 module Hobrin
   module Services
-    # Brings records in from a catalogue, a step at a time, as an import that can be stopped, gone on
-    # with and taken back. Each record is called by its catalogue and what that calls it, so that
+    # Brings records in from a catalogue, a step at a time, as an import that can be stopped, gone
+    # on with and taken back. Each record is called by its catalogue and what that calls it, so that
     # records of two catalogues never meet; that they are one paper is found out as for files.
     class FetchRecords
       STEP = 50
@@ -18,22 +18,21 @@ module Hobrin
         @imports = context.library.imports
       end
 
-      # import :: Store::Imports::Import with a source; the block, when it gives :stop, ends it after a
-      #   step. Raises Outside::NoAnswer, GoneError for a catalogue that was taken off the list.
-      def call(import, &progress)
+      # import :: Store::Imports::Import with a source; the block, when it gives :stop, ends it
+      #   after a step. Raises Outside::NoAnswer, GoneError for a catalogue that was taken off the list.
+      def call(import, &)
         source = @context.library.sources.find(import.source_id)
-        done = import.entries
-        run = ImportRun.new(@context, import, progress:) { done }
+        run = ImportRun.new(@context, import, &)
         catch(:stop) do
-          taking = ->(place, result) { run.take(done = place, result) }
-          source.sru? ? search(source, import, run, taking) : harvest(source, import, run, taking)
+          source.sru? ? search(source, import, run) : harvest(source, import, run)
           run.finish
         end
       end
 
       private
 
-      def search(source, import, run, taking)
+      def search(source, import, run)
+        gathering = run.gathering
         sru = Outside::SruSource.new(@fetch, source.address, version: source.version)
         place = import.entries
         while place < import.most
@@ -43,9 +42,9 @@ module Hobrin
           break if answer.records.empty?
 
           answer.records.first(import.most - place).each do |text|
-            taking.call(place += 1, record(text, source, format_of(source), place))
+            gathering.take(place += 1, record(text, source, format_of(source), place))
           end
-          run.write
+          run.write(gathering.piece(place))
           break if answer.count && place >= answer.count
         end
       end
@@ -53,17 +52,18 @@ module Hobrin
       def step(source, left) = [STEP, left, source.ability&.most || STEP].min
       def format_of(source) = Catalogue::FORMATS.fetch(source.format)
 
-      def harvest(source, import, run, taking)
+      def harvest(source, import, run)
         oai = Outside::OaiSource.new(@fetch, source.address)
+        gathering = run.gathering
         token, place, parts = import.token, import.entries, 0
         loop do
           answer = oai.records(prefix: source.format, token:,
                                from: token ? nil : source.harvested_to)
           gone, there = answer.records.partition(&:deleted?)
           take_out(source, gone)
-          there.each { |item| taking.call(place += 1, item_record(item, source, place)) }
+          there.each { |item| gathering.take(place += 1, item_record(item, source, place)) }
           before, token = token, answer.token
-          run.write(token:) if there.any?
+          run.write(gathering.piece(place), token:) if there.any?
           # One that leads back to itself would never end.
           break if token.nil? || token == before || (parts += 1) > MOST_PARTS
         end

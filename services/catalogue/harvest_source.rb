@@ -2,8 +2,8 @@
 
 module Hobrin
   module Services
-    # Begins to harvest a catalogue, or to harvest what changed there since the last time, as an import
-    # in the background.
+    # Begins to harvest a catalogue, or to harvest what changed there since the last time, as an
+    # import in the background.
     class HarvestSource
       def initialize(context)
         @context = context

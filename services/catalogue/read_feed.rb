@@ -5,7 +5,8 @@ require "uri"
 
 module Hobrin
   module Services
-    # New papers of an inquiry as an Atom feed (RFC 4287), by a secret address that can be taken back.
+    # New papers of an inquiry as an Atom feed (RFC 4287), by a secret address that can be taken
+    # back.
     class ReadFeed
       KIND = "feed"
       BYTES = 32

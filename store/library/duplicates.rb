@@ -9,11 +9,11 @@ module Hobrin
         @db = db
       end
 
-      # numbered :: Array of [number, Record] that just went in. Gives how many of them were linked.
-      def link(numbered)
-        return 0 if numbered.empty?
+      # numbers :: of records that just went in, in order. Gives how many of them were linked.
+      def link(numbers)
+        return 0 if numbers.empty?
 
-        new = @db[:records].where(number: numbered.first.first..numbered.last.first)
+        new = @db[:records].where(number: numbers.first..numbers.last)
         by_doi = first_with(new, :doi)
         by_key = first_with(new, :duplicate_key) do |twin|
           twin.where(Sequel.|({ Sequel[:one][:doi] => nil }, { Sequel[:two][:doi] => nil }))
@@ -36,7 +36,8 @@ module Hobrin
         Records::RecordSet.of((later.keys + firsts).uniq)
       end
 
-      # Pairs of numbers that are linked: [[first, number], …], at most `limit`, those after `after`.
+      # Pairs of numbers that are linked: [[first, number], …], at most `limit`, those after
+      # `after`.
       def pairs(limit:, after: 0)
         linked = @db[:records].exclude(duplicate_of: nil).where { number > after }
         linked.order(:number).limit(limit).select_map(%i[duplicate_of number])

@@ -18,11 +18,11 @@ module Hobrin
         @db = db
       end
 
-      # numbered :: Array of [number, Records::Record] that just went in
-      def add(numbered) = put(numbered, numbered.first.first)
+      # numbers :: Hash of places in a Batch to the numbers under which its records are written
+      def add(batch, numbers) = put(batch, numbers, numbers.values.first)
 
       # The same of records that are written anew: below every part that is there.
-      def add_anew(numbered) = put(numbered, [@db[:facets].min(:part).to_i, 0].min - 1)
+      def add_anew(batch, numbers) = put(batch, numbers, [@db[:facets].min(:part).to_i, 0].min - 1)
 
       # Joins the parts of each value into one.
       def join
@@ -65,19 +65,11 @@ module Hobrin
       private
 
       # part :: its number, which no other has
-      def put(numbered, part)
-        gathered = Hash.new do |names, name|
-          names[name] = Hash.new do |values, value|
-            values[value] = []
-          end
-        end
-        numbered.each do |number, record|
-          Retrieval::Facets.with_repeats(record).each { |name, value| gathered[name][value] << number }
-        end
-        gathered[:all]["all"] = numbered.map(&:first)
-        write(gathered.flat_map do |name, values|
-          values.map do |value, numbers|
-            [name, value, part, Records::RecordSet.of(numbers)]
+      def put(batch, numbers, part)
+        write(batch.facets.flat_map do |name, values|
+          values.filter_map do |value, places|
+            set = Records::RecordSet.of(places.filter_map { |place| numbers[place] })
+            [name, value, part, set] unless set.empty?
           end
         end)
       end

@@ -96,10 +96,13 @@ module Hobrin
       # RecordRows::Outcome.
       # sample :: says that the library holds made-up records. The block, if any, is given the
       #   outcome and writes down what came of it in the same transaction.
-      def add(records, sample: false)
+      def add(records, sample: false, &written) = add_batch(Batch.of(records), sample:, &written)
+
+      # The same of records that are laid out already, as a Batch.
+      def add_batch(batch, sample: false)
         changing do
           meta_write("sample", "yes") if sample
-          RecordRows.new(@db).add(records).tap { |outcome| yield outcome if block_given? }
+          RecordRows.new(@db).add(batch).tap { |outcome| yield outcome if block_given? }
         end
       end
 

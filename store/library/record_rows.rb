@@ -5,8 +5,8 @@ module Hobrin
     # Writes records: the row, the full text, the authors, and the stored set of each facet value;
     # and finds out which are the same paper as one that is there.
     class RecordRows
-      # added :: Array of [number, Record] that went in; known_ids :: of those that were there already;
-      #   known :: how many times one of them was met
+      # added :: Array of the numbers of those that went in; known_ids :: of those that were there
+      #   already; known :: how many times one of them was met
       # duplicates :: of the added, how many are the same paper as an earlier one
       class Outcome < Value
         attributes :added, :known, :duplicates, :known_ids
@@ -19,52 +19,53 @@ module Hobrin
         @db = db
       end
 
-      # records :: Array of Records::Record. One whose id is there is left as it is; where that is
-      # another paper's, since many files count from 1, it gets an id of its own. Gives an Outcome.
-      def add(records)
-        fresh, again, others = sorted(records)
-        more, once_more, = sorted(others.map { |record| record.with(id: Exchange::Identity.apart(record)) })
-        numbered = (fresh + more).zip(next_number..).map(&:reverse)
-        write(numbered)
-        FacetSets.new(@db).add(numbered) if numbered.any?
-        known = again + once_more
-        Outcome.new(added: numbered, known: known.size, known_ids: known.map(&:id).uniq,
-                    duplicates: Duplicates.new(@db).link(numbered))
+      # batch :: Batch. A record whose id is there is left as it is; where that is another paper's,
+      # since many files count from 1, it gets an id of its own. Gives an Outcome.
+      def add(batch)
+        fresh, again, others = sorted(batch)
+        apart = Batch.of(others.map { |place| apart(batch.record(place)) })
+        more, once_more, = sorted(apart)
+        added = write(batch, fresh) + write(apart, more)
+        known = batch.ids.values_at(*again) + apart.ids.values_at(*once_more)
+        Outcome.new(added:, known: known.size, known_ids: known.uniq, duplicates: Duplicates.new(@db).link(added))
       end
 
       private
+
+      def apart(record) = record.with(id: Exchange::Identity.apart(record))
 
       # A number is given once, also when its record was taken out again.
       def next_number
         [@db[:records].max(:number), @db[:versions].max(:highest)].compact.max.to_i + 1
       end
 
-      # [those that are new, those that are there, those whose id is another paper's]
-      def sorted(records)
-        there = titles(records.map(&:id))
-        fresh, again = records.partition { |record| !there.key?(record.id) && there[record.id] = record.title }
-        [fresh, *again.partition { |record| same_title?(record.title, there[record.id]) }]
+      # The places of [those that are new, those that are there, those whose id is another paper's].
+      def sorted(batch)
+        there = titles(batch.ids)
+        fresh, others = batch.ids.each_index.partition do |place|
+          !there.key?(batch.ids[place]) && there[batch.ids[place]] = batch.titles[place]
+        end
+        [fresh, *others.partition { |place| there[batch.ids[place]] == batch.titles[place] }]
       end
 
-      # Hash of id to title for those of the ids that are there.
+      # Hash of id to folded title for those of the ids that are there.
       def titles(ids)
         @db[:records].where(Membership.of(:id, ids))
                      .select_hash(:id, Sequel.lit("csl ->> '$.title'").as(:title))
+                     .transform_values { |title| Text::Tokens.line(title) }
       end
 
-      def same_title?(one, two) = Text::Tokens.line(one) == Text::Tokens.line(two)
+      # Writes the records at some places. Gives their numbers.
+      def write(batch, places)
+        return [] if places.empty?
 
-      def write(numbered)
+        first = next_number
+        numbers = places.each_with_index.to_h { |place, after| [place, first + after] }
         @db.synchronize do |connection|
-          Rows.write(connection, INSERT, numbered) { |number, record| row(number, record) }
+          Rows.write(connection, INSERT, numbers) { |place, number| [number, batch.ids[place], *batch.rows[place]] }
         end
-        WordRows.new(@db).add(numbered)
-        Citations.new(@db).add(numbered)
-      end
-
-      def row(number, record)
-        [number, record.id, record.published, Records::DuplicateKey.doi(record), Records::DuplicateKey.key(record),
-         JSON.generate(Exchange::CslJson::Writer.item(record))]
+        [WordRows, Citations, FacetSets].each { |table| table.new(@db).add(batch, numbers) }
+        numbers.values
       end
     end
   end

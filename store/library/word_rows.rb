@@ -7,8 +7,7 @@ module Hobrin
     class WordRows
       TEXTS = "INSERT INTO texts (rowid, title, abstract, keywords, headings) VALUES (?, ?, ?, ?, ?)"
       # All authors of a batch at once, as one JSON text, and in order, so that neighbours are
-      # written
-      # one after the other.
+      # written one after the other.
       AUTHORS = "INSERT OR IGNORE INTO authors SELECT value ->> 0, value ->> 1, value ->> 2 FROM json_each(?) " \
                 "ORDER BY 1, 2"
       BATCH = 4_000
@@ -18,13 +17,11 @@ module Hobrin
         @db = db
       end
 
-      # numbered :: Array of [number, Records::Record]
-      def add(numbered)
+      # numbers :: Hash of places in a Batch to the numbers under which its records are written
+      def add(batch, numbers)
         @db.synchronize do |connection|
-          Rows.write(connection, TEXTS, numbered) do |number, record|
-            [number, *FullText.columns(record)]
-          end
-          Rows.write(connection, AUTHORS, [authors(numbered)]) { |rows| [JSON.generate(rows)] }
+          Rows.write(connection, TEXTS, numbers) { |place, number| [number, *batch.texts[place]] }
+          Rows.write(connection, AUTHORS, [authors(batch, numbers)]) { |rows| [JSON.generate(rows)] }
         end
       end
 
@@ -38,21 +35,16 @@ module Hobrin
       def write_anew
         highest = @db[:records].max(:number) || 0
         (1..highest).step(BATCH) do |first|
-          rows = @db[:records].where(number: first...(first + BATCH)).order(:number).select_map(%i[
-                                                                                                  number csl
-                                                                                                ])
-          add(rows.map do |number, csl|
-            [number, Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))]
-          end)
+          rows = @db[:records].where(number: first...(first + BATCH)).order(:number).select_map(%i[number csl])
+          batch = Batch.of(rows.map { |_, csl| Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true)) })
+          add(batch, rows.each_with_index.to_h { |(number, _), place| [place, number] })
         end
       end
 
       private
 
-      def authors(numbered)
-        numbered.flat_map do |number, record|
-          record.authors.map { |author| [Text::Tokens.line(author.family), Text::Folding.fold(author.initials), number] }
-        end
+      def authors(batch, numbers)
+        numbers.flat_map { |place, number| batch.authors[place].map { |author| [*author, number] } }
       end
     end
   end

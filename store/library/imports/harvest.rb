@@ -18,7 +18,8 @@ module Hobrin
         @db = db
       end
 
-      # So many entries after a number, the first first. from, till :: ISO 8601 or nil, both included
+      # So many entries after a number, the first first. from, till :: ISO 8601 or nil, both
+      #   included
       def entries(after:, limit:, from: nil, till: nil)
         all = between(there.union(went_away, all: true, from_self: true), from, till)
         all.where do

@@ -71,9 +71,8 @@ module Hobrin
                     refused: refusals.size }
         grown = counted.to_h { |name, count| [name, Sequel[name] + count] }
         @db[:imports].where(id:).update(entries: place, at_byte:, token:, **grown)
-        numbers = outcome.added.map(&:first)
-        @db[:import_parts].insert(import_id: id, first: numbers.first,
-                                  last: numbers.last) if numbers.any?
+        numbers = outcome.added
+        @db[:import_parts].insert(import_id: id, first: numbers.first, last: numbers.last) if numbers.any?
         keep_known(id, outcome.known_ids)
         keep_refusals(id, refusals)
         keep_headings(id, headings)

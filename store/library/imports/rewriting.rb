@@ -12,10 +12,8 @@ module Hobrin
       # numbers :: of records. The block is given each Record and gives the one in its place.
       # Gives how many changed.
       def call(numbers)
-        changed = @db[:records].where(Membership.of(:number,
-                                                    numbers)).order(:number).select_map(%i[number
-                                                                                           csl])
-                               .filter_map do |number, csl|
+        rows = @db[:records].where(Membership.of(:number, numbers)).order(:number).select_map(%i[number csl])
+        changed = rows.filter_map do |number, csl|
           before = Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))
           after = yield before
           [number, before, after] unless after == before
@@ -27,12 +25,13 @@ module Hobrin
       private
 
       def write(changed)
-        numbered = changed.map { |number, _, after| [number, after] }
+        batch = Batch.of(changed.map(&:last))
+        numbers = changed.each_with_index.to_h { |(number, *), place| [place, number] }
         Removal.new(@db).forget_words(changed.map { |number, before, _| [number, before] })
-        WordRows.new(@db).add(numbered)
-        numbered.each { |number, record| @db[:records].where(number:).update(csl: JSON.generate(Exchange::CslJson::Writer.item(record))) }
-        FacetSets.new(@db).remove(Records::RecordSet.of(numbered.map(&:first)))
-        FacetSets.new(@db).add_anew(numbered)
+        WordRows.new(@db).add(batch, numbers)
+        numbers.each { |place, number| @db[:records].where(number:).update(csl: batch.rows[place].last) }
+        FacetSets.new(@db).remove(Records::RecordSet.of(numbers.values))
+        FacetSets.new(@db).add_anew(batch, numbers)
       end
     end
   end

@@ -29,7 +29,8 @@ module Hobrin
 
       def named(name) = @db[:sources].first(name:)&.then { |row| source(row) }
 
-      # Adds one, or writes it anew by its name. Gives its Source. ability :: Catalogue::Ability or nil
+      # Adds one, or writes it anew by its name. Gives its Source. ability :: Catalogue::Ability or
+      #   nil
       def write(ability: nil, **values)
         row = { **values, ability: ability && JSON.generate(ability.to_h) }
         Trouble.told do

@@ -11,14 +11,10 @@ module Hobrin
         @db = db
       end
 
-      # numbered :: Array of [number, Records::Record] that just went in
-      def add(numbered)
-        pairs = numbered.flat_map { |number, record| record.cites.map { |cited| [cited, number] } }
-        @db.synchronize do |connection|
-          Rows.write(connection, INSERT, pairs) do |pair|
-            pair
-          end
-        end if pairs.any?
+      # numbers :: Hash of places in a Batch to the numbers under which its records are written
+      def add(batch, numbers)
+        pairs = numbers.flat_map { |place, number| batch.cites[place].map { |cited| [cited, number] } }
+        @db.synchronize { |connection| Rows.write(connection, INSERT, pairs) { |pair| pair } } if pairs.any?
       end
 
       # ids :: of papers. Gives a Hash of each to the ids of the papers that cite it.

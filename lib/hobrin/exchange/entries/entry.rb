@@ -12,7 +12,12 @@ module Hobrin
       attributes :place, :line, :text, :reason, :value
 
       def initialize(place:, line:, text:, reason: nil, value: nil)
-        super
+        @place = place
+        @line = line
+        @text = text
+        @reason = reason
+        @value = value
+        freeze
       end
 
       # Past this many bytes a text is no entry of a reference list.

@@ -4,7 +4,8 @@ require "nokogiri"
 
 module Hobrin
   module Exchange
-    # XML from outside, read without fetching anything and without entities; and XML written as text.
+    # XML from outside, read without fetching anything and without entities; and XML written as
+    # text.
     module Xml
       # Control characters, which no XML may hold.
       FORBIDDEN = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]/
@@ -14,8 +15,9 @@ module Hobrin
       private_constant :SIGNS, :DECLARATION
 
       class << self
-        # text :: a whole document, as bytes or text. Gives its root element, without namespaces to care for when
-        #   `plain`. Raises InputError (:file) for what is no XML, or brings a document type.
+        # text :: a whole document, as bytes or text. Gives its root element, without namespaces to
+        #   care for when `plain`. Raises InputError (:file) for what is no XML, or brings a
+        #   document type.
         def root(text, plain: true)
           document = Nokogiri::XML(Utf8.of(text).sub(DECLARATION,
                                                      "")) { |options| options.nonet.strict }

@@ -2,9 +2,9 @@
 
 module Hobrin
   module Exchange
-    # Cuts a stream of XML into the elements of one name by their tags, and leaves what is in them to
-    # the reader: a file may be as large as it likes, and what is wrong in one element spoils no other.
-    # What the first element of the file says of namespaces is given to each.
+    # Cuts a stream of XML into the elements of one name by their tags, and leaves what is in them
+    # to the reader: a file may be as large as it likes, and what is wrong in one element spoils no
+    # other. What the first element of the file says of namespaces is given to each.
     class XmlEntries
       PIECE = 64 * 1024
       # A document type could name files and other machines, or grow without end.

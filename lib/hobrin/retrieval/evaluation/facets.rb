@@ -9,19 +9,22 @@ module Hobrin
       BETWEEN = "\u001F"
       # The limits, each with what a record must state for it to let the record through.
       STATED = { type: :types, age: :ages, sex: :sex, species: :species }.freeze
-      private_constant :BETWEEN, :STATED
+      SINGLE = { dates: :published, added: :added, language: :language, place: :country }.freeze
+      private_constant :BETWEEN, :STATED, :SINGLE
 
       class << self
         # record :: Records::Record. Gives an Array of [facet name, value], each once.
-        def of(record) = with_repeats(record).uniq
+        def of(record) = enum_for(:each, record).to_a.uniq
 
-        # The same, where what comes twice does no harm: finding that out takes as long as the rest.
-        def with_repeats(record)
-          [*stated(record), *single(record), *record.headings.flat_map do |indexing|
-            heading(indexing)
-          end,
-           *Records::Flags.of(record).map { |flag| [:flag, flag] },
-           *(record.indexed? ? [] : [[:unindexed, "yes"]]), *unstated(record)]
+        # Yields the same one by one, some of them twice: finding that out takes as long as the rest,
+        # and this runs for every record that comes in.
+        def each(record, &)
+          stated(record, &)
+          yield :year, record.year.to_s if record.year
+          yield :journal, record.journal if record.journal
+          record.headings.each { |indexing| heading(indexing, &) }
+          Records::Flags.of(record).each { |flag| yield :flag, flag }
+          yield :unindexed, "yes" unless record.indexed?
         end
 
         # The facet, and its value, for a heading as a search asks for it.
@@ -34,36 +37,28 @@ module Hobrin
 
         private
 
+        # What a record does not say, a limit on it cannot let through.
         def stated(record)
-          STATED.flat_map { |name, list| record.public_send(list).map { |value| [name, value] } }
+          STATED.each do |name, list|
+            values = record.public_send(list)
+            yield :unstated, name.to_s if values.empty?
+            values.each { |value| yield name, value }
+          end
+          SINGLE.each do |name, attribute|
+            value = record.public_send(attribute)
+            value ? yield(name, value) : yield(:unstated, name.to_s)
+          end
         end
 
-        def single(record)
-          { dates: record.published, added: record.added, year: record.year&.to_s, language: record.language,
-            place: record.country, journal: record.journal }.compact.to_a
-        end
-
-        # Written out plainly: this runs for each heading of each record.
         def heading(indexing)
-          found = [[:heading, indexing.label], [:heading, Strategy::Heading::ANY]]
-          found.push([:main, indexing.label], [:main, Strategy::Heading::ANY]) if indexing.main
-          indexing.aspects.each do |aspect|
-            [indexing.label, Strategy::Heading::ANY].each do |label|
-              found << heading_key(label, main: false, aspect:)
-              found << heading_key(label, main: true, aspect:) if indexing.main
+          [indexing.label, Strategy::Heading::ANY].each do |label|
+            yield :heading, label
+            yield :main, label if indexing.main
+            indexing.aspects.each do |aspect|
+              yield(*heading_key(label, main: false, aspect:))
+              yield(*heading_key(label, main: true, aspect:)) if indexing.main
             end
           end
-          found
-        end
-
-        # What a record does not say, a limit on it cannot let through.
-        def unstated(record)
-          lists = STATED.reject { |_, list| record.public_send(list).any? }.keys
-          single = { dates: record.published, added: record.added, language: record.language,
-                     place: record.country }
-          [*lists, *single.select do |_, value|
-            value.nil?
-          end.keys].map { |name| [:unstated, name.to_s] }
         end
       end
     end

@@ -28,19 +28,15 @@ module Hobrin
       #   nil to tell by the file
       # sample :: says that the records are made up; name :: of the file, for the list of imports
       # import :: Store::Imports::Import that was begun already, or nil
-      # The block, if any, is told [entries read, bytes read] after each batch; when it gives :stop,
+      # The block, if any, is told [entries read, bytes read] after each piece; when it gives :stop,
       # no more is read.
       # Raises InputError (:file) when the file is in none of the formats. Gives an Outcome.
       def call(io, format: nil, sample: false, name: "a file", import: nil, &progress)
         format = known!(io, format)
         import ||= begun(io, format, sample, name)
-        position = 0
-        run = ImportRun.new(@context, import, progress:) { position }
+        run = ImportRun.new(@context, import, &progress)
         catch(:stop) do
-          ReadAhead.each(io, format:, skip: import.entries) do |place, result, at|
-            position = at
-            run.take(place, result)
-          end
+          ReadAhead.each(io, run.gathering, format:, skip: import.entries) { |piece| run.write(piece) }
           run.finish
         end
         outcome(run, import, format)

@@ -1,0 +1,78 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # A process that works things out for the one that started it, and gives them over as they are
+    # ready, a few ahead.
+    class ForkedReader
+      LENGTH = "N"
+      # What waits to be taken.
+      AHEAD = 2
+      private_constant :LENGTH, :AHEAD
+
+      # The block runs in the new process. It is given a Proc that gives a value over: one of plain
+      # Structs, texts and numbers. An error of Hobrin's goes the same way.
+      def initialize(&work)
+        @from, to = IO.pipe(binmode: true)
+        @pid = start(to, work)
+        to.close
+        @waiting = SizedQueue.new(AHEAD)
+        @listening = Thread.new { listen }
+      end
+
+      # Yields the next value, when it is there. Gives true; false when there are no more. Raises
+      # the error that ended it.
+      def take
+        text = @waiting.pop or return false
+        # It comes from a process of our own.
+        value = Marshal.load(text) # rubocop:disable Security/MarshalLoad
+        raise value if value.is_a?(Exception)
+
+        yield value
+        true
+      end
+
+      # One that was not heard to its end finds its pipe shut.
+      def stop
+        @listening.kill.join
+        @from.close
+        Process.wait(@pid)
+      end
+
+      private
+
+      def start(to, work)
+        Process.fork do
+          @from.close
+          run(to, work)
+        rescue Errno::EPIPE
+          nil
+        ensure
+          # Nothing that belongs to the process before, such as its databases, is touched at the
+          # end.
+          Process.exit!(true)
+        end
+      end
+
+      def run(to, work)
+        work.call(->(value) { give(to, value) })
+      rescue Hobrin::Error => e
+        give(to, e)
+      end
+
+      def give(to, value)
+        text = Marshal.dump(value)
+        to.write([text.bytesize].pack(LENGTH), text)
+      end
+
+      # Takes in what is given over while this process does something else.
+      def listen
+        while (length = @from.read(4))
+          @waiting << @from.read(length.unpack1(LENGTH))
+        end
+      ensure
+        @waiting.close
+      end
+    end
+  end
+end

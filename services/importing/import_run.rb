@@ -1,0 +1,38 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # One import as it goes: writes pieces, and what came of each.
+    class ImportRun
+      # Headings that the thesaurus lacks: Hash of each to the records that carry it.
+      attr_reader :strange
+
+      # import :: Store::Imports::Import; the block, if any, is told [entries, how far] after each
+      #   piece; when it gives :stop, no more is read.
+      def initialize(context, import, &progress)
+        @library = context.library
+        @context = context
+        @import = import
+        @progress = progress
+        @strange = Hash.new(0)
+      end
+
+      # Gathers entries for this run.
+      def gathering = Gathering.new(@library.thesaurus, @library.matches.names)
+
+      # piece :: Piece; token :: where to go on, for what has no place. Throws :stop.
+      def write(piece, token: nil)
+        return if piece.empty? && token.nil?
+
+        @library.add_batch(piece.batch, sample: @import.sample) do |outcome|
+          @library.imports.add(@import.id, outcome, place: piece.place, at_byte: piece.at,
+                                                    refusals: piece.refusals, headings: piece.headings, token:)
+        end
+        piece.strange.each { |heading, records| @strange[heading] += records }
+        throw :stop if @progress&.call(piece.place, piece.at) == :stop
+      end
+
+      def finish = @library.finish_import(@import, at: @context.now)
+    end
+  end
+end

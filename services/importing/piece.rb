@@ -1,0 +1,22 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # A few thousand entries of what comes in, read and laid out as the library writes them.
+    #
+    # batch :: Store::Batch; refusals :: Array of Exchange::Refusal; strange, keywords :: Hash of
+    #   heading, and of keyword, that the thesaurus lacks to the records that carry it
+    # place :: of the last entry; at :: how far the file was read
+    Piece = Struct.new(:batch, :refusals, :strange, :keywords, :place, :at) do
+      # A keyword that fewer papers of a piece have is not worth matching.
+      self::FEWEST = 2
+
+      # Names that people may match to a heading: Hash to the records that carry each.
+      def headings
+        keywords.select { |_, count| count >= self.class::FEWEST }.merge(strange) { |_, one, two| one + two }
+      end
+
+      def empty? = batch.empty? && refusals.empty?
+    end
+  end
+end
