@@ -35,7 +35,8 @@ module Hobrin
                        threaded_ids: @context.library.ids(threaded),
                        found_ids: @context.library.ids(cascade.final),
                        decisions: opened.inquiry.decisions,
-                       doubles: @context.library.duplicates.within(cascade.joined).size)
+                       doubles: @context.library.duplicates.within(cascade.joined).size,
+                       origins: @context.library.origins.counts(cascade.joined.to_a))
       end
     end
   end

@@ -23,9 +23,10 @@ module Hobrin
       def call(import, &)
         source = @context.library.sources.find(import.source_id)
         run = ImportRun.new(@context, import, &)
+        @stay = 0
         catch(:stop) do
           source.sru? ? search(source, import, run) : harvest(source, import, run)
-          run.finish
+          run.finish(staying)
         end
       end
 
@@ -70,9 +71,20 @@ module Hobrin
         @context.library.sources.harvested(source.id, import.begun_at[0, 10])
       end
 
+      # What an inquiry rests on stays, though its catalogue has it no more.
       def take_out(source, gone)
+        return if gone.empty?
+
         ids = gone.map { |item| "#{source.key}:#{item.identifier}" }
-        @context.library.take_out(ids, at: @context.now) if ids.any?
+        stay = ids & @context.inquiries.all.flat_map { |saved| saved.inquiry.kept_ids }
+        @stay += stay.size
+        @context.library.take_out(ids - stay, at: @context.now)
+      end
+
+      def staying
+        return if @stay.zero?
+
+        "The catalogue took out #{@stay} that an inquiry keeps: they stay."
       end
 
       def item_record(item, source, place)

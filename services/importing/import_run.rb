@@ -24,15 +24,17 @@ module Hobrin
       def write(piece, token: nil)
         return if piece.empty? && token.nil?
 
-        @library.add_batch(piece.batch, sample: @import.sample) do |outcome|
-          @library.imports.add(@import.id, outcome, place: piece.place, at_byte: piece.at,
-                                                    refusals: piece.refusals, headings: piece.headings, token:)
+        # A catalogue calls each of its records by a name of its own; files count from 1.
+        @library.add_batch(piece.batch, sample: @import.sample, renew: @import.source_id) do |outcome|
+          @library.imports.add(@import.id, outcome, place: piece.place, at_byte: piece.at, token:,
+                                                    refusals: piece.refusals, headings: piece.headings)
         end
         piece.strange.each { |heading, records| @strange[heading] += records }
         throw :stop if @progress&.call(piece.place, piece.at) == :stop
       end
 
-      def finish = @library.finish_import(@import, at: @context.now)
+      # message :: what is to be said of it, or nil
+      def finish(message = nil) = @library.finish_import(@import, at: @context.now, message:)
     end
   end
 end

@@ -25,7 +25,8 @@ module Hobrin
         Overview.new(papers: @context.snapshot.size, sample: @context.snapshot.sample?, years:,
                      doubles: library.duplicates.count, unindexed: index.not_indexed.size,
                      headings: @context.thesaurus.headings.size, imports: library.imports.all,
-                     sources: library.sources.all, origins:)
+                     sources: library.sources.all,
+                     origins: library.origins.all(@context.snapshot.size))
       end
 
       # Array of Store::HeadingMatches::Match.
@@ -33,18 +34,6 @@ module Hobrin
 
       # Names of all headings, for choosing one.
       def headings = @context.thesaurus.headings.map(&:label).sort
-
-      # What came in before imports were written down is from nowhere that is known.
-      def origins
-        imports = @context.library.imports
-        names = imports.all.to_h { |import| [import.id, import.name] }
-        held = imports.held.group_by do |id, _|
-          names.fetch(id)
-        end.transform_values { |pairs| pairs.sum(&:last) }
-        rest = @context.snapshot.size - held.values.sum
-        held["from before"] = rest if rest.positive?
-        held.sort_by { |name, count| [-count, name] }.to_h
-      end
 
       # Names that the thesaurus lacks, of one import: Hash of name to records.
       def strange(id) = @context.library.imports.headings(id)

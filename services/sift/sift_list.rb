@@ -53,6 +53,7 @@ module Hobrin
         when :none then [Group.new(name: "", records:)]
         when :year then grouped { |record| record.year.to_s }.sort_by(&:name).reverse
         when :rung then by_rung
+        when :source then by_source
         end
       end
 
@@ -128,6 +129,13 @@ module Hobrin
 
       def grouped(&)
         records.group_by(&).map { |name, some| Group.new(name:, records: some) }
+      end
+
+      # The one that brought the most first.
+      def by_source
+        numbers = @library.numbers(records.map(&:id))
+        origins = @library.origins.of(numbers.values)
+        grouped { |record| origins[numbers[record.id]] }.sort_by { |group| [-group.records.size, group.name] }
       end
 
       def by_rung

@@ -6,16 +6,16 @@ RSpec.describe Hobrin::Brief do
   end
 
   it "accounts for every paper on its way, and for kept ones that the search lost" do
-    flow = described_class::Flow.of(joined: 9, left: 4, found_ids: %w[a b c d e], doubles: 2, decisions: [
-                                      decision("a", :keep), decision("b", :drop, "A double"), decision("c", :drop,
-                                                                                                       "Other people"),
-                                      decision("d", :unsure), decision("gone", :keep), decision("also gone", :drop,
-                                                                                                "No study")
-                                    ])
+    decisions = [decision("a", :keep), decision("b", :drop, "A double"), decision("c", :drop, "Other people"),
+                 decision("d", :unsure), decision("gone", :keep), decision("also gone", :drop, "No study")]
+    origins = { "a colleague's long list of papers" => 4, "b" => 2, "c" => 1, "d" => 1, "e" => 1 }
+    flow = described_class::Flow.of(joined: 9, left: 4, found_ids: %w[a b c d e], doubles: 2, decisions:, origins:)
     expect(flow.to_h).to eq(joined: 9, limited: 5, by_hand: 1, doubles: 2, threaded: 0, found: 5,
-                            dropped: { "A double" => 1, "Other people" => 1 },
-                            unsure: 1, unread: 1,
-                            kept: 1, kept_outside: 1)
+                            dropped: { "A double" => 1, "Other people" => 1 }, unsure: 1, unread: 1,
+                            kept: 1, kept_outside: 1, origins:)
+    expect(described_class::FlowBoxes.new(flow).steps.first.main.lines)
+      .to eq(["found by the search", "4 a colleague's long lis…", "2 b", "1 c", "1 d", "1 from others",
+              "2 the same paper once more"])
     expect(flow.dropped_total + flow.unsure + flow.unread + flow.kept).to eq(flow.found)
   end
 

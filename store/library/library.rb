@@ -11,8 +11,9 @@ module Hobrin
       extend Forwardable
 
       # Which records are the same paper; who cites whom; what came in; which heading a name from
-      # outside stands for; the catalogues that can be asked; records in the order of their days.
-      attr_reader :duplicates, :citations, :imports, :matches, :sources, :harvest
+      # outside stands for; the catalogues that can be asked; records in the order of their days;
+      # where each came from.
+      attr_reader :duplicates, :citations, :imports, :matches, :sources, :harvest, :origins
 
       def initialize(db)
         @db = db
@@ -22,6 +23,7 @@ module Hobrin
         @matches = HeadingMatches.new(db)
         @sources = Sources.new(db)
         @harvest = Harvest.new(db)
+        @origins = Origins.new(db)
         @lock = Mutex.new
         @stored = StoredRecords.new(db) { index.sets(:dates) }
       end
@@ -51,10 +53,7 @@ module Hobrin
         end
       end
 
-      def index = now.index
-      def thesaurus = now.thesaurus
-      def size = now.size
-      def sample? = now.sample?
+      def_delegators :now, :index, :thesaurus, :size, :sample?
 
       def empty? = @db[:records].empty?
 
@@ -98,20 +97,23 @@ module Hobrin
       #   outcome and writes down what came of it in the same transaction.
       def add(records, sample: false, &written) = add_batch(Batch.of(records), sample:, &written)
 
-      # The same of records that are laid out already, as a Batch.
-      def add_batch(batch, sample: false)
+      # The same of records that are laid out already, as a Batch. renew :: whether one whose id is
+      #   there is that one as it is now
+      def add_batch(batch, sample: false, renew: false)
         changing do
           meta_write("sample", "yes") if sample
+          Renewal.new(@db).call(batch) if renew
           RecordRows.new(@db).add(batch).tap { |outcome| yield outcome if block_given? }
         end
       end
 
-      # Ends an import: what its batches wrote is joined. at :: ISO 8601
-      def finish_import(import, at:)
+      # Ends an import: what its batches wrote is joined. at :: ISO 8601; message :: what is to be
+      #   said of it, or nil
+      def finish_import(import, at:, message: nil)
         changing do
           FacetSets.new(@db).join
           WordRows.new(@db).count
-          @db[:imports].where(id: import.id).update(state: "done", ended_at: at, message: nil)
+          @db[:imports].where(id: import.id).update(state: "done", ended_at: at, message:)
         end
       end
 

@@ -11,7 +11,8 @@ module Hobrin
 
       ORDERS = { newest: "newest", strongest: "strongest", closest: "closest to the search",
                  likeliest: "likeliest to be kept" }.freeze
-      GROUPS = { none: "not grouped", rung: "by strength", year: "by year" }.freeze
+      GROUPS = { none: "not grouped", rung: "by strength", year: "by year",
+                 source: "by where they came from" }.freeze
       PARTS = { all: "all", unread: "unread", keep: "kept", unsure: "unsure", drop: "dropped",
                 free: "free full text" }.freeze
 

@@ -88,6 +88,12 @@ RSpec.describe "Harvesting", :outside do
     end
   end
 
+  def an_inquiry_keeps(context, id)
+    inquiry = Hobrin::Services::StartInquiry.new(context).call("Does night care help?")
+    decision = Hobrin::Sifting::Decision.new(record_id: id, verdict: :keep, reason: nil, note: "")
+    Hobrin::Services::ApplyEdit.new(context).call(inquiry, Hobrin::Edits::Sift::Decide.new(decision:))
+  end
+
   def provider(model)
     kind = Class.new(OAI::Provider::Base) do
       repository_name "Foreign"
@@ -126,12 +132,19 @@ RSpec.describe "Harvesting", :outside do
         expect(harvest.call).to eq({ state: "done", added: 130, known: 0, refused: 0,
                                      message: nil })
         expect(context.library.record("foreign:oai:foreign:7").title).to eq("Foreign paper 7")
-        papers[6] = ForeignPapers::Paper.new(7, Time.utc(2026, 12, 1), true)
-        papers << ForeignPapers::Paper.new(200, Time.utc(2026, 12, 1), false)
-        expect(harvest.call).to include(state: "done", added: 1, known: 0)
-        expect([context.library.record("foreign:oai:foreign:7"), context.library.size]).to eq([nil,
-                                                                                               130])
-        expect(context.evaluator.count(words("foreign paper 7"))).to eq(0)
+        an_inquiry_keeps(context, "foreign:oai:foreign:8")
+        later = Time.utc(2026, 12, 1)
+        papers[6..8] = [ForeignPapers::Paper.new(7, later, true), ForeignPapers::Paper.new(8, later, true),
+                        ForeignPapers::Paper.new(9, later, false, "A mended title")]
+        papers << ForeignPapers::Paper.new(200, later, false)
+        expect(harvest.call).to eq({ state: "done", added: 1, known: 1, refused: 0,
+                                     message: "The catalogue took out 1 that an inquiry keeps: they stay." })
+        expect(context.library.record("foreign:oai:foreign:7")).to be_nil
+        expect(context.library.record("foreign:oai:foreign:8").title).to eq("Foreign paper 8")
+        expect(context.library.record("foreign:oai:foreign:9").title).to eq("A mended title")
+        expect(context.library.size).to eq(130)
+        counts = ["foreign paper 7", "foreign paper 9", "mended title"].map { |text| context.evaluator.count(words(text)) }
+        expect(counts).to eq([0, 0, 1])
       end
     end
   end

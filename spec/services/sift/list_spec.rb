@@ -67,7 +67,10 @@ RSpec.describe "The list of papers on Sift" do
     end
 
     it "is as close to the words of a search as BM25 worked out plainly" do
-      texts = records.map { |record| Hobrin::Store::FullText.columns(record) }
+      # Cut as SQLite's ascii tokenizer cuts them (its documentation).
+      texts = records.map do |record|
+        Hobrin::Store::FullText.columns(record).map { |text| text.downcase.gsub(/[\x00-\x2F:-`{-\x7F]+/, " ").strip }
+      end
       phrases = ["delirium", "intensive care", "sleep", "earplugs", "zebra"]
       expected = plain_closeness(texts, phrases).select { |_, score| score.positive? }
       found = library.closeness(everything, phrases)

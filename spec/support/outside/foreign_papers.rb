@@ -4,12 +4,12 @@ require "oai"
 
 # Records in memory for a provider of the oai gem.
 class ForeignPapers < OAI::Provider::Model
-  Paper = Struct.new(:id, :updated_at, :gone) do
+  Paper = Struct.new(:id, :updated_at, :gone, :title) do
     def deleted? = gone
 
     def to_oai_dc
       "<oai_dc:dc xmlns:oai_dc=\"http://www.openarchives.org/OAI/2.0/oai_dc/\" " \
-        "xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><dc:title>Foreign paper #{id}</dc:title>" \
+        "xmlns:dc=\"http://purl.org/dc/elements/1.1/\"><dc:title>#{title || "Foreign paper #{id}"}</dc:title>" \
         "<dc:date>2024</dc:date></oai_dc:dc>"
     end
   end

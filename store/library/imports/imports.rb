@@ -104,15 +104,6 @@ module Hobrin
         (parts(id).flat_map(&:to_a) + @db[:import_known].where(import_id: id).select_map(:number)).uniq
       end
 
-      # Hash of each import to how many records of its own are in the library.
-      def held
-        within = (Sequel[:records][:number] >= Sequel[:import_parts][:first]) &
-                 (Sequel[:records][:number] <= Sequel[:import_parts][:last])
-        @db[:import_parts].join(:records, within).group_and_count(:import_id).to_h do |row|
-          row.values_at(:import_id, :count)
-        end
-      end
-
       private
 
       def keep_known(id, ids)

@@ -3,7 +3,7 @@
 module Hobrin
   module Store
     # Writes records anew under their own numbers, with all that they are looked up by, when what is
-    # known of their headings changes.
+    # known of them changes.
     class Rewriting
       def initialize(db)
         @db = db
@@ -28,10 +28,15 @@ module Hobrin
         batch = Batch.of(changed.map(&:last))
         numbers = changed.each_with_index.to_h { |(number, *), place| [place, number] }
         Removal.new(@db).forget_words(changed.map { |number, before, _| [number, before] })
-        WordRows.new(@db).add(batch, numbers)
-        numbers.each { |place, number| @db[:records].where(number:).update(csl: batch.rows[place].last) }
+        @db[:citations].where(number: numbers.values).delete
+        [WordRows, Citations].each { |table| table.new(@db).add(batch, numbers) }
+        numbers.each { |place, number| update(number, *batch.rows[place]) }
         FacetSets.new(@db).remove(Records::RecordSet.of(numbers.values))
         FacetSets.new(@db).add_anew(batch, numbers)
+      end
+
+      def update(number, published, doi, duplicate_key, csl)
+        @db[:records].where(number:).update(published:, doi:, duplicate_key:, csl:)
       end
     end
   end

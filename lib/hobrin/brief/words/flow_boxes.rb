@@ -16,6 +16,11 @@ module Hobrin
         attributes :main, :aside
       end
 
+      # How many files and catalogues are named, and with how many letters.
+      MOST = 4
+      LETTERS = 22
+      private_constant :MOST, :LETTERS
+
       # flow :: Brief::Flow
       def initialize(flow)
         @flow = flow
@@ -23,7 +28,7 @@ module Hobrin
 
       # Array of Step, from the top.
       def steps
-        [Step.new(main: box(@flow.joined, "found by the search", *doubles),
+        [Step.new(main: box(@flow.joined, "found by the search", *origins, *doubles),
                   aside: box(@flow.limited, "left out by limits")),
          *let_in,
          Step.new(main: box(@flow.found, "to read"), aside: dropped),
@@ -34,6 +39,13 @@ module Hobrin
       private
 
       def box(count, *lines) = Box.new(count:, lines:)
+
+      # Where they came from; the smallest of many together.
+      def origins
+        named, others = @flow.origins.to_a.then { |all| [all.first(MOST), all.drop(MOST)] }
+        lines = named.map { |name, count| "#{count} #{name.size > LETTERS ? "#{name[0, LETTERS]}…" : name}" }
+        others.empty? ? lines : [*lines, "#{others.sum(&:last)} from others"]
+      end
 
       # Records of one paper are linked, none is taken out, so that nothing is lost unseen.
       def doubles
