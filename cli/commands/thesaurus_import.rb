@@ -16,7 +16,10 @@ module Hobrin
 
         def run(file)
           bar = Progress.new(::File.basename(file), total: nil, err: @err)
-          outcome = ::File.open(file, "rb") { |io| Services::ImportThesaurus.new(context).skos(io) { |count| bar.at(count) } }
+          service = Services::ImportThesaurus.new(context)
+          outcome = ::File.open(file, "rb") do |io|
+            service.skos(io, name: ::File.basename(file)) { |count| bar.at(count) }
+          end
           bar.finish
           outcome.warnings.first(MOST_SHOWN).each { |warning| @err.puts warning }
           @err.puts "And #{outcome.warnings.size - MOST_SHOWN} more." if outcome.warnings.size > MOST_SHOWN

@@ -2,7 +2,7 @@
 
 module Hobrin
   module Services
-    # Replaces the headings of the library.
+    # Brings a thesaurus in and takes it into use; those that came before stay beside it.
     class ImportThesaurus
       # headings :: how many; warnings :: Array of String
       class Outcome < Value
@@ -17,11 +17,11 @@ module Hobrin
         @context = context
       end
 
-      # headings :: Array of Thesaurus::Heading. Raises InputError naming what does not hang
-      #   together.
-      def call(headings)
+      # headings :: Array of Thesaurus::Heading; name :: of what they are in. Raises InputError naming
+      #   what does not hang together.
+      def call(headings, name: "A thesaurus")
         thesaurus = Thesaurus.new(headings)
-        @context.library.write_thesaurus(thesaurus)
+        write(thesaurus, name)
         Outcome.new(headings: thesaurus.headings.size, warnings: [])
       end
 
@@ -29,20 +29,25 @@ module Hobrin
       #   were read.
       # Raises InputError (:file), saying where, when it cannot be read or does not hang together;
       # the library then keeps the headings it has.
-      def skos(io, &)
+      def skos(io, name: "A thesaurus", &told)
         format = Exchange::Skos.detect(io.read(SAMPLE_BYTES).to_s)
         io.rewind
         raise InputError, { file: "This is not Turtle, N-Triples or RDF/XML." } unless format
 
-        result = Exchange::Skos::Reader.new.call(io, format:, &)
+        result = Exchange::Skos::Reader.new.call(io, format:, &told)
         raise InputError, { file: "There is no heading in this file." } if result.headings.empty?
 
         refuse(result.errors) if result.errors.any?
-        @context.library.write_thesaurus(Thesaurus.new(result.headings, checked: true))
+        write(Thesaurus.new(result.headings, checked: true), name)
         Outcome.new(headings: result.headings.size, warnings: result.warnings)
       end
 
+      # Takes one that is here into use. Raises GoneError.
+      def use(id) = @context.library.use_thesaurus(id)
+
       private
+
+      def write(thesaurus, name) = @context.library.write_thesaurus(thesaurus, name:, at: @context.now)
 
       def refuse(errors)
         more = errors.size > MOST_SAID ? "\nAnd #{errors.size - MOST_SAID} more." : ""

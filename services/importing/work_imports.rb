@@ -58,9 +58,8 @@ module Hobrin
         Exchange.detect(sample).nil? && sample.match?(/skos/i) && !Exchange::Skos.detect(sample).nil?
       end
 
-      # They take the place of those that were in use.
       def headings(import, io)
-        outcome = ImportThesaurus.new(@context).skos(io)
+        outcome = ImportThesaurus.new(@context).skos(io, name: import.name)
         doubts = outcome.warnings.empty? ? "" : " #{outcome.warnings.size} doubts, the first: #{outcome.warnings.first}"
         @imports.change(import.id, state: "done", format: "skos", at_byte: import.size, ended_at: @context.now,
                                    message: "#{outcome.headings} headings, in use from now on.#{doubts}")

@@ -8,8 +8,9 @@ module Hobrin
     class LoadSample
       BATCH = 4_000
       NAME = "Made-up sample papers"
+      THESAURUS = "Made-up sample thesaurus"
       DIGEST = "sample"
-      private_constant :BATCH, :NAME, :DIGEST
+      private_constant :BATCH, :NAME, :THESAURUS, :DIGEST
 
       def initialize(context)
         @context = context
@@ -34,7 +35,7 @@ module Hobrin
       def records_in(headings, records)
         library = @context.library
         library.mark_loading("papers")
-        ImportThesaurus.new(@context).call(headings)
+        ImportThesaurus.new(@context).call(headings, name: THESAURUS)
         import = library.imports.unfinished(DIGEST) ||
                  library.imports.begin(name: NAME, digest: DIGEST, size: 0, sample: true,
                                        at: @context.now)

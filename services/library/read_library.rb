@@ -29,6 +29,9 @@ module Hobrin
                      origins: library.origins.all(@context.snapshot.size))
       end
 
+      # Array of Store::Thesauri::Kept.
+      def thesauri = @context.library.thesauri.all
+
       # Array of Store::HeadingMatches::Match.
       def matches = @context.library.matches.all
 

@@ -33,6 +33,21 @@ RSpec.describe "The library over the web", :sample, :client do
     expect(rows.last).to match(/Made-up sample papers .* read: 12.000 new papers/)
   end
 
+  it "keeps several thesauri beside each other, and takes the one into use that is chosen" do
+    labels = -> { Hobrin::Boot.context(home:).thesaurus.headings.map(&:label) }
+    before = labels.call
+    ttl = "@prefix skos: <#{Hobrin::Exchange::Skos::CORE}> .\n<urn:a> a skos:Concept ; skos:prefLabel \"Nights\" ."
+    visit_page("/library")
+    send_file(ttl, name: "skos of a ward.ttl")
+    work
+    expect(labels.call).to eq(["Nights"])
+    own = Nokogiri::HTML(visit_page("/library").body).css("#thesauri li").map { |one| one.text.gsub(/\s+/, " ").strip }
+    expect(own).to match([/\AMade-up sample thesaurus .* Use this one/, /\Askos of a ward.ttl 1 heading in use/])
+    send_form("/library/thesauri/1")
+    expect(labels.call).to eq(before)
+    expect(send_form("/library/thesauri/99").status).to eq(404)
+  end
+
   it "refuses what cannot come in, in words" do
     visit_page("/library")
     expect(send_file("").status).to eq(422)

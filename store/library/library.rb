@@ -12,8 +12,9 @@ module Hobrin
 
       # Which records are the same paper; who cites whom; what came in; which heading a name from
       # outside stands for; the catalogues that can be asked; records in the order of their days;
-      # where each came from.
-      attr_reader :duplicates, :citations, :imports, :matches, :sources, :harvest, :origins
+      # where each came from; the thesauri that came in.
+      attr_reader :duplicates, :citations, :imports, :matches, :sources, :harvest, :origins,
+                  :thesauri
 
       def initialize(db)
         @db = db
@@ -24,6 +25,7 @@ module Hobrin
         @sources = Sources.new(db)
         @harvest = Harvest.new(db)
         @origins = Origins.new(db)
+        @thesauri = Thesauri.new(db)
         @lock = Mutex.new
         @stored = StoredRecords.new(db) { index.sets(:dates) }
       end
@@ -87,9 +89,12 @@ module Hobrin
       def likeness = Sifting::Likeness.new(size:, counts: index.word_counts)
 
       # Replaces the headings of the library. Takes a Thesaurus.
-      def write_thesaurus(thesaurus)
-        changing { HeadingRows.new(@db).write(thesaurus) }
+      def write_thesaurus(thesaurus, name: "A thesaurus", at: nil)
+        changing { @thesauri.keep(thesaurus, name:, at:) }
       end
+
+      # Takes another of those that came in into use. Raises GoneError.
+      def use_thesaurus(id) = changing { @thesauri.use(id) }
 
       # Adds one batch of records that are not there yet, by id, in one transaction. Gives
       # RecordRows::Outcome.
@@ -189,9 +194,7 @@ module Hobrin
 
       def meta(name) = @db[:meta].where(name:).get(:value)
 
-      def meta_write(name, value)
-        @db[:meta].insert_conflict(target: :name, update: { value: }).insert(name:, value:)
-      end
+      def meta_write(name, value) = @db[:meta].insert_conflict(target: :name, update: { value: }).insert(name:, value:)
     end
   end
 end

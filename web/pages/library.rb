@@ -47,6 +47,9 @@ module Hobrin
            [@overview.headings, "headings in the thesaurus"]]
         end
 
+        # Array of Store::Thesauri::Kept, where there is anything to choose.
+        def thesauri = @reading.thesauri.then { |all| all.size > 1 ? all : [] }
+
         # The catalogues that can be asked: Array of Store::Sources::Source.
         def catalogues = @overview.sources
 

@@ -35,6 +35,11 @@ module Hobrin
         end
 
         def self.matching(app)
+          app.post("/library/thesauri/:id") do
+            Services::ImportThesaurus.new(context).use(import_id)
+            leave_for "/library#thesauri"
+          end
+
           app.post("/library/matches") do
             Services::MatchHeading.new(context).call(fields.text(:name), fields.text(:label))
             leave_for "/library"

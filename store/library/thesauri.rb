@@ -1,0 +1,45 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # The thesauri that came into the library. One of them is in use: its headings stand in the tables
+    # that are looked up in; the others are kept as documents.
+    class Thesauri
+      # came_at :: ISO 8601, nil where that is not known; headings :: how many
+      class Kept < Value
+        attributes :id, :name, :headings, :came_at, :in_use
+      end
+
+      def initialize(db)
+        @db = db
+      end
+
+      # Array of Kept, in the order in which they came.
+      def all
+        @db[:thesauri].order(:id).select(:id, :name, :headings, :came_at, :in_use).map { |row| Kept.new(**row) }
+      end
+
+      # Keeps one and takes it into use; one of the same name goes for it. at :: ISO 8601 or nil
+      def keep(thesaurus, name:, at:)
+        @db[:thesauri].where(name:).delete
+        document = JSON.generate(thesaurus.headings.map(&:to_h))
+        id = @db[:thesauri].insert(name:, headings: thesaurus.headings.size, came_at: at, document:)
+        take(id, thesaurus)
+      end
+
+      # Takes another into use. Raises GoneError.
+      def use(id)
+        document = @db[:thesauri].where(id:).get(:document) or raise GoneError, "thesaurus"
+        headings = JSON.parse(document, symbolize_names: true).map { |heading| Thesaurus::Heading.new(**heading) }
+        take(id, Thesaurus.new(headings, checked: true))
+      end
+
+      private
+
+      def take(id, thesaurus)
+        HeadingRows.new(@db).write(thesaurus)
+        @db[:thesauri].update(in_use: Sequel.lit("id = ?", id))
+      end
+    end
+  end
+end
