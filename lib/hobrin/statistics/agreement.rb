@@ -1,0 +1,97 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Statistics
+    # How far two readers agree who put the same papers into the same kinds. What two would agree on
+    # by chance, by how often each uses each kind, is told apart from the rest.
+    class Agreement
+      # weights :: of how near two kinds are, from 0 to 1, by their places and how many kinds there are
+      WEIGHTS = {
+        none: ->(one, two, _kinds) { one == two ? 1.0 : 0.0 },
+        linear: ->(one, two, kinds) { 1 - ((one - two).abs / (kinds - 1.0)) },
+        quadratic: ->(one, two, kinds) { 1 - (((one - two) / (kinds - 1.0))**2) }
+      }.freeze
+      private_constant :WEIGHTS
+
+      # value :: from -1 to 1; error :: its standard error; interval :: Interval, of 95 %
+      class Kappa < Value
+        attributes :value, :error, :interval
+      end
+
+      # table :: square Array of Arrays of whole numbers: rows by what the first reader said, columns
+      #   by what the second did; kinds in their order where they have one. Raises ArgumentError for
+      #   one that is not square, or smaller than two.
+      def initialize(table)
+        kinds = table.size
+        raise ArgumentError, "the table is not square" unless kinds > 1 && table.all? { |row| row.size == kinds }
+
+        @table = table.map { |row| row.dup.freeze }.freeze
+        freeze
+      end
+
+      attr_reader :table
+
+      def total = table.flatten.sum
+      def agreed = table.each_index.sum { |kind| table[kind][kind] }
+
+      # Of one; nil without papers.
+      def share = total.zero? ? nil : agreed.fdiv(total)
+
+      # What two would agree on by chance alone, of one; nil without papers.
+      def by_chance = total.zero? ? nil : weighted_chance(weights(:none))
+
+      # Cohen's kappa, or weighted by how far apart two kinds are (:linear, :quadratic), with its
+      # error and interval after Fleiss, Cohen and Everitt (1969). A Kappa; nil when there is nothing
+      # but what chance gives, as when both use one kind only.
+      def kappa(weighting = :none)
+        weights = weights(weighting)
+        chance = weighted_chance(weights) unless total.zero?
+        return if chance.nil? || (1 - chance).abs < 1e-12
+
+        value = (sum { |one, two| weights[one][two] * part(one, two) } - chance) / (1 - chance)
+        error = error(weights, value, chance)
+        Kappa.new(value:, error:, interval: interval(value, Normal::Z95 * error))
+      end
+
+      # Kappa as it would be if every kind were as frequent as every other (Byrt, Bishop and Carlin
+      # 1993, for more than two kinds by the same formula); nil without papers.
+      def adjusted = share && (((table.size * share) - 1) / (table.size - 1))
+
+      # How much of all the most frequent kind is, over both readers, of one; nil without papers.
+      def prevalence = total.zero? ? nil : table.each_index.map { |kind| (rows[kind] + columns[kind]) / 2 }.max
+
+      private
+
+      def part(one, two) = table[one][two].fdiv(total)
+      def rows = table.map { |row| row.sum.fdiv(total) }
+      def columns = table.transpose.map { |column| column.sum.fdiv(total) }
+      def sum(&) = table.each_index.to_a.product(table.each_index.to_a).sum(&)
+
+      def interval(value, reach)
+        Interval.new(estimate: value, low: [value - reach, -1.0].max, high: [value + reach, 1.0].min)
+      end
+
+      def weights(weighting)
+        weight = WEIGHTS.fetch(weighting)
+        table.each_index.map { |one| table.each_index.map { |two| weight[one, two, table.size] } }
+      end
+
+      def weighted_chance(weights)
+        rows, columns = rows(), columns()
+        sum { |one, two| weights[one][two] * rows[one] * columns[two] }
+      end
+
+      def error(weights, kappa, chance)
+        of_row, of_column = means(weights, columns), means(weights.transpose, rows)
+        spread = sum do |one, two|
+          part(one, two) * ((weights[one][two] - ((of_row[one] + of_column[two]) * (1 - kappa)))**2)
+        end
+        left = spread - ((kappa - (chance * (1 - kappa)))**2)
+        Math.sqrt([left, 0].max / total) / (1 - chance)
+      end
+
+      # The mean weight of each kind over how often the other reader uses each.
+      def means(weights, shares) = weights.map { |row| row.zip(shares).sum { |weight, share| weight * share } }
+    end
+  end
+end
