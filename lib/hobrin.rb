@@ -12,9 +12,9 @@ require "zeitwerk"
 module Hobrin
   STAGES = %i[question strategy retrieval narrowing sifting appraisal brief].freeze
 
-  LAYERS = [:error, :input_error, :state_error, :gone_error, :conflict_error, :unavailable_error,
+  LAYERS = [:error, :input_error, :state_error, :gone_error, :conflict_error, :unavailable_error, :refused_error,
             :value, :text, :records, :thesaurus, :statistics, :close_reading, *STAGES, :inquiry, :check, :edits,
-            :trail, :exchange, :catalogue].freeze
+            :trail, :exchange, :catalogue, :people].freeze
 
   # Folders that only hold files together; what is in them belongs to the namespace of the folder
   # above.

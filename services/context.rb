@@ -5,12 +5,12 @@ module Hobrin
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
       attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library, :who, :filters,
-                  :dictionary, :allowed
+                  :dictionary, :allowed, :directory, :standings, :person
 
       # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
       #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers;
-      #   allowed :: Outside::Allowed
-      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:,
+      #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings
+      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:, standings:,
                      incoming:, library:, who:, clock:, learned:, allowed: Outside::Allowed.new(""),
                      dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
@@ -25,6 +25,8 @@ module Hobrin
         @learned = learned
         @dictionary = dictionary
         @allowed = allowed
+        @directory = directory
+        @standings = standings
         @filters = filters
         @lock = Mutex.new
       end
@@ -37,6 +39,21 @@ module Hobrin
       def pinned
         snapshot = self.snapshot
         dup.tap { |copy| copy.pin(snapshot, evaluator_of(snapshot)) }
+      end
+
+      # The same for one who signed in. person :: People::Person
+      def as(person) = dup.tap { |copy| copy.let_in(person) }
+
+      # Whose what is made now is, where people sign in. ward_id :: nil for the first of theirs
+      def whose(ward_id = nil)
+        return {} unless person
+
+        { owner_id: person.id, ward_id: person.in?(ward_id) ? ward_id : person.wards.keys.min }
+      end
+
+      # Writes down what somebody did, where people sign in. what :: in a word; about :: more of it
+      def note_down(what, about = "", who: @who)
+        directory.audit.add(at: now, who:, what:, about:) if person
       end
 
       def today = @clock.now.to_date
@@ -71,6 +88,11 @@ module Hobrin
       end
 
       protected
+
+      def let_in(person)
+        @person = person
+        @who = person.name
+      end
 
       def pin(snapshot, evaluator)
         @pinned_snapshot = snapshot

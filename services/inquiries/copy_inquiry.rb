@@ -38,7 +38,7 @@ module Hobrin
         papers = inquiry.cascade(@context.evaluator).final.size
         line = { who: @context.who, kind:, facts:, count_before: papers, count_after: papers,
                  library_version: @context.snapshot.version }
-        @context.inquiries.create(inquiry, step:, at: @context.now, line:, sample:)
+        @context.inquiries.create(inquiry, step:, at: @context.now, line:, sample:, **@context.whose)
       end
 
       def take_in(data)

@@ -8,12 +8,13 @@ module Hobrin
         @context = context
       end
 
-      # text :: the question; situation :: what led to it. Gives the new id. Raises InputError.
-      def call(text, situation: "", sample: false)
+      # text :: the question; situation :: what led to it; ward_id :: of one's wards, nil for the
+      #   first. Gives the new id. Raises InputError.
+      def call(text, situation: "", sample: false, ward_id: nil)
         inquiry = Inquiry.new(question: Question.ask(text.strip, situation:))
         line = { who: @context.who, kind: :question_asked, facts: {}, count_before: 0, count_after: 0,
                  library_version: @context.snapshot.version }
-        @context.inquiries.create(inquiry, step: :ask, at: @context.now, line:, sample:)
+        @context.inquiries.create(inquiry, step: :ask, at: @context.now, line:, sample:, **@context.whose(ward_id))
       end
     end
   end

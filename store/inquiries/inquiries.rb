@@ -51,12 +51,12 @@ module Hobrin
 
       # line :: facts of the trail's first line: who, kind, facts, count_before, count_after,
       #   library_version.
-      # Gives the id.
-      def create(inquiry, step:, at:, line:, sample: false)
+      # whose :: ward_id and owner_id, where people sign in. Gives the id.
+      def create(inquiry, step:, at:, line:, sample: false, **whose)
         state = InquiryDocument.dump(inquiry)
         facts = FactsDocument.dump(line.fetch(:facts))
         writing do
-          id = @db[:inquiries].insert(sample:, created_at: at, **standing(1, step, at, state, line))
+          id = @db[:inquiries].insert(sample:, created_at: at, **whose, **standing(1, step, at, state, line))
           @db[:trail].insert(inquiry_id: id, number: 1, at:, step: step.to_s, state:, **line,
                              kind: line[:kind].to_s, facts:)
           id
@@ -166,7 +166,7 @@ module Hobrin
 
       def saved(row)
         inquiry = InquiryDocument.load(row[:state])
-        Saved.new(**row.except(:state, :step), step: row[:step].to_sym, inquiry:)
+        Saved.new(**row.except(:state, :step, :ward_id, :owner_id), step: row[:step].to_sym, inquiry:)
       end
 
       def lines(dataset)

@@ -24,14 +24,14 @@ module Hobrin
       PATIENCE = ->(connection) { connection.busy_handler_timeout = BUSY_MILLISECONDS }
       # What was new last in each kind, as [table, column]: until the first release a step of the
       # migrations may be written anew, and a file from before lacks it.
-      NEWEST = { inquiries: %i[trail facts], library: %i[records duplicate_of] }.freeze
-      SYNCHRONOUS = { inquiries: "FULL", library: "NORMAL" }.freeze
+      NEWEST = { inquiries: %i[trail facts], library: %i[records duplicate_of], people: %i[audit print] }.freeze
+      SYNCHRONOUS = { inquiries: "FULL", library: "NORMAL", people: "FULL" }.freeze
       OWNER_ONLY = 0o600
       DAMAGE = [SQLite3::CorruptException, SQLite3::NotADatabaseException].freeze
       private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE, :NEWEST, :SYNCHRONOUS, :OWNER_ONLY,
                        :DAMAGE
 
-      # path :: of the file, made with its folder when missing; kind :: :inquiries or :library
+      # path :: of the file, made with its folder when missing; kind :: :inquiries, :library or :people
       # connections :: as many as there are threads that use it at once
       # Raises StateError when the folder cannot be written, or the file is from before the first
       # release.
@@ -56,16 +56,17 @@ module Hobrin
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end
 
-      # Inquiries are looked through at each start; a library, which is large, where it is read.
+      # Inquiries and people are looked through at each start; a library, which is large, where it is read.
       def self.refuse_damaged(db, path, kind)
-        return unless kind == :inquiries
+        return if kind == :library
         return if db.fetch("PRAGMA quick_check(1)").single_value == "ok"
 
         raise StateError, damaged(path, kind)
       end
 
       def self.damaged(path, kind)
-        what = { inquiries: "Move it away, and put the last backup (hobrin backup) in its place.",
+        back = "Move it away, and put the last backup (hobrin backup) in its place."
+        what = { inquiries: back, people: back,
                  library: "Move it away and fill it again: hobrin import, or bin/demo for the sample." }
         "#{path} is damaged. #{what.fetch(kind)}"
       end

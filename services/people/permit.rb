@@ -1,0 +1,43 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Whether who signed in may do something. Where nobody signs in, everything may be done.
+    class Permit
+      def initialize(context)
+        @context = context
+      end
+
+      # need :: of People::Standing::ABILITIES; id :: of an inquiry. Raises GoneError for one that they
+      #   may not know of, as for one that is not there; RefusedError for more than they may.
+      def inquiry(need, id)
+        return unless person
+
+        standing = @context.standings.of(id)
+        has = standing.ability(person) or raise GoneError, "inquiry"
+        refuse(REFUSED.fetch(has)) unless standing.allows?(person, need)
+      end
+
+      # What concerns the library for all.
+      def library
+        refuse("Who runs this Hobrin, or a librarian, does that.") unless person.nil? || person.runs || person.librarian?
+      end
+
+      def runs
+        refuse("Who runs this Hobrin does that.") unless person.nil? || person.runs
+      end
+
+      REFUSED = {
+        reads: "You read this inquiry. Ask its owner to let you work on it.",
+        second: "You read the papers of this inquiry a second time; its search is in other hands.",
+        works: "Only the owner of this inquiry does that."
+      }.freeze
+      private_constant :REFUSED
+
+      private
+
+      def person = @context.person
+      def refuse(words) = raise(RefusedError, words)
+    end
+  end
+end

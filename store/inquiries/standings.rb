@@ -1,0 +1,52 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Whose each inquiry is, and what others were given to do with it.
+    class Standings
+      def initialize(db)
+        @db = db
+      end
+
+      # A People::Standing. Raises GoneError for an inquiry that is not there; one that was taken away
+      # is there still.
+      def of(id)
+        row = @db[:inquiries].where(id:).select(:ward_id, :owner_id).first or raise GoneError, "inquiry"
+        standing(row, given.where(inquiry_id: id).select_map(%i[person_id ability]))
+      end
+
+      # Hash of each inquiry's id to its Standing.
+      def all
+        abilities = given.select_map(%i[inquiry_id person_id ability]).group_by(&:first)
+        @db[:inquiries].select(:id, :ward_id, :owner_id).to_h do |row|
+          [row[:id], standing(row, abilities.fetch(row[:id], []).map { |_, *pair| pair })]
+        end
+      end
+
+      # Puts an inquiry on a ward, or gives it to another owner.
+      def put(id, ward_id:, owner_id:) = writing { @db[:inquiries].where(id:).update(ward_id:, owner_id:) }
+
+      # Every inquiry that nobody owns yet. Gives how many.
+      def put_unowned(ward_id:, owner_id:) = writing { @db[:inquiries].where(owner_id: nil).update(ward_id:, owner_id:) }
+
+      # ability :: of People::Standing::GIVEN, or nil to take it back
+      def give(id, person_id, ability)
+        writing do
+          given.where(inquiry_id: id, person_id:).delete
+          given.insert(inquiry_id: id, person_id:, ability: ability.to_s) if ability
+        end
+      end
+
+      private
+
+      def given = @db[:inquiry_people]
+
+      def standing(row, pairs)
+        People::Standing.new(ward_id: row[:ward_id], owner_id: row[:owner_id],
+                             given: pairs.to_h { |person_id, ability| [person_id, ability.to_sym] })
+      end
+
+      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+    end
+  end
+end

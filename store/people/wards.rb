@@ -1,0 +1,41 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # Wards, and who is on them.
+    class Wards
+      def initialize(db)
+        @db = db
+      end
+
+      # Array of People::Ward, by name.
+      def all = @db[:wards].order(:name).map { |row| People::Ward.new(**row) }
+
+      # Raises GoneError.
+      def find(id)
+        row = @db[:wards].first(id:) or raise GoneError, "ward"
+        People::Ward.new(**row)
+      end
+
+      # The Ward of that name, made when there is none.
+      def named(name)
+        writing { @db[:wards].insert_conflict.insert(name:) }
+        People::Ward.new(**@db[:wards].first(name:))
+      end
+
+      # Puts somebody on a ward, or changes their role there. role :: :member or :librarian
+      def put(ward_id, person_id, role)
+        writing do
+          @db[:ward_people].insert_conflict(target: %i[ward_id account_id], update: { role: role.to_s })
+                           .insert(ward_id:, account_id: person_id, role: role.to_s)
+        end
+      end
+
+      def take_off(ward_id, person_id) = writing { @db[:ward_people].where(ward_id:, account_id: person_id).delete }
+
+      private
+
+      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+    end
+  end
+end
