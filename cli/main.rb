@@ -15,6 +15,7 @@ module Hobrin
         "thesaurus export" => Commands::ThesaurusExport, "trail" => Commands::Trail,
         "export" => Commands::Export, "backup" => Commands::Backup, "propose" => Commands::Propose,
         "verify" => Commands::Verify, "serve" => Commands::Serve, "work" => Commands::Work,
+        "person add" => Commands::PersonAdd, "person password" => Commands::PersonPassword,
         "bench" => Commands::Bench
       }.freeze
       DONE, REFUSED, CANNOT = 0, 1, 2
@@ -62,7 +63,7 @@ module Hobrin
         name = [arguments.first(2).join(" "), arguments.first].find { |one| COMMANDS.key?(one) }
         return [name, arguments.drop(name.split.size)] if name
 
-        asked = arguments.first == "thesaurus" ? arguments.first(2).join(" ") : arguments.first
+        asked = %w[thesaurus person].include?(arguments.first) ? arguments.first(2).join(" ") : arguments.first
         raise InputError, { command: "there is no command “#{asked}”.#{Text::Nearest.hint(asked, COMMANDS.keys)} hobrin --help lists them." }
       end
 

@@ -8,16 +8,22 @@ module Hobrin
   # Serves the application, with the sample data or with what the home holds; what `bin/demo` and
   # `bin/hobrin serve` run once everything is installed.
   class DemoServer
-    HOST = "127.0.0.1"
+    HERE = ["127.0.0.1", "::1", "localhost"].freeze
     PORTS = (1..65_535)
     LARGEST_REQUEST = Store::Incoming::LARGEST_BYTES + 1_000_000
-    private_constant :HOST, :PORTS, :LARGEST_REQUEST
+    private_constant :HERE, :PORTS, :LARGEST_REQUEST
 
-    # sample :: whether an empty home gets the sample data
-    def initialize(env: ENV, out: $stdout, sample: true)
+    NOBODY = "Nobody can sign in yet. Add who looks after it first: hobrin person add NAME LOGIN --runs"
+    private_constant :NOBODY
+
+    # sample :: whether an empty home gets the sample data; shared :: whether people must sign in, which
+    #   they must in any case where other machines can reach it (BIND)
+    def initialize(env: ENV, out: $stdout, sample: true, shared: false)
       @env = env
       @out = out
       @sample = sample
+      @host = env.fetch("BIND", HERE.first)
+      @shared = shared || !HERE.include?(@host)
     end
 
     # Serves until stopped. Raises StateError, in one line, when it cannot start.
@@ -27,13 +33,25 @@ module Hobrin
       @stand_ins = Demo::StandIns.new(home) if @sample
       context = Boot.context(home:, allowed:)
       fill(context) if @sample
-      serve(Server.app(context, home: Boot.home(@env), env: @env), port)
+      somebody!(context) if @shared
+      serve(Server.app(context, home:, env: @env, shared: shared(home)), port)
     end
 
     private
 
     # What may be asked: what who runs this wrote, and the stand-ins.
     def allowed = [@env["HOBRIN_SOURCES"], *@stand_ins&.allowed].compact.join(",")
+
+    # Where people sign in, and in the demo, where one may be one of those who are made up.
+    def shared(home)
+      return { required: true } if @shared
+
+      { required: false, demo: true, post: Outside::Post.new(folder: home.join("outbox")) } if @sample
+    end
+
+    def somebody!(context)
+      raise StateError, NOBODY if context.directory.accounts.empty?
+    end
 
     def fill(context)
       sample = Demo::Sample.new(context)
@@ -47,11 +65,13 @@ module Hobrin
       port = Integer(@env.fetch("PORT", "4646"), 10, exception: false)
       raise StateError, "PORT must be a number from 1 to 65535." unless PORTS.cover?(port)
 
-      TCPServer.new(HOST, port).close
+      TCPServer.new(@host, port).close
       port
     rescue Errno::EADDRINUSE
       raise StateError,
             "Port #{port} is in use. Stop what runs there, or choose another: PORT=4747 bin/demo"
+    rescue Errno::EADDRNOTAVAIL, SocketError
+      raise StateError, "This machine has no address #{@host} (BIND)."
     rescue Errno::EACCES
       raise StateError, "Port #{port} is not allowed here. Choose a higher one: PORT=4747 bin/demo"
     end
@@ -62,7 +82,7 @@ module Hobrin
       require "puma/launcher"
       settings = Puma::Configuration.new do |config|
         config.app app
-        config.bind "tcp://#{HOST}:#{port}"
+        config.bind "tcp://#{@host.include?(":") ? "[#{@host}]" : @host}:#{port}"
         config.threads 1, Boot::THREADS
         # One worker a core; each opens the files for itself.
         config.workers Etc.nprocessors
@@ -80,7 +100,7 @@ module Hobrin
     def announcing(port)
       Puma::Events.new.tap do |events|
         events.after_stopped { @stand_ins&.stop }
-        events.after_booted { @out.puts "Hobrin is at http://#{HOST}:#{port}#{" (made-up sample data)" if @sample}. Ctrl-C stops it." }
+        events.after_booted { @out.puts "Hobrin is at http://#{@host}:#{port}#{" (made-up sample data)" if @sample}. Ctrl-C stops it." }
       end
     end
   end

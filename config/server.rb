@@ -14,15 +14,26 @@ module Hobrin
     class << self
       # context :: Services::Context; home :: Pathname. HOBRIN_HOSTS adds host names, apart by
       #   commas.
+      # shared :: what Web::SigningIn::Gate takes, beside what is taken from env, where people sign in;
+      #   nil where they do not
       # Gives the application, ready to be called.
-      def app(context, home:, env: ENV)
+      def app(context, home:, env: ENV, shared: nil)
         hosts = LOCAL_HOSTS + env.fetch("HOBRIN_HOSTS", "").split(",").map(&:strip).reject(&:empty?)
         Boot.eager_load
         Web::App.build(context:, session_secret: secret(home), hosts:,
-                       access_word: env.fetch("HOBRIN_ACCESS_WORD", ""))
+                       access_word: env.fetch("HOBRIN_ACCESS_WORD", ""),
+                       shared: shared && { **signing_in(env), **shared })
       end
 
       private
+
+      # HOBRIN_SMTP sends letters; HOBRIN_ORIGIN is the address that they name; with
+      # HOBRIN_OPEN_CATALOGUE=yes other machines may search and harvest without signing in.
+      def signing_in(env)
+        { post: Outside::Post.new(server: env.fetch("HOBRIN_SMTP", ""), from: env.fetch("HOBRIN_FROM", "hobrin@localhost")),
+          origin: env.fetch("HOBRIN_ORIGIN", "").delete_suffix("/"),
+          open_catalogue: env["HOBRIN_OPEN_CATALOGUE"] == "yes" }
+      end
 
       # The key that signs sessions; made once for each home, readable by its owner only. One that
       # was cut is made anew: open pages then have to be loaded again, nothing else is lost.

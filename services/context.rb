@@ -5,12 +5,13 @@ module Hobrin
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
       attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library, :who, :filters,
-                  :dictionary, :allowed, :directory, :standings, :person
+                  :dictionary, :allowed, :directory, :standings, :readings, :person
 
       # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
       #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers;
-      #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings
-      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:, standings:,
+      #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings;
+      #   readings :: Store::Readings
+      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:, standings:, readings:,
                      incoming:, library:, who:, clock:, learned:, allowed: Outside::Allowed.new(""),
                      dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
@@ -27,6 +28,7 @@ module Hobrin
         @allowed = allowed
         @directory = directory
         @standings = standings
+        @readings = readings
         @filters = filters
         @lock = Mutex.new
       end
@@ -61,8 +63,9 @@ module Hobrin
       # The time as ISO 8601 text in UTC, to the second: what is stored.
       def now = @clock.now.utc.strftime("%Y-%m-%dT%H:%M:%SZ")
 
-      # The same, some days ago.
-      def days_ago(count) = (@clock.now.utc - (count * 86_400)).strftime("%Y-%m-%dT%H:%M:%SZ")
+      # The same, some days or minutes ago.
+      def days_ago(count) = minutes_ago(count * 1_440)
+      def minutes_ago(count) = (@clock.now.utc - (count * 60)).strftime("%Y-%m-%dT%H:%M:%SZ")
 
       # The library as it is now: its version, size and whether it is made up.
       def snapshot = @pinned_snapshot || library.now

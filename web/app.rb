@@ -30,23 +30,26 @@ module Hobrin
       set :protection, false
       set :host_authorization, {}
 
-      helpers Rendering, Apart, Sharing, FileHelpers, FormHelpers, Formatting, Pictures, OverlapPictures,
+      helpers Rendering, Apart, Sharing, FileHelpers, FormHelpers, PeopleHelpers, Formatting, Pictures, OverlapPictures,
               TrailPictures, TogetherPictures, WeighPictures, ChartPictures, FlowPictures
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
       #   answers to; access_word :: see Guards::AtHome
       # Gives a Rack application.
-      def self.build(context:, session_secret:, hosts:, access_word: "")
+      # shared :: what SigningIn::Gate takes, where people sign in; nil where this machine alone may come
+      def self.build(context:, session_secret:, hosts:, access_word: "", shared: nil)
         application = new!(context:)
+        secure = shared.to_h[:origin].to_s.start_with?("https:")
         Rack::Builder.app do
-          use Guards::AtHome, word: access_word
+          use Guards::AtHome, word: access_word unless shared && shared[:required]
           use Guards::Patience
           use Guards::RequestBounds
           use Guards::ShippedFiles, root: File.join(__dir__, "public")
           use Rack::Protection::HostAuthorization, permitted_hosts: hosts, logging: false
           use Rack::Session::Cookie, key: "hobrin", secret: session_secret, httponly: true,
-                                     same_site: :lax
+                                     secure:, same_site: :lax
           use Rack::Protection, PROTECTION
+          use SigningIn::Gate, context:, secret: session_secret, **shared if shared
           run application
         end
       end
@@ -63,8 +66,10 @@ module Hobrin
         halt 400, Security::TOO_MUCH if request.get? && Lengths.excess(params)
       end
 
+      # Before the routes, so that nothing is done for who may not.
+      register Admission
       register Routes::Home, Routes::Library, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,
-               Routes::Trail, Routes::Catalogue
+               Routes::Trail, Routes::Catalogue, Routes::People
       register Failures
 
       # Patience must not be taken for a fault of the page.
@@ -72,8 +77,13 @@ module Hobrin
 
       private
 
-      # The library as it is at this request.
-      def context = @context ||= @home_context.pinned
+      # The library as it is at this request, and who it is from.
+      def context
+        @context ||= begin
+          person = env[SigningIn::PERSON]&.then { |id| @home_context.directory.accounts.find(id) }
+          person ? @home_context.pinned.as(person) : @home_context.pinned
+        end
+      end
     end
   end
 end

@@ -13,9 +13,15 @@ module Hobrin
         sends = { method: "post", action: path, "hx-post": path }
         around("form", **sends, **attributes) do
           @_out_buf << csrf
-          yield
+          # Who only reads sees what stands there, and can change nothing.
+          next yield unless looks_only?
+
+          around("fieldset", disabled: true, class: "looked-at-only") { yield }
         end
       end
+
+      # Whether the inquiry of the page is in other hands.
+      def looks_only? = @looks_only
 
       # A form that only asks for another view of the page.
       def ask_for(path, **attributes, &)

@@ -35,7 +35,10 @@ module Hobrin
       # notice :: what is to be said above the page; options :: what else its page takes
       def show(step, opened: nil, errors: {}, notice: nil, **options)
         opened ||= Services::ReadInquiry.new(context).call(inquiry_id)
+        opened = Services::ReadTwice.new(context, opened.id).as_read(opened) if step == :sift
         Visits.new(session).remember(opened.id, step)
+        @may = Services::Permit.new(context).ability(opened.id)
+        @looks_only = @may == :reads || (@may == :second && step != :sift)
         @page = PAGES.fetch(step).new(context:, opened:, fields:, errors:, notice:, **options)
         # The content first: the frame says at the top what no field of the content could show.
         content = erb(:"#{step}/#{step}", layout: false)
@@ -85,6 +88,12 @@ module Hobrin
       rescue InputError => e
         status 422
         show(:sift, errors: e.errors)
+      end
+
+      # The same for decisions on papers, which may be read twice.
+      def decide(edit)
+        twice = Services::ReadTwice.new(context, inquiry_id)
+        twice.on? ? twice.apply(edit) : apply(edit)
       end
 
       def apply(edit) = Services::ApplyEdit.new(context, seen:).call(inquiry_id, edit)

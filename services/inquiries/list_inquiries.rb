@@ -23,14 +23,19 @@ module Hobrin
 
       # Gives an Overview. Each inquiry brings its last count with it, so that none is counted anew.
       def call
-        here, aside = @context.inquiries.all.map do |saved|
-          entry(saved)
-        end.partition { |one| one.saved.aside_at.nil? }
-        Overview.new(entries: here, aside:, deleted: DeleteInquiry.new(@context).kept, papers: @context.snapshot.size,
-                     sample: @context.snapshot.sample?)
+        here, aside = seen(@context.inquiries.all).map { |saved| entry(saved) }
+                                                  .partition { |one| one.saved.aside_at.nil? }
+        Overview.new(entries: here, aside:, deleted: owned(DeleteInquiry.new(@context).kept),
+                     papers: @context.snapshot.size, sample: @context.snapshot.sample?)
       end
 
       private
+
+      # Those that who signed in may know of.
+      def seen(all) = person ? all.select { |saved| standings[saved.id].ability(person) } : all
+      def owned(all) = person ? all.select { |saved| standings[saved.id].allows?(person, :owns) } : all
+      def person = @context.person
+      def standings = @standings ||= @context.standings.all
 
       def entry(saved)
         signed = saved.inquiry.acting.signed.last

@@ -18,6 +18,10 @@ module Hobrin
         refuse(REFUSED.fetch(has)) unless standing.allows?(person, need)
       end
 
+      # What who signed in may do with an inquiry, of People::Standing::ABILITIES; everything where nobody
+      # signs in.
+      def ability(id) = person ? @context.standings.of(id).ability(person) : :owns
+
       # What concerns the library for all.
       def library
         refuse("Who runs this Hobrin, or a librarian, does that.") unless person.nil? || person.runs || person.librarian?

@@ -15,8 +15,18 @@ module Hobrin
       LINES = 60
       private_constant :LINES
 
+      MOST_LINES = 20_000
+      private_constant :MOST_LINES
+
       def initialize(context)
         @context = context
+      end
+
+      # Gives a Download: the log as a sheet, the last line first.
+      def log
+        rows = @context.directory.audit.last(MOST_LINES).map { |line| line.to_h.values_at(:number, :at, :who, :what, :about, :print) }
+        sheet = Exchange::Tables::Sheet.new(name: "Log", columns: %w[Line When Who What About Fingerprint], rows:)
+        Download.new(name: "hobrin-people-log.csv", type: Exchange::Tables::Csv::TYPE, body: Exchange::Tables::Csv.call(sheet))
       end
 
       # Gives an Overview.

@@ -20,7 +20,9 @@ module Hobrin
 
       LINE = %i[number at who step kind facts count_before count_after library_version note
                 brings_back].freeze
-      private_constant :LINE
+      # What Standings and Readings read.
+      ELSEWHERE = %i[ward_id owner_id first_reader_id second_reader_id].freeze
+      private_constant :LINE, :ELSEWHERE
 
       # Raises UnavailableError, from whatever writes, while nothing can be written.
       def initialize(db)
@@ -166,7 +168,7 @@ module Hobrin
 
       def saved(row)
         inquiry = InquiryDocument.load(row[:state])
-        Saved.new(**row.except(:state, :step, :ward_id, :owner_id), step: row[:step].to_sym, inquiry:)
+        Saved.new(**row.except(:state, :step, *ELSEWHERE), step: row[:step].to_sym, inquiry:)
       end
 
       def lines(dataset)

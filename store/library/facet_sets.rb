@@ -24,14 +24,9 @@ module Hobrin
       # The same of records that are written anew: below every part that is there.
       def add_anew(batch, numbers) = put(batch, numbers, [@db[:facets].min(:part).to_i, 0].min - 1)
 
-      # Joins the parts of each value into one.
-      def join
-        parts = @db[:facets].where(SCATTERED).select_map(%i[name value records])
-        joined = parts.group_by { |name, value, _| [name, value] }
-                      .map { |(name, value), same| [name, value, 0, union(same.map(&:last))] }
-        @db[:facets].where(SCATTERED).delete
-        write(joined)
-      end
+      # Joins the parts of each value into one; facet by facet, since all of them may be more than
+      # there is room for.
+      def join = @db[:facets].where(SCATTERED).distinct.select_map(:name).each { |name| join_all(name) }
 
       # Takes records out of every set; a value that nothing has any more goes.
       def remove(gone)
@@ -63,6 +58,14 @@ module Hobrin
       end
 
       private
+
+      def join_all(name)
+        scattered = @db[:facets].where(name:).where(SCATTERED)
+        joined = scattered.select_map(%i[value records]).group_by(&:first)
+                          .map { |value, same| [name, value, 0, union(same.map(&:last))] }
+        scattered.delete
+        write(joined)
+      end
 
       # part :: its number, which no other has
       def put(batch, numbers, part)

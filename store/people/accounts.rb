@@ -27,6 +27,9 @@ module Hobrin
       # The Person with an id, or nil for who is not there or may no more.
       def find(id) = people(@db[:accounts].where(id:, status_id: OPEN)).first
 
+      # The Person with an id, whether they may sign in or not; nil for who never could.
+      def known(id) = people(@db[:accounts].where(id:)).first
+
       # The Person who signs in so, or nil.
       def by_login(login) = people(@db[:accounts].where(login: plain(login), status_id: OPEN)).first
 

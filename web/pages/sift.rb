@@ -39,6 +39,17 @@ module Hobrin
         def open = list.open
         def find = view.find
 
+        # What is to be known where two people read; nil where they do not: [words, path].
+        def twice
+          reading = Services::ReadTwice.new(@context, opened.id)
+          return unless reading.on?
+
+          overview = reading.overview
+          read = overview.readers.zip(overview.read).map { |person, count| "#{person.name} has read #{number(count)}" }
+          ["Read twice, apart: #{read.join(", ")}. #{count_of(overview.open.size, "difference")} to settle.",
+           path(:differences)]
+        end
+
         # Whether there is anything to sift, in whatever part.
         def anything? = list.all.positive?
 

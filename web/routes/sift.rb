@@ -21,13 +21,14 @@ module Hobrin
               Forms::After.new(paper: form.decided? ? form.next_paper(context, outcome.opened) : form.paper,
                                list: form.view.to_query)
             end
-            change :sift, Forms::Sift::DecisionForm, after: following
+            change(:sift, Forms::Sift::DecisionForm, after: following) { |form| decide(form.edit) }
           end
 
           app.post("/inquiries/:id/several") do
             change(:sift, Forms::Sift::SeveralForm) do |form|
-              apply(form.edit_of do
+              decide(form.edit_of do
                 opened = Services::ReadInquiry.new(context).call(inquiry_id)
+                opened = Services::ReadTwice.new(context, inquiry_id).as_read(opened)
                 Services::ReadSift.new(context, opened, view: form.view).ids
               end)
             end

@@ -36,7 +36,7 @@ module Hobrin
         term_moved: "terms moved", limit_put: "limits put on", limit_removed: "limits taken off",
         moves_tried: "what-ifs tried", move_dismissed: "what-ifs dismissed", finding_mended: "findings mended",
         must_find_added: "must-find papers named", paper_included: "papers let in by hand",
-        paper_decided: "papers decided", decision_noted: "notes on papers", paper_weighed: "papers weighed",
+        paper_decided: "papers decided", read_twice: "papers read twice", settled: "differences settled", decision_noted: "notes on papers", paper_weighed: "papers weighed",
         **WeighWording::SEVERAL, **ActWording::SEVERAL, undone: "changes undone", done_again: "changes done again"
       }.freeze
       private_constant :TEMPLATES, :LIMITS, :VERDICTS, :SEVERAL
@@ -55,6 +55,9 @@ module Hobrin
           )
           when :moves_tried, :move_dismissed, :finding_mended then on_narrow(kind, facts)
           when :paper_decided then decided(facts)
+          when :read_apart
+            "#{facts[:readers].join(" and ")} read the papers apart from now on; #{facts[:decisions]} decisions hold no more"
+          when :read_twice, :settled then read_twice(kind, facts)
           when :papers_decided then decided(facts.merge(title: nil))
           when :certainty_judged, :finding_judged then WeighWording.judged(facts)
           else on_trail(kind, facts)
@@ -121,6 +124,11 @@ module Hobrin
         def decided(facts)
           what = facts[:title] ? "“#{facts[:title]}”" : "#{facts[:papers]} papers at once"
           "#{VERDICTS.fetch(facts[:verdict])} #{what}#{" (#{facts[:reason]})" if facts[:reason]}"
+        end
+
+        def read_twice(kind, facts)
+          said = facts[:read].map { |who, verdict, reason, _| [who, verdict, *("(#{reason})" if reason)].join(" ") }
+          "#{kind == :settled ? "Settled" : "Both decided"}: #{decided(facts)}. #{said.join(", ")}"
         end
 
         def on_trail(kind, facts)

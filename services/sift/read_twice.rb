@@ -1,0 +1,127 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Papers that two people read, each without seeing what the other decides. Until both have decided
+    # on a paper, neither decision is in the inquiry, so that no page, file or count can tell it.
+    class ReadTwice
+      # readers :: the two People::Person; read :: how many papers each has read, in that order; twice ::
+      #   Sifting::Twice of what both have read; open :: Array of Sifting::Twice::Pair that are to be
+      #   settled; settled :: how many differed and hold now; papers :: how many there are to read;
+      #   records :: Hash of id to Record, of those to settle
+      class Overview < Value
+        attributes :readers, :read, :twice, :open, :settled, :papers, :records
+      end
+
+      def initialize(context, id)
+        @context = context
+        @id = id
+      end
+
+      def on? = !pair.nil?
+      def reader? = on? && pair.include?(@context.person&.id)
+
+      # Begins it. What was decided so far is the owner's own reading from then on. second_id :: of a
+      #   person of the ward. Raises InputError (:second).
+      def start(second_id)
+        owner = @context.standings.of(@id).owner_id
+        second = ShareInquiry.new(@context).read(@id).people.keys.find { |person| person.id == second_id }
+        raise InputError, { second: "Choose somebody of the ward." } unless second && owner
+
+        @context.standings.give(@id, second.id, :second) unless @context.standings.of(@id).allows?(second, :second)
+        hand_over(owner)
+        let_read([owner, second.id], "read twice with #{second.name}")
+        ApplyEdit.new(@context).call(@id, Edits::Sift::ReadApart.new(readers: readers.map(&:name)))
+      end
+
+      # Ends it: what both decided stays, what only one did is nobody's.
+      def stop = let_read(nil, "read twice no more")
+
+      # The inquiry as a reader sees it on Sift: with their own decisions only. For others as it is.
+      def as_read(opened)
+        return opened unless reader?
+
+        OpenInquiry.new(@context, opened.saved.with(inquiry: own_inquiry(opened.inquiry)), cascade: opened.cascade)
+      end
+
+      # Makes an edit of decisions as one reader's. Gives an ApplyEdit::Outcome. Raises InputError
+      # (:press) for who is no reader, and for a paper on which both have decided; what the edit raises.
+      def apply(edit)
+        refuse("#{readers.map(&:name).join(" and ")} read the papers of this inquiry.") unless reader?
+
+        saved = @context.inquiries.find(@id)
+        before = own_inquiry(saved.inquiry)
+        change = edit.call(before, Surroundings.new(@context, saved))
+        write(before.decisions, change.inquiry.decisions)
+        ApplyEdit::Outcome.new(opened: as_read(ReadInquiry.new(@context).call(@id)), change:, line: nil)
+      end
+
+      # Says what holds where the two differ. decision :: Sifting::Decision. Gives an
+      #   ApplyEdit::Outcome. Raises GoneError for a paper that is not there to settle.
+      def settle(decision)
+        found = overview.open.find { |one| one.record_id == decision.record_id } or raise GoneError, "paper"
+        take_over(found, decision)
+      end
+
+      # Gives an Overview.
+      def overview
+        inquiry = @context.inquiries.find(@id).inquiry
+        twice = Sifting::Twice.new(pairs: both)
+        decided, open = both.partition { |one| inquiry.decision(one.record_id) }
+        counts = @context.readings.counts(@id)
+        Overview.new(readers:, read: pair.map { |person_id| counts.fetch(person_id, 0) }, twice:, open:,
+                     settled: decided.count { |one| !one.agree? },
+                     papers: inquiry.cascade(@context.evaluator).final.size,
+                     records: @context.library.records_by_id(open.map(&:record_id)).to_h { |one| [one.id, one] })
+      end
+
+      # The two, or none.
+      def readers = pair.to_a.map { |id| @context.directory.accounts.known(id) }
+
+      private
+
+      def pair
+        @pair = @context.readings.readers(@id) unless defined?(@pair)
+        @pair
+      end
+
+      def hand_over(owner)
+        @context.inquiries.find(@id).inquiry.decisions.each do |decision|
+          @context.readings.put(@id, owner, decision, at: @context.now)
+        end
+      end
+
+      def let_read(pair, about)
+        @context.readings.let_read(@id, pair)
+        @pair = pair
+        @context.note_down("inquiry #{@id}", about)
+      end
+
+      def own_inquiry(inquiry) = inquiry.with(decisions: @context.readings.of(@id, @context.person.id))
+
+      def both
+        @context.readings.both(@id, pair).map { |first, second| Sifting::Twice::Pair.new(first:, second:) }
+      end
+
+      def write(before, after)
+        changed = after - before
+        gone = before.map(&:record_id) - after.map(&:record_id)
+        written = changed.map { |decision| @context.readings.put(@id, @context.person.id, decision, at: @context.now) }
+        written += gone.map { |record_id| @context.readings.take_back(@id, @context.person.id, record_id) }
+        refuse("Both have decided on this paper. Where you differ, settle it together.") unless written.all?
+        agree(changed.map(&:record_id))
+      end
+
+      # What both decided alike holds at once.
+      def agree(ids)
+        both.select { |one| ids.include?(one.record_id) && one.agree? }.each { |one| take_over(one, one.agreed) }
+      end
+
+      def take_over(pair, decision)
+        ApplyEdit.new(@context).call(@id, Edits::Sift::Settle.new(decision:, pair:, readers: readers.map(&:name)))
+      end
+
+      def refuse(words) = raise(InputError, { press: words })
+    end
+  end
+end

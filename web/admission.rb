@@ -1,0 +1,57 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    # Lets a request in, or not, by its rule.
+    module Admission
+      SIGN_IN = "/sign-in"
+      SECOND_STEP = "/second-step"
+      INQUIRY = %i[reads second works owns].freeze
+      private_constant :SIGN_IN, :SECOND_STEP, :INQUIRY
+
+      def self.registered(app)
+        app.helpers self
+        app.before { admit if env.key?(SigningIn::SHARED) }
+        app.error(RefusedError) do
+          status 403
+          context.note_down("refused", "#{request.request_method} #{request.path_info}"[0, 300])
+          fail_with "Not yours to do", env["sinatra.error"].message
+        end
+      end
+
+      private
+
+      def admit
+        need, given = Rules.of(request.request_method, request.path_info)
+        return if need == :open || (need == :catalogue && env[SigningIn::SHARED][:open_catalogue])
+        return (ask_to_sign_in if env[SigningIn::SHARED][:required]) unless context.person
+
+        permit = Services::Permit.new(context)
+        case need
+        when *INQUIRY then permit.inquiry(need, inquiry_number(given["id"]))
+        when :library then permit.library
+        when :runs then permit.runs
+        when :signed_in, :catalogue then nil
+        else not_found
+        end
+      end
+
+      def inquiry_number(text)
+        id = Integer(text, 10, exception: false)
+        raise GoneError, "inquiry" unless id&.between?(1, 2**53)
+
+        id
+      end
+
+      # The same whatever was asked for: nothing tells whether it exists.
+      def ask_to_sign_in
+        if htmx?
+          headers "HX-Redirect" => SIGN_IN
+          halt 401, ""
+        end
+        halt 401, { "content-type" => "text/plain" }, "Sign in first." unless request.get? || request.post?
+        redirect to(env["hobrin.half_in"] ? SECOND_STEP : SIGN_IN), 303
+      end
+    end
+  end
+end

@@ -1,0 +1,70 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    # Pages of people, and what is done on them.
+    module PeopleHelpers
+      # Who signed in, or nil where nobody does.
+      def person_here = context.person
+
+      # A form that is sent as a whole page: what it leads to is another address.
+      def plain_form(path, **attributes)
+        around("form", method: "post", action: path, **attributes) do
+          @_out_buf << csrf
+          yield
+        end
+      end
+
+      # errors :: Hash of field to message; invited :: the address for somebody who was just asked
+      def show_people(errors: {}, invited: nil)
+        @page = Pages::People::Everybody.new(context:, errors:, invited:)
+        show_alone :"people/everybody", title: "People"
+      end
+
+      def show_invitation(errors: {})
+        invitation = Services::InvitePerson.new(context).read(params["token"])
+        @page = Pages::People::Invitation.new(invitation:, errors:, fields:)
+        show_alone :"people/invitation", title: "You are asked to join"
+      end
+
+      def show_standing(errors: {})
+        @page = Pages::People::Sharing.new(context:, id: inquiry_id, errors:)
+        show_alone :"people/sharing", title: "Who works on it"
+      end
+
+      # Raises GoneError where papers are not read twice.
+      def show_differences(errors: {})
+        raise GoneError, "page" unless Services::ReadTwice.new(context, inquiry_id).on?
+
+        @page = Pages::People::Differences.new(context:, id: inquiry_id, errors:)
+        show_alone :"people/differences", title: "Read twice"
+      end
+
+      def changing_people
+        yield Services::ChangePeople.new(context)
+        leave_for "/people"
+      rescue InputError => e
+        status 422
+        show_people(errors: e.errors)
+      end
+
+      # The id of a person from the address. Raises GoneError.
+      def person_id
+        id = Integer(params["id"], 10, exception: false)
+        raise GoneError, "person" unless id&.between?(1, 2**53)
+
+        id
+      end
+
+      def change_person(change, id)
+        case fields.one_of(:do, %i[run leave close open put])
+        when :run then change.let_run(id, true)
+        when :leave then change.let_run(id, false)
+        when :close then change.close(id)
+        when :open then change.open(id)
+        when :put then change.put(id, fields.number(:ward), fields.one_of(:role, Hobrin::People::Person::ROLES.keys))
+        end
+      end
+    end
+  end
+end

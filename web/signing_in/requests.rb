@@ -1,0 +1,76 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module SigningIn
+      # What comes in where people sign in: an address of signing in is answered by rodauth; all others
+      # go on, with who they are from.
+      class Requests < Roda
+        route do |r|
+          rodauth.load_memory
+          forgotten(r) if r.path_info == "/forgotten"
+          be(r) if r.path_info.start_with?("/be/")
+          r.rodauth
+          # Ended from another place, or too long at rest.
+          rodauth.check_active_session
+          elsewhere(r) if r.path_info == "/account/sessions" && r.post?
+          r.halt(onward(r))
+        end
+
+        # Shows a page of ours within the frame of the application. rodauth :: what knows what is wrong
+        def page(name, rodauth)
+          page = Pages::People::SignIn.new(name:, rodauth:, errors: rodauth.trouble, notice: flash[:notice],
+                                           warning: flash.now[:error] || flash[:error],
+                                           mail: opts[:hobrin][:post].ready?, people: made_up)
+          env = request.env.merge("REQUEST_METHOD" => "GET", "PATH_INFO" => "/sign-in/page", PAGE => page)
+          _, headers, body = opts[:hobrin][:pages].call(env)
+          headers.each { |header, value| response[header] = value unless header == "content-length" }
+          body.each.to_a.join
+        end
+
+        # Asks for an address at which a new password can be chosen. What is answered, and how long it
+        # takes, is the same whether there is such a person or not.
+        def forgotten(request)
+          return request.halt(shown("forgotten")) unless request.post?
+
+          rodauth.send_new_password(request.params["login"].to_s)
+          flash[:notice] = "If somebody signs in with that, a letter with an address is on its way. It holds a day."
+          request.redirect "/sign-in"
+        end
+
+        # One press to be one of the made-up people, in the demo alone.
+        def be(request)
+          return unless opts[:hobrin][:demo] && request.post?
+
+          rodauth.be(request.path_info.delete_prefix("/be/").to_i)
+        end
+
+        # Signs out everywhere but here.
+        def elsewhere(request)
+          return unless rodauth.authenticated?
+
+          rodauth.sign_out_elsewhere
+          flash[:notice] = "Elsewhere you are signed out."
+          request.redirect "/account"
+        end
+
+        private
+
+        def made_up = opts[:hobrin][:demo] ? opts[:hobrin][:context].directory.accounts.all : []
+
+        def shown(name)
+          response.write(page(name, rodauth))
+          response.finish
+        end
+
+        def onward(request)
+          env = request.env
+          env[PERSON] = rodauth.session_value if rodauth.authenticated?
+          env["hobrin.half_in"] = rodauth.logged_in? && !rodauth.authenticated?
+          env["hobrin.notice"] = flash[:notice]
+          env.fetch("hobrin.next").call(env)
+        end
+      end
+    end
+  end
+end
