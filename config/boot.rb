@@ -30,6 +30,7 @@ module Hobrin
     # Folders that only hold files together, one for each step or table; what is in them belongs to
     # the layer itself.
     GROUPS = %w[store/* store/library/nearness store/library/imports services/* web/pages/weigh/pictures web/drawing
+                web/helpers cli/commands/people
                 demo/inquiries].freeze
     # What is no Ruby of a layer, or a program of its own.
     IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].freeze

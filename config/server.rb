@@ -30,8 +30,8 @@ module Hobrin
       # HOBRIN_SMTP sends letters; HOBRIN_ORIGIN is the address that they name; with
       # HOBRIN_OPEN_CATALOGUE=yes other machines may search and harvest without signing in.
       def signing_in(env)
-        { post: Outside::Post.new(server: env.fetch("HOBRIN_SMTP", ""), from: env.fetch("HOBRIN_FROM", "hobrin@localhost")),
-          origin: env.fetch("HOBRIN_ORIGIN", "").delete_suffix("/"),
+        server, from = env.fetch("HOBRIN_SMTP", ""), env.fetch("HOBRIN_FROM", "hobrin@localhost")
+        { post: Outside::Post.new(server:, from:), origin: env.fetch("HOBRIN_ORIGIN", "").delete_suffix("/"),
           open_catalogue: env["HOBRIN_OPEN_CATALOGUE"] == "yes" }
       end
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Serves one of the made-up catalogues: `ruby config/stand_in.rb plain 4747`. It ends with the process
-# that started it.
+# Serves one of the made-up catalogues: `ruby config/stand_in.rb plain 4747`. It ends with the
+# process that started it.
 require_relative "boot"
 require "puma"
 require "puma/configuration"

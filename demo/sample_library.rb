@@ -54,8 +54,8 @@ module Hobrin
         [*twice(place), again(known)].each(&block)
       end
 
-      # Hash of topic (as in topics.yml) to how many papers it gets, in the order of the papers: those
-      # with a number that many, the others the rest by their share.
+      # Hash of topic (as in topics.yml) to how many papers it gets, in the order of the papers:
+      # those with a number that many, the others the rest by their share.
       attr_reader :topics
 
       private

@@ -4,8 +4,8 @@ require "rack"
 
 module Hobrin
   module Demo
-    # A made-up catalogue on this machine that answers over SRU: some of its papers are in the sample
-    # library, too, the others are its own. It stands in for a real one, and says so.
+    # A made-up catalogue on this machine that answers over SRU: some of its papers are in the
+    # sample library, too, the others are its own. It stands in for a real one, and says so.
     class StandIn
       # What no other catalogue has.
       OURS_ALONE = %w[hobrin.age hobrin.sex hobrin.species hobrin.flag hobrin.filter hobrin.journal

@@ -5,8 +5,8 @@ require "socket"
 
 module Hobrin
   module Demo
-    # The stand-ins beside the demo: processes of their own on this machine, on the list of catalogues
-    # while they run.
+    # The stand-ins beside the demo: processes of their own on this machine, on the list of
+    # catalogues while they run.
     class StandIns
       PROGRAM = File.expand_path("../config/stand_in.rb", __dir__)
       HOST = "127.0.0.1"

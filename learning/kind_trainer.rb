@@ -4,9 +4,10 @@ require "yaml"
 
 module Hobrin
   module Learning
-    # Learns how much each name of KindFeatures speaks for each kind of question: a log-linear model,
-    # its weights drawn towards a prior (what KindCues says before anything is learnt, nothing for
-    # the rest) and made to fit by Adam over all examples at once (Kingma and Ba 2015, from memory).
+    # Learns how much each name of KindFeatures speaks for each kind of question: a log-linear
+    # model, its weights drawn towards a prior (what KindCues says before anything is learnt,
+    # nothing for the rest) and made to fit by Adam over all examples at once (Kingma and Ba 2015,
+    # from memory).
     class KindTrainer
       KINDS = Question::Kind::ALL.map(&:key).freeze
       ROUNDS = 120

@@ -6,8 +6,8 @@ require "uri"
 
 module Hobrin
   module Outside
-    # Which addresses may be asked: only those of a list that who runs Hobrin wrote. A name that leads
-    # to a private address is refused, unless that address is on the list itself.
+    # Which addresses may be asked: only those of a list that who runs Hobrin wrote. A name that
+    # leads to a private address is refused, unless that address is on the list itself.
     class Allowed
       # What a port says where it is not said.
       PORTS = { "http" => 80, "https" => 443 }.freeze

@@ -4,8 +4,8 @@ module Hobrin
   module Outside
     # A catalogue that does not answer as it should; the words say how, and nothing was changed.
     class NoAnswer < UnavailableError
-      # Gives what the block makes of an answer; what cannot be read is no answer. Raises NoAnswer, and
-      # InputError (:address) for one that may not be asked.
+      # Gives what the block makes of an answer; what cannot be read is no answer. Raises NoAnswer,
+      # and InputError (:address) for one that may not be asked.
       def self.understood
         yield
       rescue InputError => e

@@ -69,7 +69,7 @@ module Hobrin
       # Before the routes, so that nothing is done for who may not.
       register Admission
       register Routes::Home, Routes::Library, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,
-               Routes::Trail, Routes::Catalogue, Routes::People
+               Routes::Trail, Routes::Catalogue, Routes::People, Routes::Together
       register Failures
 
       # Patience must not be taken for a fault of the page.

@@ -7,40 +7,32 @@ module Hobrin
     # Who may ask for what: one line for each address, and no other place that says it. An address
     # without a line is refused to everybody.
     #
-    # open :: whoever comes; signed_in :: whoever signed in; reads, second, works, owns :: of the
-    # inquiry in the address, as People::Standing has them; library :: who keeps the library; runs ::
-    # who runs this Hobrin; catalogue :: other machines, where they are let in
+    # open :: whoever comes; signed_in :: whoever signed in; catalogue :: other machines, where they
+    # are let in; library :: who keeps the library; runs :: who runs this Hobrin
+    # reads, second, works, owns :: of the inquiry in the address, as People::Standing has them
     module Rules
       TABLE = {
-        open: ["GET /sign-in/page", "GET /shared/:token", "GET /inquiries/:id/feed/:token", "GET /health",
+        open: ["GET /sign-in/page", "GET /shared/:token", "GET /inquiries/:id/feed/:token",
                "GET /invitations/:token", "POST /invitations/:token", "GET /outbox"],
-        signed_in: ["GET /", "POST /inquiries", "POST /archives", "GET /library", "GET /library/doubles",
-                    "GET /library/imports/:id/refused.csv", "GET /account"],
+        signed_in: ["GET /", "POST /inquiries", "POST /archives", "GET /account", "GET /library",
+                    "GET /library/doubles", "GET /library/imports/:id/refused.csv"],
         catalogue: ["GET /sru", "GET /oai"],
-        library: ["POST /library/catalogues", "POST /library/catalogues/:id", "POST /library/thesauri/:id",
-                  "POST /library/matches", "POST /library/doubles", "POST /library/files",
+        library: ["POST /library/catalogues", "POST /library/catalogues/:id", "POST /library/files",
+                  "POST /library/thesauri/:id", "POST /library/matches", "POST /library/doubles",
                   "POST /library/imports/:id"],
-        runs: ["GET /people", "POST /people", "POST /people/wards", "POST /people/:id", "GET /people/log.csv"],
-        reads: ["GET /inquiries/:id", "GET /inquiries/:id/ask", "GET /inquiries/:id/word", "GET /inquiries/:id/offers",
-                "GET /inquiries/:id/narrow", "GET /inquiries/:id/sift", "GET /inquiries/:id/full-text",
-                "GET /inquiries/:id/list.:format", "GET /inquiries/:id/weigh", "GET /inquiries/:id/act",
-                "GET /inquiries/:id/files/:name", "GET /inquiries/:id/versions/:name",
-                "GET /inquiries/:id/archive.json", "GET /inquiries/:id/evidence.:format", "GET /inquiries/:id/trail",
-                "GET /inquiries/:id/since", "GET /inquiries/:id/differences", "GET /inquiries/:id/log.:format", "POST /inquiries/:id/copy"],
-        second: ["POST /inquiries/:id/decisions", "POST /inquiries/:id/several", "POST /inquiries/:id/differences"],
-        works: ["POST /inquiries/:id/ask", "POST /inquiries/:id/terms", "POST /inquiries/:id/terms/:term",
-                "POST /inquiries/:id/blocks/:key", "POST /inquiries/:id/limits", "POST /inquiries/:id/limits/:name",
-                "POST /inquiries/:id/aim", "POST /inquiries/:id/what-ifs", "POST /inquiries/:id/must-find",
-                "POST /inquiries/:id/let-in", "POST /inquiries/:id/check", "POST /inquiries/:id/elsewhere",
-                "POST /inquiries/:id/filter", "POST /inquiries/:id/threads", "POST /inquiries/:id/full-text", "POST /inquiries/:id/resolver",
-                "POST /inquiries/:id/weigh", "POST /inquiries/:id/outcomes", "POST /inquiries/:id/results",
-                "POST /inquiries/:id/findings", "POST /inquiries/:id/act", "POST /inquiries/:id/deliberation",
-                "POST /inquiries/:id/measures", "POST /inquiries/:id/steps", "POST /inquiries/:id/signatures",
-                "POST /inquiries/:id/lines", "POST /inquiries/:id/undo", "POST /inquiries/:id/redo",
-                "POST /inquiries/:id/trail", "POST /inquiries/:id/again", "POST /inquiries/:id/aside"],
-        owns: ["POST /inquiries/:id/address", "POST /inquiries/:id/feed", "POST /inquiries/:id/delete",
-               "POST /inquiries/:id/back", "GET /inquiries/:id/people", "POST /inquiries/:id/people",
-               "POST /inquiries/:id/twice"]
+        runs: ["GET /people", "POST /people", "POST /people/wards", "POST /people/:id",
+               "GET /people/log.csv"],
+        reads: ["GET /inquiries/:id", "POST /inquiries/:id/copy",
+                *%w[ask word offers narrow sift full-text list.:format weigh act files/:name
+                    versions/:name archive.json evidence.:format trail since log.:format
+                    differences].map { |rest| "GET /inquiries/:id/#{rest}" }],
+        second: %w[decisions several differences].map { |rest| "POST /inquiries/:id/#{rest}" },
+        works: %w[ask terms terms/:term blocks/:key limits limits/:name aim what-ifs must-find let-in
+                  check elsewhere filter threads full-text resolver weigh outcomes results findings
+                  act deliberation measures steps signatures lines undo redo trail again
+                  aside].map { |rest| "POST /inquiries/:id/#{rest}" },
+        owns: ["GET /inquiries/:id/people",
+               *%w[address feed delete back people twice].map { |rest| "POST /inquiries/:id/#{rest}" }]
       }.freeze
 
       # Each address as a pattern, with what it needs.

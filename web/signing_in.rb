@@ -4,7 +4,8 @@ module Hobrin
   module Web
     # How people sign in: rodauth does it, on pages of ours.
     module SigningIn
-      # Where a request says that people sign in here, with a Hash of what that means: open_catalogue.
+      # Where a request says that people sign in here, with a Hash of what that means:
+      # open_catalogue.
       SHARED = "hobrin.shared"
       # The id of who signed in.
       PERSON = "hobrin.person_id"

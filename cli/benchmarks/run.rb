@@ -31,8 +31,8 @@ module Hobrin
         end
 
         WHAT_IFS = 150
-        # So many statements of each kind are done the plain way, and the time multiplied: all of them
-        # would take half an hour.
+        # So many statements of each kind are done the plain way, and the time multiplied: all of
+        # them would take half an hour.
         PLAIN_NUMBERS = 15
         PLAIN_WHAT_IFS = 2
         PLAIN_PREVIEWS = 5
@@ -123,8 +123,8 @@ module Hobrin
           [after, without(after, before), without(before, after)]
         end
 
-        # Milliseconds of all by doing some, drawn by chance: work of one kind may stand at every other
-        # place.
+        # Milliseconds of all by doing some, drawn by chance: work of one kind may stand at every
+        # other place.
         def sampled(all, count, &block)
           some = all.sample(count, random: Random.new(count))
           Timing.once { some.each(&block) } * all.size / some.size

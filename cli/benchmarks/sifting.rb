@@ -3,8 +3,8 @@
 module Hobrin
   module Cli
     module Benchmarks
-      # What Sift does over a set of so many papers of a large library, beside a plain way that reads
-      # the papers and counts.
+      # What Sift does over a set of so many papers of a large library, beside a plain way that
+      # reads the papers and counts.
       class Sifting
         FEW = 300
         MANY = 2_000

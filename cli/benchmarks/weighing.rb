@@ -3,7 +3,8 @@
 module Hobrin
   module Cli
     module Benchmarks
-      # What Weigh computes, beside the plain way: each pooled value worked out from its papers anew.
+      # What Weigh computes, beside the plain way: each pooled value worked out from its papers
+      # anew.
       module Weighing
         PAPERS = 200
         TESTS = 20

@@ -3,8 +3,9 @@
 module Hobrin
   module Cli
     module Benchmarks
-      # The same counts by Xapian's Boolean matcher (Debian's ruby-xapian), as one would write them well:
-      # terms as filters, no ranking. It is used for measuring only, and left out where it is missing.
+      # The same counts by Xapian's Boolean matcher (Debian's ruby-xapian), as one would write them
+      # well: terms as filters, no ranking. It is used for measuring only, and left out where it is
+      # missing.
       class XapianCounts
         MASK = /\*\z/
         # Words of one text do not stand beside those of the next.

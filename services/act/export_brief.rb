@@ -33,8 +33,6 @@ module Hobrin
         return workbook(material, opened) if name == "brief" && ending == "xlsx"
         return bundle(material, opened) if name == "brief" && ending == "fhir.json"
 
-        return calendar(opened) if name == "days" && ending == "ics"
-
         written(Exchange::Report::Compose.call(material), opened.id, name, ending)
       end
 

@@ -17,8 +17,8 @@ module Hobrin
         @context = context
       end
 
-      # headings :: Array of Thesaurus::Heading; name :: of what they are in. Raises InputError naming
-      #   what does not hang together.
+      # headings :: Array of Thesaurus::Heading; name :: of what they are in. Raises InputError
+      #   naming what does not hang together.
       def call(headings, name: "A thesaurus")
         thesaurus = Thesaurus.new(headings)
         write(thesaurus, name)
@@ -47,7 +47,9 @@ module Hobrin
 
       private
 
-      def write(thesaurus, name) = @context.library.write_thesaurus(thesaurus, name:, at: @context.now)
+      def write(thesaurus, name)
+        @context.library.write_thesaurus(thesaurus, name:, at: @context.now)
+      end
 
       def refuse(errors)
         more = errors.size > MOST_SAID ? "\nAnd #{errors.size - MOST_SAID} more." : ""

@@ -13,7 +13,8 @@ module Hobrin
 
       # Names that people may match to a heading: Hash to the records that carry each.
       def headings
-        keywords.select { |_, count| count >= self.class::FEWEST }.merge(strange) { |_, one, two| one + two }
+        frequent = keywords.select { |_, count| count >= self.class::FEWEST }
+        frequent.merge(strange) { |_, one, two| one + two }
       end
 
       def empty? = batch.empty? && refusals.empty?

@@ -48,7 +48,8 @@ module Hobrin
       # Yields the pieces whose turn it is.
       def pieces(io, own)
         now = turn(@skip + 1)
-        Exchange.each(io, format: @format, skip: @skip, only: ->(place) { own[turn(place)] }) do |place, result|
+        only = ->(place) { own[turn(place)] }
+        Exchange.each(io, format: @format, skip: @skip, only:) do |place, result|
           (now...turn(place)).each { |past| yield @gathering.piece(io.pos) if own[past] }
           now = turn(place)
           @gathering.take(place, result)

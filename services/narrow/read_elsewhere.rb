@@ -2,7 +2,8 @@
 
 module Hobrin
   module Services
-    # The search of an inquiry in other catalogues: how it would be asked there, and what came of it.
+    # The search of an inquiry in other catalogues: how it would be asked there, and what came of
+    # it.
     class ReadElsewhere
       # What one catalogue gave: search :: Narrowing::Elsewhere; import :: Store::Imports::Import or
       #   nil; found :: of its records, those that the search here finds; doubles :: of its records,

@@ -36,7 +36,9 @@ module Hobrin
         return "Write the name that others know them by." if name.empty?
         return "Write at most #{People::Person::LONGEST_NAME} letters." if name.size > People::Person::LONGEST_NAME
 
-        same = @context.directory.accounts.all.any? { |one| Text::Tokens.line(one.name) == Text::Tokens.line(name) }
+        same = @context.directory.accounts.all.any? do |one|
+          Text::Tokens.line(one.name) == Text::Tokens.line(name)
+        end
         "Somebody is called so already: the trail could not tell the two apart." if same
       end
 

@@ -52,7 +52,7 @@ module Hobrin
       def person(id) = @accounts.find(id) || raise(GoneError, "person")
 
       def last!(person)
-        return unless person.runs && @accounts.all.count(&:runs) == 1
+        return unless person.runs && @accounts.all.one?(&:runs)
 
         raise InputError, { press: "Nobody else looks after this Hobrin. Give that to another one first." }
       end

@@ -4,8 +4,8 @@ require "securerandom"
 
 module Hobrin
   module Services
-    # Asks somebody to join, by an address that only they are told, and lets them in when they take it
-    # up.
+    # Asks somebody to join, by an address that only they are told, and lets them in when they take
+    # it up.
     class InvitePerson
       DAYS = 14
       SECRET = 32
@@ -20,6 +20,7 @@ module Hobrin
       def call(name:, ward_id:, role:, runs: false)
         name = name.strip
         raise InputError, { name: "Write who is to come." } if name.empty? || name.size > People::Person::LONGEST_NAME
+
         raise InputError, { ward: "Choose a ward." } unless runs || ward_id
 
         ward = ward_id && @context.directory.wards.find(ward_id)
@@ -33,8 +34,8 @@ module Hobrin
       # The Store::Invitations::Invitation that an address stands for. Raises GoneError.
       def read(token) = @invitations.find(token, at: @context.now)
 
-      # Takes one up. Gives the id of who may sign in now. Raises GoneError, InputError (:name, :login,
-      # :password).
+      # Takes one up. Gives the id of who may sign in now. Raises GoneError, InputError (:name,
+      # :login, :password).
       def take_up(token, name:, login:, password:)
         invitation = read(token)
         id = AddPerson.new(@context).call(name:, login:, password:, runs: invitation.runs,

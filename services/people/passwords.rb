@@ -5,7 +5,8 @@ require "set"
 
 module Hobrin
   module Services
-    # What a password must be, and how it is kept: as what argon2id makes of it, with a salt of its own.
+    # What a password must be, and how it is kept: as what argon2id makes of it, with a salt of its
+    # own.
     module Passwords
       # As rodauth makes them: 64 MB and two passes.
       COST = { t_cost: 2, m_cost: 16, p_cost: 1 }.freeze

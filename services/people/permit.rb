@@ -8,8 +8,8 @@ module Hobrin
         @context = context
       end
 
-      # need :: of People::Standing::ABILITIES; id :: of an inquiry. Raises GoneError for one that they
-      #   may not know of, as for one that is not there; RefusedError for more than they may.
+      # need :: of People::Standing::ABILITIES; id :: of an inquiry. Raises GoneError for one that
+      #   they may not know of, as for one that is not there; RefusedError for more than they may.
       def inquiry(need, id)
         return unless person
 
@@ -18,13 +18,15 @@ module Hobrin
         refuse(REFUSED.fetch(has)) unless standing.allows?(person, need)
       end
 
-      # What who signed in may do with an inquiry, of People::Standing::ABILITIES; everything where nobody
-      # signs in.
+      # What who signed in may do with an inquiry, of People::Standing::ABILITIES; everything where
+      # nobody signs in.
       def ability(id) = person ? @context.standings.of(id).ability(person) : :owns
 
       # What concerns the library for all.
       def library
-        refuse("Who runs this Hobrin, or a librarian, does that.") unless person.nil? || person.runs || person.librarian?
+        return if person.nil? || person.runs || person.librarian?
+
+        refuse("Who runs this Hobrin, or a librarian, does that.")
       end
 
       def runs

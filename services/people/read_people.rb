@@ -4,10 +4,11 @@ module Hobrin
   module Services
     # Who works here: for who runs this Hobrin.
     class ReadPeople
-      # people, closed :: Arrays of People::Person; wards :: Array of People::Ward; invitations :: Array
+      # people, closed :: Arrays of People::Person; wards :: Array of People::Ward; invitations ::
+      #   Array
       #   of Store::Invitations::Invitation that wait; guarded :: ids of those with a second step
-      # log :: the last lines, Array of Store::Audit::Line; broken_at :: number of the first line that is
-      #   not as it was written, or nil
+      # log :: the last lines, Array of Store::Audit::Line; broken_at :: number of the first line
+      #   that is not as it was written, or nil
       class Overview < Value
         attributes :people, :closed, :wards, :invitations, :guarded, :log, :broken_at
       end
@@ -24,7 +25,9 @@ module Hobrin
 
       # Gives a Download: the log as a sheet, the last line first.
       def log
-        rows = @context.directory.audit.last(MOST_LINES).map { |line| line.to_h.values_at(:number, :at, :who, :what, :about, :print) }
+        rows = @context.directory.audit.last(MOST_LINES).map do |line|
+          line.to_h.values_at(:number, :at, :who, :what, :about, :print)
+        end
         sheet = Exchange::Tables::Sheet.new(name: "Log", columns: %w[Line When Who What About Fingerprint], rows:)
         Download.new(name: "hobrin-people-log.csv", type: Exchange::Tables::Csv::TYPE, body: Exchange::Tables::Csv.call(sheet))
       end

@@ -18,14 +18,16 @@ module Hobrin
       def read(id)
         standing = @context.standings.of(id)
         all = @context.directory.accounts.all
-        others = all.select { |person| person.in?(standing.ward_id) && person.id != standing.owner_id }
+        others = all.select do |person|
+          person.in?(standing.ward_id) && person.id != standing.owner_id
+        end
         Shared.new(owner: all.find { |person| person.id == standing.owner_id }, given: standing.given,
                    ward: @context.directory.wards.all.find { |ward| ward.id == standing.ward_id },
                    people: others.to_h { |person| [person, standing.ability(person)] })
       end
 
-      # ability :: name of People::Standing::GIVEN, "owns" to hand the inquiry over. Raises GoneError for
-      #   who is not on the ward, InputError (:ability).
+      # ability :: name of People::Standing::GIVEN, "owns" to hand the inquiry over. Raises
+      #   GoneError for who is not on the ward, InputError (:ability).
       def give(id, person_id, ability)
         shared = read(id)
         person = shared.people.keys.find { |one| one.id == person_id } or raise GoneError, "person"

@@ -2,11 +2,14 @@
 
 module Hobrin
   module Services
-    # Papers that two people read, each without seeing what the other decides. Until both have decided
-    # on a paper, neither decision is in the inquiry, so that no page, file or count can tell it.
+    # Papers that two people read, each without seeing what the other decides. Until both have
+    # decided on a paper, neither decision is in the inquiry, so that no page, file or count can
+    # tell it.
     class ReadTwice
-      # readers :: the two People::Person; read :: how many papers each has read, in that order; twice ::
-      #   Sifting::Twice of what both have read; open :: Array of Sifting::Twice::Pair that are to be
+      # readers :: the two People::Person; read :: how many papers each has read, in that order;
+      #   twice ::
+      #   Sifting::Twice of what both have read; open :: Array of Sifting::Twice::Pair that are to
+      #   be
       #   settled; settled :: how many differed and hold now; papers :: how many there are to read;
       #   records :: Hash of id to Record, of those to settle
       class Overview < Value
@@ -21,11 +24,13 @@ module Hobrin
       def on? = !pair.nil?
       def reader? = on? && pair.include?(@context.person&.id)
 
-      # Begins it. What was decided so far is the owner's own reading from then on. second_id :: of a
-      #   person of the ward. Raises InputError (:second).
+      # Begins it. What was decided so far is the owner's own reading from then on. second_id :: of
+      #   a person of the ward. Raises InputError (:second).
       def start(second_id)
         owner = @context.standings.of(@id).owner_id
-        second = ShareInquiry.new(@context).read(@id).people.keys.find { |person| person.id == second_id }
+        second = ShareInquiry.new(@context).read(@id).people.keys.find do |person|
+          person.id == second_id
+        end
         raise InputError, { second: "Choose somebody of the ward." } unless second && owner
 
         @context.standings.give(@id, second.id, :second) unless @context.standings.of(@id).allows?(second, :second)
@@ -45,7 +50,8 @@ module Hobrin
       end
 
       # Makes an edit of decisions as one reader's. Gives an ApplyEdit::Outcome. Raises InputError
-      # (:press) for who is no reader, and for a paper on which both have decided; what the edit raises.
+      # (:press) for who is no reader, and for a paper on which both have decided; what the edit
+      # raises.
       def apply(edit)
         refuse("#{readers.map(&:name).join(" and ")} read the papers of this inquiry.") unless reader?
 
@@ -97,24 +103,35 @@ module Hobrin
         @context.note_down("inquiry #{@id}", about)
       end
 
-      def own_inquiry(inquiry) = inquiry.with(decisions: @context.readings.of(@id, @context.person.id))
+      def own_inquiry(inquiry)
+        inquiry.with(decisions: @context.readings.of(@id, @context.person.id))
+      end
 
       def both
-        @context.readings.both(@id, pair).map { |first, second| Sifting::Twice::Pair.new(first:, second:) }
+        @context.readings.both(@id, pair).map do |first, second|
+          Sifting::Twice::Pair.new(first:, second:)
+        end
       end
 
       def write(before, after)
         changed = after - before
         gone = before.map(&:record_id) - after.map(&:record_id)
-        written = changed.map { |decision| @context.readings.put(@id, @context.person.id, decision, at: @context.now) }
-        written += gone.map { |record_id| @context.readings.take_back(@id, @context.person.id, record_id) }
+        written = changed.map do |decision|
+          @context.readings.put(@id, @context.person.id, decision, at: @context.now)
+        end
+        written += gone.map do |record_id|
+          @context.readings.take_back(@id, @context.person.id, record_id)
+        end
         refuse("Both have decided on this paper. Where you differ, settle it together.") unless written.all?
+
         agree(changed.map(&:record_id))
       end
 
       # What both decided alike holds at once.
       def agree(ids)
-        both.select { |one| ids.include?(one.record_id) && one.agree? }.each { |one| take_over(one, one.agreed) }
+        both.select { |one| ids.include?(one.record_id) && one.agree? }.each do |one|
+          take_over(one, one.agreed)
+        end
       end
 
       def take_over(pair, decision)

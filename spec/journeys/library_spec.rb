@@ -13,8 +13,8 @@ RSpec.describe "Papers in", :browser do
   after { FileUtils.rm_rf(home) }
 
   # Made up: 30,000 papers in 50 MB as a reference manager leaves them. It begins with a mark of its
-  # encoding; some have no title, some no end, some bytes of an older encoding, some a line too many,
-  # and ten come twice in other letters. Every tenth has a keyword that is no heading.
+  # encoding; some have no title, some no end, some bytes of an older encoding, some a line too
+  # many, and ten come twice in other letters. Every tenth has a keyword that is no heading.
   def file
     doubles = Array.new(10) do |place|
       ["TY  - JOUR", "ID  - d#{place}", "TI  - NIGHT PAPER #{place + 1} OF A WARD.", "PY  - 2020",

@@ -1,7 +1,8 @@
 # frozen_string_literal: true
 
 # What fhir_models makes of bundles of FHIR R5: reads a list of them from standard input, writes for
-# each what is wrong in it and in each of its resources. A program of its own, since the gem opens names of others.
+# each what is wrong in it and in each of its resources. A program of its own, since the gem opens
+# names of others.
 require "json"
 require "fhir_models"
 require "fhir_models/r5"

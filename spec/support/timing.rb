@@ -15,8 +15,8 @@ module Timing
 
   def least_time(times = AGAIN, &) = Array.new(times) { timed(&) }.min
 
-  # What is twice as large may take three times as long; below two fifths of a second the clock tells
-  # nothing. The block does the work of the size that it is given.
+  # What is twice as large may take three times as long; below two fifths of a second the clock
+  # tells nothing. The block does the work of the size that it is given.
   def expect_linear(name, sizes)
     times = sizes.map { |size| timed { yield size } }
     AGAIN.times do

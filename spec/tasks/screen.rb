@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Tries the likeliest-first order on the sample's inquiries and writes the tables of docs/sifting.md.
+# Tries the likeliest-first order on the sample's inquiries and writes the tables of
+# docs/sifting.md.
 require "tmpdir"
 require_relative "../../config/boot"
 

@@ -21,20 +21,27 @@ module Hobrin
       end
 
       # What one person decided: Array of Sifting::Decision.
-      def of(id, person_id) = @db[:readings].where(inquiry_id: id, person_id:).order(:at).map { |row| decision(row) }
+      def of(id, person_id)
+        @db[:readings].where(inquiry_id: id, person_id:).order(:at).map { |row| decision(row) }
+      end
 
       # How many papers each person has read: Hash of person id to number.
-      def counts(id) = @db[:readings].where(inquiry_id: id).group_and_count(:person_id).as_hash(:person_id, :count)
+      def counts(id)
+        @db[:readings].where(inquiry_id: id).group_and_count(:person_id).as_hash(:person_id, :count)
+      end
 
       # The papers that both have read: Array of [decision of the first, of the second].
       def both(id, pair)
-        rows = @db[:readings].where(inquiry_id: id, person_id: pair).order(:record_id).all.group_by { |row| row[:record_id] }
+        rows = @db[:readings].where(inquiry_id: id, person_id: pair).order(:record_id).all.group_by do |row|
+          row[:record_id]
+        end
         rows.values.select { |two| two.size == 2 }.map do |two|
           two.sort_by { |row| pair.index(row[:person_id]) }.map { |row| decision(row) }
         end
       end
 
-      # Writes a decision, unless the other has read the paper meanwhile and one's own stands already:
+      # Writes a decision, unless the other has read the paper meanwhile and one's own stands
+      # already:
       # then nothing changes. Gives whether it was written. at :: ISO 8601
       def put(id, person_id, decision, at:)
         values = { verdict: decision.verdict.to_s, reason: decision.reason, note: decision.note, at: }
@@ -64,7 +71,8 @@ module Hobrin
       end
 
       def decision(row)
-        Sifting::Decision.new(record_id: row[:record_id], verdict: row[:verdict].to_sym, reason: row[:reason], note: row[:note])
+        Sifting::Decision.new(record_id: row[:record_id], verdict: row[:verdict].to_sym, reason: row[:reason],
+                              note: row[:note])
       end
 
       def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }

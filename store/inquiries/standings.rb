@@ -8,8 +8,8 @@ module Hobrin
         @db = db
       end
 
-      # A People::Standing. Raises GoneError for an inquiry that is not there; one that was taken away
-      # is there still.
+      # A People::Standing. Raises GoneError for an inquiry that is not there; one that was taken
+      # away is there still.
       def of(id)
         row = @db[:inquiries].where(id:).select(:ward_id, :owner_id).first or raise GoneError, "inquiry"
         standing(row, given.where(inquiry_id: id).select_map(%i[person_id ability]))
@@ -24,10 +24,14 @@ module Hobrin
       end
 
       # Puts an inquiry on a ward, or gives it to another owner.
-      def put(id, ward_id:, owner_id:) = writing { @db[:inquiries].where(id:).update(ward_id:, owner_id:) }
+      def put(id, ward_id:, owner_id:)
+        writing { @db[:inquiries].where(id:).update(ward_id:, owner_id:) }
+      end
 
       # Every inquiry that nobody owns yet. Gives how many.
-      def put_unowned(ward_id:, owner_id:) = writing { @db[:inquiries].where(owner_id: nil).update(ward_id:, owner_id:) }
+      def put_unowned(ward_id:, owner_id:)
+        writing { @db[:inquiries].where(owner_id: nil).update(ward_id:, owner_id:) }
+      end
 
       # ability :: of People::Standing::GIVEN, or nil to take it back
       def give(id, person_id, ability)

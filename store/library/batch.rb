@@ -27,12 +27,16 @@ module Hobrin
       def self.authors(records)
         folded = Hash.new { |known, name| known[name] = Text::Tokens.line(name) }
         records.map do |record|
-          record.authors.map { |author| [folded[author.family], Text::Folding.fold(author.initials)] }
+          record.authors.map do |author|
+            [folded[author.family], Text::Folding.fold(author.initials)]
+          end
         end
       end
 
       def self.facets(records)
-        gathered = Hash.new { |names, name| names[name] = Hash.new { |values, value| values[value] = [] } }
+        gathered = Hash.new do |names, name|
+          names[name] = Hash.new { |values, value| values[value] = [] }
+        end
         records.each_with_index do |record, place|
           Retrieval::Facets.each(record) { |name, value| gathered[name][value] << place }
         end

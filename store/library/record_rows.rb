@@ -62,7 +62,9 @@ module Hobrin
         first = next_number
         numbers = places.each_with_index.to_h { |place, after| [place, first + after] }
         @db.synchronize do |connection|
-          Rows.write(connection, INSERT, numbers) { |place, number| [number, batch.ids[place], *batch.rows[place]] }
+          Rows.write(connection, INSERT, numbers) do |place, number|
+            [number, batch.ids[place], *batch.rows[place]]
+          end
         end
         [WordRows, Citations, FacetSets].each { |table| table.new(@db).add(batch, numbers) }
         numbers.values

@@ -2,8 +2,8 @@
 
 module Hobrin
   module Store
-    # The thesauri that came into the library. One of them is in use: its headings stand in the tables
-    # that are looked up in; the others are kept as documents.
+    # The thesauri that came into the library. One of them is in use: its headings stand in the
+    # tables that are looked up in; the others are kept as documents.
     class Thesauri
       # came_at :: ISO 8601, nil where that is not known; headings :: how many
       class Kept < Value
@@ -16,7 +16,9 @@ module Hobrin
 
       # Array of Kept, in the order in which they came.
       def all
-        @db[:thesauri].order(:id).select(:id, :name, :headings, :came_at, :in_use).map { |row| Kept.new(**row) }
+        @db[:thesauri].order(:id).select(:id, :name, :headings, :came_at, :in_use).map do |row|
+          Kept.new(**row)
+        end
       end
 
       # Keeps one and takes it into use; one of the same name goes for it. at :: ISO 8601 or nil
@@ -30,7 +32,9 @@ module Hobrin
       # Takes another into use. Raises GoneError.
       def use(id)
         document = @db[:thesauri].where(id:).get(:document) or raise GoneError, "thesaurus"
-        headings = JSON.parse(document, symbolize_names: true).map { |heading| Thesaurus::Heading.new(**heading) }
+        headings = JSON.parse(document, symbolize_names: true).map do |heading|
+          Thesaurus::Heading.new(**heading)
+        end
         take(id, Thesaurus.new(headings, checked: true))
       end
 

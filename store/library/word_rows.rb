@@ -21,7 +21,8 @@ module Hobrin
       def add(batch, numbers)
         @db.synchronize do |connection|
           Rows.write(connection, TEXTS, numbers) { |place, number| [number, *batch.texts[place]] }
-          Rows.write(connection, AUTHORS, [authors(batch, numbers)]) { |rows| [JSON.generate(rows)] }
+          authors = JSON.generate(authors(batch, numbers))
+          Rows.write(connection, AUTHORS, [authors]) { |text| [text] }
         end
       end
 
@@ -36,7 +37,10 @@ module Hobrin
         highest = @db[:records].max(:number) || 0
         (1..highest).step(BATCH) do |first|
           rows = @db[:records].where(number: first...(first + BATCH)).order(:number).select_map(%i[number csl])
-          batch = Batch.of(rows.map { |_, csl| Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true)) })
+          records = rows.map do |_, csl|
+            Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))
+          end
+          batch = Batch.of(records)
           add(batch, rows.each_with_index.to_h { |(number, _), place| [place, number] })
         end
       end

@@ -5,8 +5,8 @@ require "digest"
 module Hobrin
   module Store
     # What is to be told afterwards of who came in, was refused, took something out or changed what
-    # others may do. Lines are only added; each carries a fingerprint of itself and the one before, so
-    # that one that is altered or missing is found.
+    # others may do. Lines are only added; each carries a fingerprint of itself and the one before,
+    # so that one that is altered or missing is found.
     class Audit
       # at :: ISO 8601; who :: a name, or what was typed; what :: in a word; about :: more of it
       class Line < Value
@@ -49,7 +49,9 @@ module Hobrin
 
       private
 
-      def print_of(**line) = Digest::SHA256.hexdigest(JSON.generate(line.values_at(:before, :at, :who, :what, :about)))
+      def print_of(**line)
+        Digest::SHA256.hexdigest(JSON.generate(line.values_at(:before, :at, :who, :what, :about)))
+      end
     end
   end
 end

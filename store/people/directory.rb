@@ -4,7 +4,8 @@ module Hobrin
   module Store
     # Everything that is kept of people, in one file of its own.
     class Directory
-      # accounts :: Accounts; wards :: Wards; invitations :: Invitations; audit :: Audit; tries :: Tries
+      # accounts :: Accounts; wards :: Wards; invitations :: Invitations; audit :: Audit; tries ::
+      #   Tries
       attr_reader :accounts, :wards, :invitations, :audit, :tries
 
       def initialize(db)

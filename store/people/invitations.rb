@@ -21,26 +21,26 @@ module Hobrin
         writing { @db[:invitations].insert(digest: digest(token), **rest, role: rest.fetch(:role).to_s) }
       end
 
-      # One that can be taken up at a time (ISO 8601). Raises GoneError for one that is not there, was
-      # used, or has ended: which of them is nobody's business.
+      # One that can be taken up at a time (ISO 8601). Raises GoneError for one that is not there,
+      # was used, or has ended: which of them is nobody's business.
       def find(token, at:)
-        row = open(at).first(digest: digest(token)) or raise GoneError, "invitation"
+        row = held(at).first(digest: digest(token)) or raise GoneError, "invitation"
         invitation(row)
       end
 
       # Those that nobody took up yet, the last first.
-      def waiting(at:) = open(at).reverse(:id).map { |row| invitation(row) }
+      def waiting(at:) = held(at).reverse(:id).map { |row| invitation(row) }
 
       # Takes one up. Raises GoneError for one that another was quicker with.
       def use(id, at:)
-        raise GoneError, "invitation" if writing { open(at).where(id:).update(used_at: at) }.zero?
+        raise GoneError, "invitation" if writing { held(at).where(id:).update(used_at: at) }.zero?
       end
 
       def take_back(id) = writing { @db[:invitations].where(id:, used_at: nil).delete }
 
       private
 
-      def open(at) = @db[:invitations].where(used_at: nil).where(Sequel[:ends_at] > at)
+      def held(at) = @db[:invitations].where(used_at: nil).where(Sequel[:ends_at] > at)
       def digest(token) = Digest::SHA256.hexdigest(token)
       def invitation(row) = Invitation.new(**row.except(:digest, :role), role: row[:role].to_sym)
       def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }

@@ -31,7 +31,9 @@ module Hobrin
         end
       end
 
-      def take_off(ward_id, person_id) = writing { @db[:ward_people].where(ward_id:, account_id: person_id).delete }
+      def take_off(ward_id, person_id)
+        writing { @db[:ward_people].where(ward_id:, account_id: person_id).delete }
+      end
 
       private
 

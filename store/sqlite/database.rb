@@ -5,7 +5,8 @@ require "sequel"
 require "sqlite3"
 
 Sequel.extension :migration
-# A process that only reads a file ahead is forked from one that writes; it leaves the databases alone.
+# A process that only reads a file ahead is forked from one that writes; it leaves the databases
+# alone.
 SQLite3::ForkSafety.suppress_warnings!
 
 module Hobrin
@@ -56,7 +57,8 @@ module Hobrin
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end
 
-      # Inquiries and people are looked through at each start; a library, which is large, where it is read.
+      # Inquiries and people are looked through at each start; a library, which is large, where it
+      # is read.
       def self.refuse_damaged(db, path, kind)
         return if kind == :library
         return if db.fetch("PRAGMA quick_check(1)").single_value == "ok"

@@ -6,8 +6,8 @@ require "rack/auth/basic"
 module Hobrin
   module Web
     module Guards
-      # Until people sign in, whoever reaches the server can do everything. So only this machine may,
-      # unless its owner set an access word; then everyone is asked for it.
+      # Until people sign in, whoever reaches the server can do everything. So only this machine
+      # may, unless its owner set an access word; then everyone is asked for it.
       class AtHome
         # Letters of an access word at least.
         SHORTEST = 16

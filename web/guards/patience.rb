@@ -5,8 +5,8 @@ require "timeout"
 module Hobrin
   module Web
     module Guards
-      # No request holds a thread for ever: past this many seconds it ends in words. What a change had
-      # begun to write is taken back by the database.
+      # No request holds a thread for ever: past this many seconds it ends in words. What a change
+      # had begun to write is taken back by the database.
       class Patience
         # More than any page takes, and than a change waits for another program's.
         SECONDS = 15

@@ -40,7 +40,8 @@ module Hobrin
           app.get("/inquiries/:id/files/:name") do
             opened = Services::ReadInquiry.new(context).call(inquiry_id)
             files = Services::ExportBrief.new(context, style: fields.text(:style), address: shared_address(inquiry_id))
-            download files.call(opened, *params["name"].split(".", 2))
+            name, ending = params["name"].split(".", 2)
+            download files.call(opened, name, ending.to_s)
           end
 
           app.get("/inquiries/:id/versions/:name") do

@@ -3,8 +3,8 @@
 module Hobrin
   module Web
     module SigningIn
-      # What comes in where people sign in: an address of signing in is answered by rodauth; all others
-      # go on, with who they are from.
+      # What comes in where people sign in: an address of signing in is answered by rodauth; all
+      # others go on, with who they are from.
       class Requests < Roda
         route do |r|
           rodauth.load_memory
@@ -17,19 +17,22 @@ module Hobrin
           r.halt(onward(r))
         end
 
-        # Shows a page of ours within the frame of the application. rodauth :: what knows what is wrong
+        # Shows a page of ours within the frame of the application. rodauth :: what knows what is
+        #   wrong
         def page(name, rodauth)
           page = Pages::People::SignIn.new(name:, rodauth:, errors: rodauth.trouble, notice: flash[:notice],
                                            warning: flash.now[:error] || flash[:error],
                                            mail: opts[:hobrin][:post].ready?, people: made_up)
           env = request.env.merge("REQUEST_METHOD" => "GET", "PATH_INFO" => "/sign-in/page", PAGE => page)
           _, headers, body = opts[:hobrin][:pages].call(env)
-          headers.each { |header, value| response[header] = value unless header == "content-length" }
+          headers.each do |header, value|
+            response[header] = value unless header == "content-length"
+          end
           body.each.to_a.join
         end
 
-        # Asks for an address at which a new password can be chosen. What is answered, and how long it
-        # takes, is the same whether there is such a person or not.
+        # Asks for an address at which a new password can be chosen. What is answered, and how long
+        # it takes, is the same whether there is such a person or not.
         def forgotten(request)
           return request.halt(shown("forgotten")) unless request.post?
 

@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# Whose an inquiry is, and what others were given to do with it. People are in a database of their own,
-# so these are their numbers alone.
+# Whose an inquiry is, and what others were given to do with it. People are in a database of their
+# own, so these are their numbers alone.
 Sequel.migration do
   change do
     alter_table(:inquiries) do

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
-# Who signs in, with what rodauth keeps of them; wards; who was invited; and a log that is only added to.
+# Who signs in, with what rodauth keeps of them; wards; who was invited; and a log that is only
+# added to.
 Sequel.migration do
   change do
     create_table(:accounts) do

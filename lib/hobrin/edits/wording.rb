@@ -20,6 +20,7 @@ module Hobrin
         decision_noted: "Noted on “%{title}”", decision_taken_back: "Took back the decision on “%{title}”",
         threads_followed: "Followed the citations of %{from} papers, round %{round}: %{found} found",
         paper_weighed: "Weighed “%{title}”",
+        read_apart: "%{readers} read the papers apart from now on; %{decisions} decisions hold no more",
         brought_from_elsewhere: "Brought in from %{source}: up to %{most} records",
         line_restored: "Restored line %{line}", line_named: "Named line “%{name}”: %{rule}",
         line_removed: "Took off the named line “%{name}”", **WeighWording::TEMPLATES, **ActWording::TEMPLATES
@@ -36,7 +37,8 @@ module Hobrin
         term_moved: "terms moved", limit_put: "limits put on", limit_removed: "limits taken off",
         moves_tried: "what-ifs tried", move_dismissed: "what-ifs dismissed", finding_mended: "findings mended",
         must_find_added: "must-find papers named", paper_included: "papers let in by hand",
-        paper_decided: "papers decided", read_twice: "papers read twice", settled: "differences settled", decision_noted: "notes on papers", paper_weighed: "papers weighed",
+        paper_decided: "papers decided", read_twice: "papers read twice",
+        settled: "differences settled", decision_noted: "notes on papers", paper_weighed: "papers weighed",
         **WeighWording::SEVERAL, **ActWording::SEVERAL, undone: "changes undone", done_again: "changes done again"
       }.freeze
       private_constant :TEMPLATES, :LIMITS, :VERDICTS, :SEVERAL
@@ -55,8 +57,6 @@ module Hobrin
           )
           when :moves_tried, :move_dismissed, :finding_mended then on_narrow(kind, facts)
           when :paper_decided then decided(facts)
-          when :read_apart
-            "#{facts[:readers].join(" and ")} read the papers apart from now on; #{facts[:decisions]} decisions hold no more"
           when :read_twice, :settled then read_twice(kind, facts)
           when :papers_decided then decided(facts.merge(title: nil))
           when :certainty_judged, :finding_judged then WeighWording.judged(facts)

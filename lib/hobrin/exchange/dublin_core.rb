@@ -2,8 +2,8 @@
 
 module Hobrin
   module Exchange
-    # The fifteen elements of Dublin Core (ISO 15836-1) as XML, in either of the wrappers that are in
-    # use: that of OAI-PMH and that of SRU. The least that every catalogue gives.
+    # The fifteen elements of Dublin Core (ISO 15836-1) as XML, in either of the wrappers that are
+    # in use: that of OAI-PMH and that of SRU. The least that every catalogue gives.
     module DublinCore
       NAME = "Dublin Core"
       EXTENSION = "dc"

@@ -9,13 +9,15 @@ module Hobrin
       SHORTEST = 10
       LONGEST = 200
 
-      # text :: as typed; common :: Set of passwords that many have, in small letters; about :: texts
-      #   that it must not be, such as one's own name. Gives why it will not do, or nil.
+      # text :: as typed; common :: Set of passwords that many have, in small letters; about ::
+      #   texts that it must not be, such as one's own name. Gives why it will not do, or nil.
       def self.trouble(text, common:, about: [])
         return "Write at least #{SHORTEST} letters: a short sentence is easy to keep in mind." if text.size < SHORTEST
+
         return "Write at most #{LONGEST} letters." if text.size > LONGEST
         return "Leave out what is no letter, digit or sign." if text.match?(/[[:cntrl:]]/)
         return "Thousands of people have this one. Choose another." if common.include?(text.downcase)
+
         return "Use more than one or two different letters." if text.downcase.chars.uniq.size < 4
 
         "Your name is the first thing that somebody tries." if about.any? { |one| same?(one, text) }

@@ -16,7 +16,9 @@ module Hobrin
         def agree? = first.verdict == second.verdict
 
         # What holds when the two agree: for two reasons, that of the first reader.
-        def agreed = agree? ? first.with(note: [first.note, second.note].reject(&:empty?).uniq.join(" / ")[0, LONGEST]) : nil
+        def agreed
+          agree? ? first.with(note: [first.note, second.note].reject(&:empty?).uniq.join(" / ")[0, LONGEST]) : nil
+        end
 
         LONGEST = Decision::LONGEST_NOTE
         private_constant :LONGEST
@@ -32,15 +34,15 @@ module Hobrin
 
       # Statistics::Agreement of what was decided, by VERDICTS.
       def agreement
-        Statistics::Agreement.new(table(VERDICTS, pairs) { |decision| decision.verdict })
+        Statistics::Agreement.new(table(VERDICTS, pairs, &:verdict))
       end
 
-      # [reasons, Statistics::Agreement] of why, for papers that both dropped; nil for fewer than two
-      #   reasons.
+      # [reasons, Statistics::Agreement] of why, for papers that both dropped; nil for fewer than
+      #   two reasons.
       def reasons
         dropped = pairs.select { |pair| [pair.first, pair.second].all? { |one| one.verdict == :drop } }
         names = dropped.flat_map { |pair| [pair.first.reason, pair.second.reason] }.uniq.sort
-        [names, Statistics::Agreement.new(table(names, dropped) { |decision| decision.reason })] if names.size > 1
+        [names, Statistics::Agreement.new(table(names, dropped, &:reason))] if names.size > 1
       end
 
       # What the numbers say, as an Array of sentences.
@@ -59,8 +61,9 @@ module Hobrin
       end
 
       def agreed_words(said)
-        "Both have read #{said.total} #{said.total == 1 ? "paper" : "papers"} and agree on #{said.agreed} " \
-          "(#{percent(said.share)}). By how often each keeps and drops, chance alone would give #{percent(said.by_chance)}."
+        papers = said.total == 1 ? "1 paper" : "#{said.total} papers"
+        "Both have read #{papers} and agree on #{said.agreed} (#{percent(said.share)}). By how often " \
+          "each keeps and drops, chance alone would give #{percent(said.by_chance)}."
       end
 
       def kappa_words(said)
@@ -77,10 +80,11 @@ module Hobrin
       end
 
       def one_sided(said)
-        return [] if said.prevalence < ONE_SIDED
+        return [] if said.prevalence < ONE_SIDED || said.kappa.nil?
 
-        ["#{percent(said.prevalence)} of all verdicts are the same one. Kappa is then low though the two agree: do not " \
-         "lean on it. With every verdict as frequent as the others it would be #{decimal(said.adjusted)}."]
+        ["#{percent(said.prevalence)} of all verdicts are the same one. Kappa is then low though the two " \
+         "agree: do not lean on it. With every verdict as frequent as the others it would be " \
+         "#{decimal(said.adjusted)}."]
       end
 
       def percent(share) = "#{(share * 100).round} %"

@@ -5,7 +5,8 @@ module Hobrin
     # How far two readers agree who put the same papers into the same kinds. What two would agree on
     # by chance, by how often each uses each kind, is told apart from the rest.
     class Agreement
-      # weights :: of how near two kinds are, from 0 to 1, by their places and how many kinds there are
+      # weights :: of how near two kinds are, from 0 to 1, by their places and how many kinds there
+      #   are
       WEIGHTS = {
         none: ->(one, two, _kinds) { one == two ? 1.0 : 0.0 },
         linear: ->(one, two, kinds) { 1 - ((one - two).abs / (kinds - 1.0)) },
@@ -18,12 +19,14 @@ module Hobrin
         attributes :value, :error, :interval
       end
 
-      # table :: square Array of Arrays of whole numbers: rows by what the first reader said, columns
-      #   by what the second did; kinds in their order where they have one. Raises ArgumentError for
-      #   one that is not square, or smaller than two.
+      # table :: square Array of Arrays of whole numbers: rows by what the first reader said,
+      #   columns by what the second did; kinds in their order where they have one. Raises
+      #   ArgumentError for one that is not square, or smaller than two.
       def initialize(table)
         kinds = table.size
-        raise ArgumentError, "the table is not square" unless kinds > 1 && table.all? { |row| row.size == kinds }
+        raise ArgumentError, "the table is not square" unless kinds > 1 && table.all? do |row|
+          row.size == kinds
+        end
 
         @table = table.map { |row| row.dup.freeze }.freeze
         freeze
@@ -41,8 +44,8 @@ module Hobrin
       def by_chance = total.zero? ? nil : weighted_chance(weights(:none))
 
       # Cohen's kappa, or weighted by how far apart two kinds are (:linear, :quadratic), with its
-      # error and interval after Fleiss, Cohen and Everitt (1969). A Kappa; nil when there is nothing
-      # but what chance gives, as when both use one kind only.
+      # error and interval after Fleiss, Cohen and Everitt (1969). A Kappa; nil when there is
+      # nothing but what chance gives, as when both use one kind only.
       def kappa(weighting = :none)
         weights = weights(weighting)
         chance = weighted_chance(weights) unless total.zero?
@@ -58,7 +61,9 @@ module Hobrin
       def adjusted = share && (((table.size * share) - 1) / (table.size - 1))
 
       # How much of all the most frequent kind is, over both readers, of one; nil without papers.
-      def prevalence = total.zero? ? nil : table.each_index.map { |kind| (rows[kind] + columns[kind]) / 2 }.max
+      def prevalence
+        total.zero? ? nil : table.each_index.map { |kind| (rows[kind] + columns[kind]) / 2 }.max
+      end
 
       private
 
@@ -91,7 +96,9 @@ module Hobrin
       end
 
       # The mean weight of each kind over how often the other reader uses each.
-      def means(weights, shares) = weights.map { |row| row.zip(shares).sum { |weight, share| weight * share } }
+      def means(weights, shares)
+        weights.map { |row| row.zip(shares).sum { |weight, share| weight * share } }
+      end
     end
   end
 end

@@ -2,8 +2,8 @@
 
 require "marc"
 
-# MARCXML, MODS and Dublin Core, as others read and write them. Sources: the marc gem; the Library of
-# Congress's own style sheet from MARC to MODS 3.7, as Debian's examples of Zebra ship it.
+# MARCXML, MODS and Dublin Core, as others read and write them. Sources: the marc gem; the Library
+# of Congress's own style sheet from MARC to MODS 3.7, as Debian's examples of Zebra ship it.
 RSpec.describe Hobrin::Exchange, :outside do
   let(:records) { SampleHome.records.first(150) }
   let(:marcxml) { described_class::Marcxml::Writer.call(records, sample: true) }

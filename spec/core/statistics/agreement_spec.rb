@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
 RSpec.describe Hobrin::Statistics::Agreement do
-  # Source: vcd 1.4-11 (Meyer, Zeileis, Hornik) and epiR 2.0.57, by spec/outside/agreement.R, on forty
-  # random tables of two to five kinds.
+  # Source: vcd 1.4-11 (Meyer, Zeileis, Hornik) and epiR 2.0.57, by spec/outside/agreement.R, on
+  # forty random tables of two to five kinds.
   outside = JSON.parse(File.read("#{__dir__}/../../fixtures/metafor/agreement.json"))
 
   def close(value) = be_within(1e-9).of(value)

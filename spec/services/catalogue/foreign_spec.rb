@@ -15,8 +15,8 @@ RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
                                                                               "eye masks"]
   end
 
-  # What both can say: words, phrases and beginnings of words in a field or anywhere, headings, kinds of
-  # study, years.
+  # What both can say: words, phrases and beginnings of words in a field or anywhere, headings,
+  # kinds of study, years.
   def leaf
     s = Hobrin::Strategy
     case rand(6)

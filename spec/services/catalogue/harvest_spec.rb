@@ -2,7 +2,8 @@
 
 require "oai"
 
-# Harvesting both ways. Source: the oai gem, as the client of ours and as the provider that ours asks.
+# Harvesting both ways. Source: the oai gem, as the client of ours and as the provider that ours
+# asks.
 RSpec.describe "Harvesting", :outside do
   def papers(count)
     Array.new(count) do |place|

@@ -110,7 +110,8 @@ RSpec.describe Hobrin::Services::WorkImports do
     end
   end
 
-  # Starts the process that Hobrin starts, and kills it once it had so many seconds of the processor.
+  # Starts the process that Hobrin starts, and kills it once it had so many seconds of the
+  # processor.
   def kill_at_work(context, seconds)
     script = File.expand_path("../../../config/cli.rb", __dir__)
     pid = Process.spawn({ "HOBRIN_HOME" => context.incoming.home.to_s }, RbConfig.ruby, script, "work",

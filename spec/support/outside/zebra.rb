@@ -4,8 +4,8 @@ require "erb"
 require "open3"
 require "socket"
 
-# Debian's Zebra as a real foreign catalogue: indexes records that were written as MARCXML and answers
-# over SRU. It shares nothing with Hobrin.
+# Debian's Zebra as a real foreign catalogue: indexes records that were written as MARCXML and
+# answers over SRU. It shares nothing with Hobrin.
 class Zebra
   FILES = File.expand_path("../../outside/zebra", __dir__)
   MODULES = Dir["/usr/lib/*/idzebra-2.0/modules"].first

@@ -4,8 +4,8 @@ module Hobrin
   module Web
     module Forms
       module Narrow
-        # A search in another catalogue: asked as it is shown or as a person changed it, asked again,
-        # brought in, or looked at in another catalogue.
+        # A search in another catalogue: asked as it is shown or as a person changed it, asked
+        # again, brought in, or looked at in another catalogue.
         class ElsewhereForm < Form
           # asking :: Services::AskSource. Gives an ApplyEdit::Outcome.
           def call(asking, id)

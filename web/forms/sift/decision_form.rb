@@ -17,6 +17,13 @@ module Hobrin
             end
           end
 
+          # What holds of a paper on which two readers differ: a reason stands beside every verdict,
+          # and counts for dropping alone.
+          def settled
+            Sifting::Decision.new(record_id: paper, verdict: fields.one_of(:verdict, Sifting::Decision::VERDICTS),
+                                  reason:, note: fields.text(:note))
+          end
+
           def paper = fields.text(:paper)
 
           # How the list is looked at.

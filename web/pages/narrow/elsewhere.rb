@@ -4,8 +4,8 @@ module Hobrin
   module Web
     module Pages
       class Narrow
-        # The same search in other catalogues: which there are, how one would be asked, and what each
-        # gave.
+        # The same search in other catalogues: which there are, how one would be asked, and what
+        # each gave.
         class Elsewhere
           include Formatting
 

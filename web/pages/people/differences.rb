@@ -28,7 +28,13 @@ module Hobrin
           end
 
           def names = @overview.readers.map(&:name)
-          def progress = names.zip(@overview.read).map { |name, read| "#{name} has read #{number(read)} of #{number(@overview.papers)}" }
+
+          def progress
+            names.zip(@overview.read).map do |name, read|
+              "#{name} has read #{number(read)} of #{number(@overview.papers)}"
+            end
+          end
+
           def settled = @overview.settled
           def reasons = Sifting::Reasons.for(@frame)
           def words = @overview.twice.words
@@ -60,8 +66,9 @@ module Hobrin
             said = names.zip([pair.first, pair.second]).map do |name, one|
               [name, VERDICTS.fetch(one.verdict), one.reason, one.note]
             end
-            Row.new(id: pair.record_id, title: record&.title || pair.record_id, byline: record&.byline.to_s, said:,
-                    path: "/inquiries/#{id}/sift?#{Rack::Utils.build_query("paper" => pair.record_id)}")
+            query = Rack::Utils.build_query("paper" => pair.record_id)
+            Row.new(id: pair.record_id, title: record&.title || pair.record_id, said:,
+                    byline: record&.byline.to_s, path: "/inquiries/#{id}/sift?#{query}")
           end
 
           def adjusted(said)

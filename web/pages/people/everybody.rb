@@ -27,17 +27,31 @@ module Hobrin
           def rows
             @overview.people.map do |person|
               Row.new(**person.to_h.slice(:id, :name, :login, :runs), guarded: @overview.guarded.include?(person.id),
-                      places: wards.map { |ward| [ward, person.wards[ward.id]] })
+                                                                      places: wards.map do |ward|
+                                                                        [ward, person.wards[ward.id]]
+                                                                      end)
             end
           end
 
           def closed = @overview.closed
           def wards = @overview.wards
           def roles(chosen) = ROLES.map { |value, name| [value, name, value == chosen] }
-          def role_choices = Hobrin::People::Person::ROLES.map { |value, name| [value, name, value == :member] }
+
+          def role_choices
+            Hobrin::People::Person::ROLES.map { |value, name| [value, name, value == :member] }
+          end
+
           def ward_choices = wards.map { |ward| [ward.id, ward.name, false] }
-          def invitations = @overview.invitations.map { |one| [one.name, one.made_by, day_and_time(one.ends_at)] }
-          def log = @overview.log.first(MOST_LINES).map { |line| [day_and_time(line.at), line.who, line.what, line.about] }
+
+          def invitations
+            @overview.invitations.map { |one| [one.name, one.made_by, day_and_time(one.ends_at)] }
+          end
+
+          def log
+            @overview.log.first(MOST_LINES).map do |line|
+              [day_and_time(line.at), line.who, line.what, line.about]
+            end
+          end
 
           # What is wrong with the log, or nil.
           def broken

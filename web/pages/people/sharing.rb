@@ -9,7 +9,7 @@ module Hobrin
           CHOICES = { **Hobrin::People::Standing::GIVEN, owns: "owns it in my place" }.freeze
           private_constant :CHOICES
 
-          attr_reader :id
+          attr_reader :id, :question
 
           def initialize(context:, id:, errors:)
             super(errors:)
@@ -18,8 +18,6 @@ module Hobrin
             @twice = Services::ReadTwice.new(context, id)
             @question = Services::ReadInquiry.new(context).call(id).question.text
           end
-
-          attr_reader :question
 
           def owner = @shared.owner&.name
           def ward = @shared.ward&.name

@@ -10,9 +10,11 @@ module Hobrin
         class SignIn < Page
           # name :: as rodauth calls it. Gives [the view, the title]
           NAMES = { "login" => [:sign_in, "Sign in"], "logout" => [:sign_out, "Sign out"],
-                    "forgotten" => [:forgotten, "A new password"], "reset-password" => [:new_password, "A new password"],
+                    "forgotten" => [:forgotten, "A new password"],
+                    "reset-password" => [:new_password, "A new password"],
                     "change-password" => [:password, "Change your password"],
-                    "otp-setup" => [:second_step_on, "A second step"], "otp-auth" => [:second_step, "The second step"],
+                    "otp-setup" => [:second_step_on, "A second step"],
+                    "otp-auth" => [:second_step, "The second step"],
                     "otp-disable" => [:second_step_off, "Take the second step off"],
                     "recovery-auth" => [:spare_code, "A spare code"],
                     "recovery-codes" => [:spare_codes, "Spare codes"],
@@ -21,7 +23,8 @@ module Hobrin
 
           attr_reader :notice, :warning, :view, :title, :people
 
-          # rodauth :: what answers; people :: Array of the made-up people that one may be, in the demo
+          # rodauth :: what answers; people :: Array of the made-up people that one may be, in the
+          #   demo
           def initialize(name:, rodauth:, errors:, notice:, warning:, mail:, people: [])
             super(errors:)
             @view, @title = NAMES.fetch(name)
@@ -44,7 +47,10 @@ module Hobrin
 
           # The secret of the second step: as texts of four letters, and as a picture.
           def secret = @rodauth.otp_user_key.scan(/.{1,4}/).join(" ")
-          def secret_fields = { otp_secret: @rodauth.otp_user_key, otp_raw_secret: @rodauth.otp_key }
+
+          def secret_fields
+            { otp_secret: @rodauth.otp_user_key, otp_raw_secret: @rodauth.otp_key }
+          end
 
           def secret_picture
             RQRCode::QRCode.new(@rodauth.otp_provisioning_uri).as_svg(use_path: true, module_size: 4, standalone: true)

@@ -30,8 +30,8 @@ module Hobrin
                 schema: schema(params), from: number(params, from, 1), most: number(params, most, DEFAULT_MOST))
           end
 
-          # The version that an answer is to be in, whatever else is wrong. Version 2.0 names neither
-          # itself nor, for the most part, an operation.
+          # The version that an answer is to be in, whatever else is wrong. Version 2.0 names
+          # neither itself nor, for the most part, an operation.
           def version_of(params)
             given = params["version"].to_s
             return given == "2.0" ? "2.0" : "1.2" unless given.empty?

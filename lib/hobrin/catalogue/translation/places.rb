@@ -3,8 +3,8 @@
 module Hobrin
   module Catalogue
     class Translation
-      # In which indexes of a catalogue the words of some fields are looked for, and how a clause about
-      # them is written.
+      # In which indexes of a catalogue the words of some fields are looked for, and how a clause
+      # about them is written.
       class Places
         OWN = { title: %w[dc.title], abstract: %w[dc.description],
                 keywords: %w[hobrin.keywords dc.subject],

@@ -12,7 +12,7 @@ module Hobrin
 
         def call(inquiry, _surroundings)
           Change.new(inquiry: inquiry.with(decisions: []), kind: :read_apart,
-                     facts: { readers:, decisions: inquiry.decisions.size })
+                     facts: { readers: readers.join(" and "), decisions: inquiry.decisions.size })
         end
       end
     end

@@ -3,8 +3,8 @@
 module Hobrin
   module Edits
     module Sift
-      # Takes what came of a paper that two people read: what both decided, or what was settled where
-      # they differ. The trail keeps all of it.
+      # Takes what came of a paper that two people read: what both decided, or what was settled
+      # where they differ. The trail keeps all of it.
       #
       # decision :: Sifting::Decision that holds; pair :: Sifting::Twice::Pair; readers :: the names of
       #   the two

@@ -3,8 +3,8 @@
 module Hobrin
   module Exchange
     module DublinCore
-      # Reads one record of Dublin Core. What it calls a subject may be a heading or a keyword: it is
-      # taken as a keyword, and the thesaurus says which of them are headings.
+      # Reads one record of Dublin Core. What it calls a subject may be a heading or a keyword: it
+      # is taken as a keyword, and the thesaurus says which of them are headings.
       class Reader
         DOI = %r{\A(?:doi:\s*|https?://(?:dx\.)?doi\.org/|info:doi/)?(10\.\d{4,9}/\S+)\z}i
         private_constant :DOI

@@ -13,7 +13,8 @@ module Hobrin
         given || "made:#{Digest::SHA256.hexdigest(rest.join("\n"))[0, 20]}"
       end
 
-      # An id for a record whose own is another paper's; the same record gets the same one each time.
+      # An id for a record whose own is another paper's; the same record gets the same one each
+      # time.
       def self.apart(record) = "#{record.id} (#{Digest::SHA256.hexdigest(Text::Tokens.line(record.title))[0, 8]})"
     end
   end

@@ -4,8 +4,8 @@ module Hobrin
   module Exchange
     module Marcxml
       # Reads one MARC record. Fields: 001 and 024 what it is called, 041 and 008 language, 100 and
-      # 700 authors, 245 title, 260 and 264 date, 520 abstract, 650 headings, 653 keywords, 655 kinds
-      # of work, 773 where it appeared, 856 links.
+      # 700 authors, 245 title, 260 and 264 date, 520 abstract, 650 headings, 653 keywords, 655
+      # kinds of work, 773 where it appeared, 856 links.
       class Reader
         ENDING = %r{\s*[/:;,.]\s*\z}
         # What stands after a comma in a name and is no given name.
@@ -77,7 +77,8 @@ module Hobrin
           end
         end
 
-        # The second indicator of 650 says which thesaurus, the first how much it matters: 1 is main.
+        # The second indicator of 650 says which thesaurus, the first how much it matters: 1 is
+        # main.
         def headings(node)
           found = fields(node, "650").filter_map do |field|
             label = parts(field, "a").first&.sub(/\.\z/, "") or next

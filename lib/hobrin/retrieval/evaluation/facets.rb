@@ -16,8 +16,8 @@ module Hobrin
         # record :: Records::Record. Gives an Array of [facet name, value], each once.
         def of(record) = enum_for(:each, record).to_a.uniq
 
-        # Yields the same one by one, some of them twice: finding that out takes as long as the rest,
-        # and this runs for every record that comes in.
+        # Yields the same one by one, some of them twice: finding that out takes as long as the
+        # rest, and this runs for every record that comes in.
         def each(record, &)
           stated(record, &)
           yield :year, record.year.to_s if record.year

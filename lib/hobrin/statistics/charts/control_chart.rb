@@ -2,12 +2,13 @@
 
 module Hobrin
   module Statistics
-    # Between which limits values in time lie by chance: the middle and three standard deviations about
-    # it, of a share (p), of events over time (u), or of single values (XmR). The limits are worked out
-    # from the values before a change.
+    # Between which limits values in time lie by chance: the middle and three standard deviations
+    # about it, of a share (p), of events over time (u), or of single values (XmR). The limits are
+    # worked out from the values before a change.
     #
-    # p̄ ± 3 √(p̄ (1 − p̄) / n), ū ± 3 √(ū / n), mean ± 2.66 × mean moving range; where shares differ from
-    # week to week by more than chance, Laney's p′ (Qual Eng 2002;14:531; all from memory).
+    # p̄ ± 3 √(p̄ (1 − p̄) / n), ū ± 3 √(ū / n), mean ± 2.66 × mean moving range; where shares
+    # differ from week to week by more than chance, Laney's p′ (Qual Eng 2002;14:531; all from
+    # memory).
     module ControlChart
       # middle :: Float; limits :: Array of [low, high], one for each value; outside :: Array of the
       #   places of values that lie outside; kind :: :p, :laney, :u or :xmr

@@ -4,9 +4,9 @@ module Hobrin
   module Statistics
     # Whether a line of values in time stays about its middle by chance alone, by two sets of rules.
     #
-    # Anhøj and Olesen, PLoS ONE 2014;9:e113825: a run of values on one side of the middle that is longer
-    # than chance makes it, or fewer crossings of the middle. Perla et al., BMJ Qual Saf 2011;20:46: six
-    # or more on one side, five or more that go on rising or falling (from memory).
+    # Anhøj and Olesen, PLoS ONE 2014;9:e113825: a run of values on one side of the middle that is
+    # longer than chance makes it, or fewer crossings of the middle. Perla et al., BMJ Qual Saf
+    # 2011;20:46: six or more on one side, five or more that go on rising or falling (from memory).
     class RunChart
       SHIFT = 6
       TREND = 5
@@ -43,8 +43,8 @@ module Hobrin
       # The longest run that chance allows for so many useful values.
       def self.longest_limit(useful) = Math.log2(useful).round + 3
 
-      # The fewest crossings that chance allows: the lower 5 of 100 of a fair coin thrown so often, less
-      # one.
+      # The fewest crossings that chance allows: the lower 5 of 100 of a fair coin thrown so often,
+      # less one.
       def self.crossings_limit(useful) = Binomial.quantile(0.05, useful - 1)
 
       # Gives a Found; nil for fewer than ten useful values, of which little can be told.
@@ -58,7 +58,8 @@ module Hobrin
       # Whether six or more in a row lie on one side of the middle; those on it do not count.
       def shift? = runs.any? { |run| run.size >= SHIFT }
 
-      # Whether five or more in a row go on rising, or falling; one that is like the last does not count.
+      # Whether five or more in a row go on rising, or falling; one that is like the last does not
+      # count.
       def trend?
         changed = @values.chunk_while { |one, two| one == two }.map(&:first)
         steps = changed.each_cons(2).map { |one, two| two > one }

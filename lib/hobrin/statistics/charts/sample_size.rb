@@ -2,9 +2,9 @@
 
 module Hobrin
   module Statistics
-    # How many people two groups need, or how small a change so many can show: two proportions, two-sided
-    # 5 of 100, power 80 of 100, with the variance pooled under no difference (the textbooks'; from
-    # memory).
+    # How many people two groups need, or how small a change so many can show: two proportions,
+    # two-sided 5 of 100, power 80 of 100, with the variance pooled under no difference (the
+    # textbooks'; from memory).
     module SampleSize
       ALPHA = Normal::Z95
       POWER = 0.8416212335729143
@@ -14,8 +14,8 @@ module Hobrin
         # one, two :: shares, 0 to 1, that differ. Gives the people of each group, rounded up.
         def each_group(one, two) = exactly(one, two).ceil
 
-        # The smallest fall from a share that so many people in each group show; nil where even to nobody
-        # is too small a fall.
+        # The smallest fall from a share that so many people in each group show; nil where even to
+        # nobody is too small a fall.
         def smallest_fall(share, people)
           return if share <= 0 || exactly(share, 1e-9) > people
 

@@ -2,9 +2,9 @@
 
 module Hobrin
   module Statistics
-    # The regularized incomplete gamma and beta functions, by which the distributions are told: series
-    # and continued fractions of the textbooks (Abramowitz and Stegun 1964, 6.5.29, 6.5.31, 26.5.8;
-    # from memory), in Lentz's way.
+    # The regularized incomplete gamma and beta functions, by which the distributions are told:
+    # series and continued fractions of the textbooks (Abramowitz and Stegun 1964, 6.5.29, 6.5.31,
+    # 26.5.8; from memory), in Lentz's way.
     module Special
       STEPS = 10_000
       CLOSE = 1e-15

@@ -15,8 +15,8 @@ module Hobrin
           Result.new(effect: one.mean - two.mean, variance: squared_error(one) + squared_error(two))
         end
 
-        # The difference in standard deviations, Hedges' g with the exact correction and the variance
-        # 1/n1 + 1/n2 + g² / (2 (n1 + n2)) (Hedges 1981, as R's metafor by default).
+        # The difference in standard deviations, Hedges' g with the exact correction and the
+        # variance 1/n1 + 1/n2 + g² / (2 (n1 + n2)) (Hedges 1981, as R's metafor by default).
         def standardized(one, two)
           df = one.size + two.size - 2
           deviation = Math.sqrt([one, two].sum { |group| (group.size - 1) * (group.deviation**2) }.fdiv(df))

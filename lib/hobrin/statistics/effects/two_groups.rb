@@ -2,9 +2,9 @@
 
 module Hobrin
   module Statistics
-    # Effects of two groups counted by an outcome that happens or does not, as they are pooled. Where a
-    # cell is empty ½ is added to each cell of that study, but for the risk difference, as R's metafor
-    # does by default.
+    # Effects of two groups counted by an outcome that happens or does not, as they are pooled.
+    # Where a cell is empty ½ is added to each cell of that study, but for the risk difference, as
+    # R's metafor does by default.
     module TwoGroups
       MEASURES = %i[log_risk_ratio log_odds_ratio risk_difference peto_log_odds_ratio].freeze
 

@@ -86,8 +86,8 @@ module Hobrin
                    between: Matrix.diagonal(*both.map(&:tau2)), converged: false)
       end
 
-      # The variance between studies where the restricted likelihood is highest; nil when the steps do
-      # not come to rest within what a covariance can be.
+      # The variance between studies where the restricted likelihood is highest; nil when the steps
+      # do not come to rest within what a covariance can be.
       def scored
         between = start
         STEPS.times do
@@ -116,8 +116,8 @@ module Hobrin
         [covariance.times(*sums), covariance]
       end
 
-      # The score over its expected information, as a change of the variance; nil where that cannot be
-      # turned.
+      # The score over its expected information, as a change of the variance; nil where that cannot
+      # be turned.
       def step(between)
         weights = weights(between)
         middle, covariance = fitted(weights)

@@ -2,9 +2,9 @@
 
 module Hobrin
   module Statistics
-    # Whether small studies tell something else than large ones: Egger's regression of the effect on its
-    # standard error, weighted by exactness (Egger et al., BMJ 1997;315:629, in the form of a weighted
-    # regression with a dispersion of its own).
+    # Whether small studies tell something else than large ones: Egger's regression of the effect on
+    # its standard error, weighted by exactness (Egger et al., BMJ 1997;315:629, in the form of a
+    # weighted regression with a dispersion of its own).
     module Egger
       # Fewer studies tell nothing (common practice: ten).
       FEWEST = 10

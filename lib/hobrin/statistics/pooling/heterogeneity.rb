@@ -40,7 +40,8 @@ module Hobrin
 
       private
 
-      # τ² at which the generalized Q, which falls as τ² grows, is a value; 0 when it never is as high.
+      # τ² at which the generalized Q, which falls as τ² grows, is a value; 0 when it never is as
+      # high.
       def where(value)
         return 0.0 if q <= value
 

@@ -4,7 +4,8 @@ module Hobrin
   module Statistics
     # Pools counts of two groups by the weights of Mantel and Haenszel (1959), with the variances of
     # Robins, Breslow and Greenland (1986) for odds ratios, Greenland and Robins (1985) for risk
-    # ratios, Sato, Greenland and Robins (1989) for differences; from memory. Uses the counts as they are, empty cells too.
+    # ratios, Sato, Greenland and Robins (1989) for differences; from memory. Uses the counts as
+    # they are, empty cells too.
     module MantelHaenszel
       MEASURES = %i[log_risk_ratio log_odds_ratio risk_difference].freeze
 

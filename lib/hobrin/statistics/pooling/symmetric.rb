@@ -4,8 +4,8 @@ require "matrix"
 
 module Hobrin
   module Statistics
-    # A symmetric matrix of two rows, as three plain numbers: what pooling a test asks for some thousand
-    # times.
+    # A symmetric matrix of two rows, as three plain numbers: what pooling a test asks for some
+    # thousand times.
     #
     # a, b, d :: the first of the diagonal, what stands beside it, the second
     class Symmetric

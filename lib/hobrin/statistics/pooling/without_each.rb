@@ -57,8 +57,8 @@ module Hobrin
         end
       end
 
-      # Goes on from a first step until the next one is so small that slopes do, with the curvature of
-      # the first; nil where steps are so wide that they may lead to another summit.
+      # Goes on from a first step until the next one is so small that slopes do, with the curvature
+      # of the first; nil where steps are so wide that they may lead to another summit.
       def settle(place, tau2, begun, near)
         change, curvature, from = [begun.step, begun.curvature, tau2]
         STEPS.times do
@@ -72,7 +72,8 @@ module Hobrin
         nil
       end
 
-      # The further it went, the less the first curvature holds, and the smaller the last step must be.
+      # The further it went, the less the first curvature holds, and the smaller the last step must
+      # be.
       def settled?(change, gone, size)
         change.abs <= SMALL * size && (change * gone).abs <= NOTHING * size * size
       end

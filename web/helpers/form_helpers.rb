@@ -9,14 +9,14 @@ module Hobrin
       # with and without htmx.
       #
       #   <% form_to @page.path(:aim), class: "aim-form" do %> … <% end %>
-      def form_to(path, **attributes)
+      def form_to(path, **attributes, &block)
         sends = { method: "post", action: path, "hx-post": path }
         around("form", **sends, **attributes) do
           @_out_buf << csrf
           # Who only reads sees what stands there, and can change nothing.
           next yield unless looks_only?
 
-          around("fieldset", disabled: true, class: "looked-at-only") { yield }
+          around("fieldset", disabled: true, class: "looked-at-only", &block)
         end
       end
 

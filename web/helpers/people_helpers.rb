@@ -21,6 +21,15 @@ module Hobrin
         show_alone :"people/everybody", title: "People"
       end
 
+      # Asks somebody to join, by what was sent. Gives the secret part of the address.
+      def invite
+        ward = fields.number(:ward)
+        Services::InvitePerson.new(context).call(
+          name: fields.text(:name), ward_id: ward.is_a?(Integer) ? ward : nil, runs: fields.checked?(:runs),
+          role: fields.one_of(:role, Hobrin::People::Person::ROLES.keys) || :member
+        )
+      end
+
       def show_invitation(errors: {})
         invitation = Services::InvitePerson.new(context).read(params["token"])
         @page = Pages::People::Invitation.new(invitation:, errors:, fields:)

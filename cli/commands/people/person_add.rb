@@ -15,9 +15,13 @@ module Hobrin
 
         def options(parser)
           parser.on("--runs", "They look after this Hobrin: people, catalogues, imports") { given[:runs] = true }
-          parser.on("--ward NAME", "The ward that they are on; it is made when there is none") { |name| given[:ward] = name }
+          parser.on("--ward NAME", "The ward that they are on; it is made when there is none") do |name|
+            given[:ward] = name
+          end
           parser.on("--librarian", "They are the librarian of that ward") { given[:role] = :librarian }
-          parser.on("--owns-all", "Every inquiry that nobody owns yet becomes theirs, on that ward") { given[:owns] = true }
+          parser.on("--owns-all", "Every inquiry that nobody owns yet becomes theirs, on that ward") do
+            given[:owns] = true
+          end
         end
 
         def run(name, login)

@@ -1,0 +1,133 @@
+# frozen_string_literal: true
+
+# Two people read the same papers. Whatever one of them decides, the other sees the same, in every
+# page, file, feed and count, until they have decided on that paper themselves.
+RSpec.describe "Reading twice", :client do
+  include SmallWard
+  include Ward
+
+  let(:pages) do
+    routes = Hobrin::Web::App.routes["GET"].map { |pattern, *| pattern.to_s }
+    routes.grep(%r{\A/(?!sign-in/page|sru|oai|account)}).flat_map { |pattern| addresses(pattern) }
+  end
+
+  # Every address that a pattern stands for, with what can be asked there.
+  def addresses(pattern)
+    endings = { ":format" => %w[csv ris json html md bib], ":name" => %w[brief.md brief.html brief.fhir.json ward.pdf findings.csv
+                                                                         papers.csv 1.md] }
+    filled = endings.reduce([pattern.gsub(":id", "1")]) do |all, (name, values)|
+      all.flat_map { |path| path.include?(name) ? values.map { |value| path.sub(name, value) } : [path] }
+    end
+    filled.map { |path| path.sub("/feed/:token", "/feed/#{context.shared_briefs.of(1, kind: "feed")&.token}") } +
+      (pattern == "/inquiries/:id/sift" ? sift_pages : []) + (pattern == "/inquiries/:id/since" ? ["/inquiries/1/since?seen=1"] : [])
+  end
+
+  def sift_pages
+    %w[paper=p0 paper=p1 order=likeliest part=keep part=drop part=unread show=threads group=year find=sleep]
+      .map { |query| "/inquiries/1/sift?#{query}" }
+  end
+
+  # Everything that the second reader can see, without what differs from one request to the next.
+  def seen_by_the_second
+    sign_in(:second)
+    pages.to_h do |path|
+      body = visit_page(path).body
+      plain = body.gsub(/(?:value|content|hx-headers)=(?:"[^"]{80,}"|'[^']*')/, "").gsub(%r{/ID ?\[.*?\]}m, "")
+      [path, [last_response.status, path.end_with?(".pdf") ? body.bytesize : plain]]
+    end
+  end
+
+  # A copy of one ward, in which the owner decides on two papers as told.
+  def world(*decisions)
+    first = people && home
+    @home = Pathname(Dir.mktmpdir("hobrin-world")).tap { |folder| FileUtils.cp_r("#{first}/.", folder) }
+    @context = @app = @outbox = @_rack_test_sessions = @_rack_test_current_session = nil
+    @context = Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock)
+    context.shared_briefs.share(1, token: "f" * 40, at: context.now, kind: "feed")
+    sign_in(:owner)
+    visit_page("/inquiries/1/people")
+    send_form("/inquiries/1/twice", second: people[:second])
+    visit_page("/inquiries/1/sift")
+    decisions.each { |sent| expect(send_form("/inquiries/1/decisions", **sent).status).to eq(303) }
+    yield
+  ensure
+    FileUtils.rm_rf(@home)
+    @home = first
+    @context = nil
+  end
+
+  it "shows the second reader the same, whatever the first decided" do
+    keeps = [{ paper: "p0", verdict: "keep", note: "plainly ours" }, { paper: "p1", reason: "No study" }]
+    drops = [{ paper: "p0", reason: "Other people", note: "far away" }, { paper: "p1", verdict: "unsure" }]
+    one, other = [keeps, drops].map { |decisions| world(*decisions) { seen_by_the_second } }
+    expect(one.size).to be > 40
+    one.each { |path, said| expect([path, said]).to eq([path, other[path]]) }
+    expect(one.values.map(&:last).join).not_to match(/plainly ours/)
+    expect(one.values.count { |status, _| status == 200 }).to be > 30
+  end
+
+  it "opens a paper when both have decided, settles where they differ, and keeps all three in the trail" do
+    world({ paper: "p0", verdict: "keep", note: "plainly ours" }, { paper: "p1", verdict: "keep" }) do
+      sign_in(:second)
+      visit_page("/inquiries/1/sift")
+      send_form("/inquiries/1/decisions", paper: "p0", reason: "Other people")
+      send_form("/inquiries/1/decisions", paper: "p1", verdict: "keep")
+      inquiry = -> { context.inquiries.find(1).inquiry }
+      expect(inquiry.call.kept_ids).to eq(["p1"])
+      expect(visit_page("/inquiries/1/differences").body).to include("plainly ours", "1 to settle", "agree on 1 (50 %)")
+      visit_page("/inquiries/1/sift")
+      expect([send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep").status, told]).to match([422, include(/settle it together/)])
+      sign_in(:reader)
+      visit_page("/inquiries/1/differences")
+      expect(send_form("/inquiries/1/differences", paper: "p0", verdict: "keep").status).to eq(403)
+      sign_in(:owner)
+      visit_page("/inquiries/1/differences")
+      expect(send_form("/inquiries/1/differences", paper: "p0", verdict: "drop", reason: "Because").status).to eq(422)
+      send_form("/inquiries/1/differences", paper: "p0", verdict: "drop", reason: "Other people", note: "talked over")
+      expect(inquiry.call.decision("p0")).to have_attributes(verdict: :drop, note: "talked over")
+      expect(send_form("/inquiries/1/differences", paper: "p0", verdict: "keep").status).to eq(404)
+      line = context.inquiries.trail(1).first
+      expect(line.kind).to eq(:settled)
+      expect(line.facts[:read]).to eq([["Maren Vendrillon", "keep", nil, "plainly ours"], ["Oskar Thimmel", "drop", "Other people", ""]])
+      expect(line.change).to include("Settled: Dropped", "Maren Vendrillon keep", "Oskar Thimmel drop (Other people)")
+    end
+  end
+
+  it "makes what was decided alone the owner's reading, and lets nobody else read" do
+    people
+    decision = Hobrin::Sifting::Decision.new(record_id: "p2", verdict: :keep)
+    Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Sift::Decide.new(decision:))
+    sign_in(:owner)
+    visit_page("/inquiries/1/people")
+    expect(send_form("/inquiries/1/twice", second: people[:stranger]).status).to eq(422)
+    send_form("/inquiries/1/twice", second: people[:second])
+    expect(context.inquiries.find(1).inquiry.decisions).to eq([])
+    expect(context.readings.of(1, people[:owner])).to eq([decision])
+    sign_in(:librarian)
+    visit_page("/inquiries/1/sift")
+    expect([send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep").status, told])
+      .to match([422, include(/Maren Vendrillon and Oskar Thimmel read the papers/)])
+    sign_in(:owner)
+    visit_page("/inquiries/1/people")
+    send_form("/inquiries/1/twice", do: "stop")
+    expect(visit_page("/inquiries/1/differences").status).to eq(404)
+    send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep")
+    expect(context.inquiries.find(1).inquiry.kept_ids).to eq(["p0"])
+  end
+
+  it "sums up agreement from the pairs, warns where one verdict is nearly all, and says nothing of nothing" do
+    pair = lambda do |one, two|
+      decisions = [one, two].map { |verdict| Hobrin::Sifting::Decision.new(record_id: "x", verdict:, reason: ("No study" if verdict == :drop)) }
+      Hobrin::Sifting::Twice::Pair.new(first: decisions.first, second: decisions.last)
+    end
+    twice = ->(counts) { Hobrin::Sifting::Twice.new(pairs: counts.flat_map { |(one, two), count| Array.new(count) { pair[one, two] } }) }
+    even = twice[{ %i[keep keep] => 20, %i[keep drop] => 5, %i[drop keep] => 10, %i[drop drop] => 15 }]
+    expect(even.agreement.table).to eq([[20, 0, 5], [0, 0, 0], [10, 0, 15]])
+    expect(even.words).to match([/50 papers and agree on 35 \(70 %\).*chance alone would give 50 %/, /Kappa is 0.40 .*agree on 40 %/])
+    expect(even.differing.size).to eq(15)
+    sided = twice[{ %i[drop drop] => 96, %i[keep drop] => 2, %i[drop keep] => 2 }]
+    expect(sided.words.last).to match(/98 % of all verdicts are the same one.*do not lean on it/)
+    expect(twice[{}].words).to eq(["Nobody has read a paper a second time yet."])
+    expect(twice[{ %i[keep keep] => 3 }].words.last).to match(/kappa says nothing/)
+  end
+end

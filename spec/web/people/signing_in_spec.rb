@@ -1,0 +1,174 @@
+# frozen_string_literal: true
+
+# Signing in by requests alone: what goes wrong, and what somebody tries who should not be here.
+RSpec.describe "Signing in", :client do
+  include SmallWard
+  include Ward
+
+  def codes_shown = last_response.body.scan(%r{<li><code>([^<]+)</code>}).flatten
+
+  # The secret of a second step as the page shows it, with the fields that go along.
+  def secret
+    page = Nokogiri::HTML(visit_page("/account/second-step").body)
+    sent = %w[otp_secret otp_raw_secret].to_h { |name| [name.to_sym, page.at_css("[name=#{name}]")["value"]] }
+    [page.at_css(".secret").text.delete(" "), sent]
+  end
+
+  it "says the same of a wrong password and of nobody, and takes the same care with both" do
+    visit_page "/sign-in"
+    said = ["maren@ward.example", "nobody@ward.example"].map do |login|
+      checked = 0
+      allow(Argon2::Password).to receive(:verify_password).and_wrap_original do |check, *given|
+        checked += 1
+        check.call(*given)
+      end
+      send_form("/sign-in", login:, password: "not the right one")
+      expect(checked).to eq(1)
+      [last_response.status, told, last_response.body.size - login.size]
+    end
+    expect(said.uniq).to match([[401, ["That name and that password do not go together."], Integer]])
+    expect(sign_in(:owner).headers["location"]).to eq("/")
+    expect(visit_page("/").body).to include("Maren Vendrillon", "Sign out")
+  end
+
+  it "shuts a name after eight wrong tries, known or not, for a quarter of an hour" do
+    visit_page "/sign-in"
+    ["maren@ward.example", "nobody"].each do |login|
+      statuses = Array.new(9) { send_form("/sign-in", login:, password: "wrong again").status }
+      expect(statuses).to eq(([401] * 8) + [429])
+    end
+    expect(sign_in(:owner).status).to eq(429)
+    expect(sign_in(:second).status).to eq(302)
+    context.directory.accounts.db[:tries].update(last_at: context.minutes_ago(16))
+    expect(sign_in(:owner).status).to eq(302)
+  end
+
+  it "takes no form without the token of its page, no old cookie after signing out, and no borrowed one" do
+    visit_page "/sign-in"
+    expect(send_form("/sign-in", token: nil, login: "maren@ward.example", password: Ward::WORD).status).to eq(403)
+    expect(send_form("/sign-in", token: "x" * 88, login: "maren@ward.example", password: Ward::WORD).status).to eq(403)
+    sign_in(:owner)
+    visit_page("/account")
+    old = rack_mock_session.cookie_jar["hobrin"]
+    send_form("/sign-out")
+    clear_cookies
+    set_cookie "hobrin=#{old}"
+    expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/sign-in")
+    [old.reverse, "#{old[0..-3]}aa", "x"].each do |cookie|
+      clear_cookies
+      set_cookie "hobrin=#{cookie}"
+      expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/sign-in")
+    end
+  end
+
+  it "gives a new password once, by a letter, and to nobody else" do
+    letters = %w[maren@ward.example nobody@ward.example].map do |login|
+      clear_cookies
+      visit_page "/forgotten"
+      send_form("/forgotten", login:)
+      expect(last_response.headers["location"]).to end_with("/sign-in")
+      visit_page("/sign-in")
+      told
+    end
+    outbox.wait
+    expect(letters.uniq.size).to eq(1)
+    expect(outbox.letters.map(&:to)).to eq(["maren@ward.example"])
+    address = URI(outbox.letters.first.text[/http\S+/]).request_uri
+    expect(visit_page(address.sub(/.$/, "")).headers["location"]).to eq("/new-password")
+    expect(visit_page("/new-password").headers["location"]).to eq("/sign-in")
+    visit_page(address)
+    visit_page("/new-password")
+    { "short" => /at least 10/, "password12" => /Thousands/, "Maren Vendrillon" => /Your name/,
+      "aaaaaaaaaaaa" => /different letters/ }.each do |word, message|
+      expect(send_form("/new-password", password: word, "password-confirm": word).status).to eq(422)
+      expect(told).to include(message)
+    end
+    send_form("/new-password", password: "the moon is out tonight", "password-confirm": "the moon is out tonight")
+    expect(sign_in(:owner).status).to eq(401)
+    expect(sign_in(:owner, password: "the moon is out tonight").status).to eq(302)
+    clear_cookies
+    visit_page(address)
+    expect(visit_page("/new-password").headers["location"]).to eq("/sign-in")
+  end
+
+  it "asks for a second step where somebody put one on, and takes each spare code once" do
+    sign_in(:owner)
+    visit_page("/account")
+    key, sent = secret
+    expect(send_form("/account/second-step", **sent, password: Ward::WORD, otp: "000000").status).to eq(401)
+    send_form("/account/second-step", **sent, password: Ward::WORD, otp: ROTP::TOTP.new(key).now)
+    expect(last_response.headers["location"]).to eq("/account/recovery-codes")
+    visit_page("/account/recovery-codes")
+    send_form("/account/recovery-codes", password: Ward::WORD)
+    codes = codes_shown
+    expect(codes.size).to eq(16)
+    sign_in(:owner)
+    expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/second-step")
+    visit_page("/second-step")
+    expect([send_form("/second-step", otp: "123456").status, told]).to match([401, [/not the code/]])
+    expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/second-step")
+    2.times do |turn|
+      sign_in(:owner)
+      visit_page("/recovery-code")
+      send_form("/recovery-code", "recovery-code": codes.first)
+      expect(visit_page("/inquiries/1/ask").status).to eq(turn.zero? ? 200 : 303)
+    end
+  end
+
+  it "signs out elsewhere when it is told to, and when the password changes" do
+    jars = Array.new(2) do
+      sign_in(:owner)
+      visit_page("/account")
+      rack_mock_session.cookie_jar["hobrin"]
+    end
+    send_form("/account/sessions")
+    expect(visit_page("/account").status).to eq(200)
+    clear_cookies
+    set_cookie "hobrin=#{jars.first}"
+    expect(visit_page("/account").headers["location"]).to end_with("/sign-in")
+  end
+
+  it "joins who was asked, once, within two weeks" do
+    token = Hobrin::Services::InvitePerson.new(context.as(person(:runs)))
+                                          .call(name: "Jonna Brisk", ward_id: wards[:first].id, role: :member)
+    expect(visit_page("/invitations/#{token.reverse}").status).to eq(404)
+    visit_page("/invitations/#{token}")
+    send_form("/invitations/#{token}", name: "Maren  Vendrillon", login: "maren@ward.example", password: "x")
+    expect([last_response.status, told.size]).to eq([422, 2])
+    sent = { name: "Jonna Brisk", login: "jonna", password: "one more quiet night" }
+    expect(send_form("/invitations/#{token}", **sent).status).to eq(303)
+    expect(send_form("/invitations/#{token}", **sent).status).to eq(404)
+    visit_page("/sign-in")
+    send_form("/sign-in", login: "JONNA ", password: "one more quiet night")
+    expect(visit_page("/inquiries/1/ask").status).to eq(200)
+    late = context.minutes_ago(-15 * 1_440)
+    expect { context.directory.invitations.find(token, at: late) }.to raise_error(Hobrin::GoneError)
+  end
+
+  it "writes down who came and went, so that a line that is altered or missing is found" do
+    sign_in(:owner)
+    sign_in(:second, password: "wrong here")
+    sign_in(:reader)
+    visit_page("/inquiries/1/ask")
+    send_form("/inquiries/1/ask")
+    audit = context.directory.audit
+    expect(audit.last(9).map { |line| [line.who, line.what] })
+      .to include(["Maren Vendrillon", "signed in"], ["oskar@ward.example", "wrong password"], ["Levi Omstead", "refused"])
+    expect(audit.broken_at).to be_nil
+    lines = context.directory.accounts.db[:audit]
+    lines.where(number: 2).update(who: "Somebody else")
+    expect(audit.broken_at).to eq(2)
+    lines.where(number: 2).delete
+    expect(audit.broken_at).to eq(3)
+  end
+
+  it "says of who may sign in no more what it says of nobody, and ends what is open" do
+    sign_in(:reader)
+    expect(visit_page("/inquiries/1/ask").status).to eq(200)
+    Hobrin::Services::ChangePeople.new(context.as(person(:runs))).close(people[:reader])
+    expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/sign-in")
+    expect([sign_in(:reader).status, told]).to eq([401, ["That name and that password do not go together."]])
+    expect { Hobrin::Services::ChangePeople.new(context).let_run(people[:runs], false) }
+      .to raise_error(Hobrin::InputError, /Nobody else/)
+  end
+end

@@ -1,0 +1,49 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Routes
+      # What each may do with an inquiry, and papers that two people read.
+      module Together
+        def self.registered(app)
+          standing(app)
+          reading_twice(app)
+        end
+
+        def self.standing(app)
+          app.get("/inquiries/:id/people") { show_standing }
+
+          app.post("/inquiries/:id/people") do
+            Services::ShareInquiry.new(context).give(inquiry_id, fields.number(:person), fields.text(:ability))
+            leave_for "/inquiries/#{inquiry_id}/people"
+          rescue InputError => e
+            status 422
+            show_standing(errors: e.errors)
+          end
+        end
+
+        def self.reading_twice(app)
+          app.get("/inquiries/:id/differences") { show_differences }
+
+          app.post("/inquiries/:id/differences") do
+            Services::ReadTwice.new(context, inquiry_id).settle(Forms::Sift::DecisionForm.new(fields).settled)
+            leave_for "/inquiries/#{inquiry_id}/differences"
+          rescue InputError => e
+            status 422
+            show_differences(errors: e.errors)
+          end
+
+          app.post("/inquiries/:id/twice") do
+            twice = Services::ReadTwice.new(context, inquiry_id)
+            fields.text(:do) == "stop" ? twice.stop : twice.start(fields.number(:second))
+            leave_for "/inquiries/#{inquiry_id}/people"
+          rescue InputError => e
+            status 422
+            show_standing(errors: e.errors)
+          end
+        end
+        private_class_method :standing, :reading_twice
+      end
+    end
+  end
+end
