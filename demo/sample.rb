@@ -35,6 +35,7 @@ module Hobrin
         OtherInquiries.new(@context).call
         main.work
         FullTexts.new(@context).call
+        Team.new(@context, main).call
       end
     end
   end

@@ -17,6 +17,20 @@ module Hobrin
         @data = YAML.safe_load_file(FILE, symbolize_names: true)
       end
 
+      # choice :: Hash of a verdict, with the reason where it drops, and note
+      def self.decision(record_id, choice)
+        verdict = (choice.keys & Sifting::Decision::VERDICTS).first
+        Sifting::Decision.new(record_id:, verdict:, reason: choice[:drop], note: choice[:note].to_s)
+      end
+
+      # What the file says of papers read twice: Hash of id to an Array of decisions.
+      def twice
+        @data[:twice].to_h do |key, choices|
+          id = format(ID, key)
+          [id, choices.map { |choice| MainDecisions.decision(id, choice) }]
+        end
+      end
+
       def call
         sift
         follow
@@ -96,10 +110,9 @@ module Hobrin
       end
 
       def decide(record, choice)
-        verdict = (choice.keys & Sifting::Decision::VERDICTS).first
-        decision = Sifting::Decision.new(record_id: record.id, verdict:, reason: choice[:drop],
-                                         note: choice[:note].to_s)
-        edit(Edits::Sift::Decide.new(decision:))
+        return if choice.key?(:later)
+
+        edit(Edits::Sift::Decide.new(decision: MainDecisions.decision(record.id, choice)))
       end
 
       def edit(edit) = Services::ApplyEdit.new(@context).call(@id, edit)

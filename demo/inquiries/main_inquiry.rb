@@ -32,6 +32,11 @@ module Hobrin
         @id = Services::StartInquiry.new(@context).call(TEXT, situation: SITUATION, sample: true)
       end
 
+      attr_reader :id
+
+      # What two people decided on its papers apart.
+      def twice = MainDecisions.new(@context, @id).twice
+
       # Works it through to the brief.
       def work
         ask

@@ -12,9 +12,10 @@ module Hobrin
         attributes :entries, :aside, :deleted, :papers, :sample
       end
 
-      # saved :: Store::Inquiries::Saved; stage :: Inquiry::Stage
+      # saved :: Store::Inquiries::Saved; stage :: Inquiry::Stage; unread :: Hash of the name of each
+      #   of two who read its papers to how many they have not read, none where papers are read once
       class Entry < Value
-        attributes :saved, :stage
+        attributes :saved, :stage, :unread
       end
 
       def initialize(context)
@@ -41,7 +42,7 @@ module Hobrin
         signed = saved.inquiry.acting.signed.last
         stage = Inquiry::Stage.new(saved.inquiry, today: @context.today,
                                                   since_signed: signed && (saved.version - signed.line))
-        Entry.new(saved:, stage:)
+        Entry.new(saved:, stage:, unread: ReadTwice.new(@context, saved.id).unread(saved.papers))
       end
     end
   end

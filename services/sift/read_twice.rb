@@ -22,7 +22,10 @@ module Hobrin
       end
 
       def on? = !pair.nil?
-      def reader? = on? && pair.include?(@context.person&.id)
+
+      # Whether decisions are made apart: where nobody signs in, there is nobody to be apart from.
+      def apart? = on? && !@context.person.nil?
+      def reader? = apart? && pair.include?(@context.person.id)
 
       # Begins it. What was decided so far is the owner's own reading from then on. second_id :: of
       #   a person of the ward. Raises InputError (:second).
@@ -79,6 +82,14 @@ module Hobrin
                      settled: decided.count { |one| !one.agree? },
                      papers: inquiry.cascade(@context.evaluator).final.size,
                      records: @context.library.records_by_id(open.map(&:record_id)).to_h { |one| [one.id, one] })
+      end
+
+      # How many of so many papers each of the two has not read: Hash of name to number.
+      def unread(papers)
+        return {} unless apart?
+
+        counts = @context.readings.counts(@id)
+        readers.to_h { |person| [person.name, [papers - counts.fetch(person.id, 0), 0].max] }
       end
 
       # The two, or none.

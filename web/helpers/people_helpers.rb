@@ -7,6 +7,11 @@ module Hobrin
       # Who signed in, or nil where nobody does.
       def person_here = context.person
 
+      # Whether one may become one of the made-up people.
+      def made_up_people? = env.dig(SigningIn::SHARED, :demo)
+
+      def sample_here? = context.snapshot.sample?
+
       # A form that is sent as a whole page: what it leads to is another address.
       def plain_form(path, **attributes)
         around("form", method: "post", action: path, **attributes) do

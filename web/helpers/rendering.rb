@@ -93,7 +93,7 @@ module Hobrin
       # The same for decisions on papers, which may be read twice.
       def decide(edit)
         twice = Services::ReadTwice.new(context, inquiry_id)
-        twice.on? ? twice.apply(edit) : apply(edit)
+        twice.apart? ? twice.apply(edit) : apply(edit)
       end
 
       def apply(edit) = Services::ApplyEdit.new(context, seen:).call(inquiry_id, edit)

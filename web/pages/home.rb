@@ -80,7 +80,14 @@ module Hobrin
         def card(entry)
           saved = entry.saved
           Card.new(id: saved.id, question: saved.inquiry.question, path: "/inquiries/#{saved.id}", sample: saved.sample,
-                   touched: day_and_time(saved.touched_at), steps: steps(saved), waits: waits(entry.stage.waiting))
+                   touched: day_and_time(saved.touched_at), steps: steps(saved), waits: unread(entry) + waits(entry.stage.waiting))
+        end
+
+        # Who still has what to read, where two do.
+        def unread(entry)
+          entry.unread.select { |_, left| left.positive? }.map do |name, left|
+            Wait.new(who: name, what: "#{count_of(left, "paper")} to read", late: false)
+          end
         end
 
         def waits(waiting)

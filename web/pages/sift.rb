@@ -42,7 +42,7 @@ module Hobrin
         # What is to be known where two people read; nil where they do not: [words, path].
         def twice
           reading = Services::ReadTwice.new(@context, opened.id)
-          return unless reading.on?
+          return unless reading.apart?
 
           overview = reading.overview
           read = overview.readers.zip(overview.read).map { |person, count| "#{person.name} has read #{number(count)}" }
