@@ -45,7 +45,9 @@ module Hobrin
           put(nurse, decision)
           put(second, apart.fetch(decision.record_id, [decision]).last)
         end
-        apart.values.select { |both| both.size == 2 }.each { |one, two| [[nurse, one], [second, two]].each { |pair| put(*pair) } }
+        apart.each_value do |one, two|
+          [[nurse, one], [second, two]].each { |pair| put(*pair) } if two
+        end
       end
 
       def put(person_id, decision)

@@ -14,11 +14,15 @@ module Hobrin
       # Raises GoneError when it is not there.
       def call(id)
         @context.inquiries.delete(id, at: @context.now)
+        @context.note_down("deleted", "inquiry #{id}")
         @context.inquiries.forget(before: since)
       end
 
       # Raises GoneError when it was not taken away, or too long ago.
-      def bring_back(id) = @context.inquiries.bring_back(id, since:)
+      def bring_back(id)
+        @context.inquiries.bring_back(id, since:)
+        @context.note_down("brought back", "inquiry #{id}")
+      end
 
       # Array of Store::Inquiries::Saved that can be brought back.
       def kept = @context.inquiries.deleted(since:)

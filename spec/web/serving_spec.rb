@@ -2,6 +2,7 @@
 
 require "net/http"
 require "socket"
+require_relative "../../config/demo"
 
 # The server as people start it, on a home without made-up data.
 RSpec.describe "hobrin serve", :slow do
@@ -11,13 +12,14 @@ RSpec.describe "hobrin serve", :slow do
   after { FileUtils.rm_rf(home) }
 
   # Starts it in a group of its own and waits for the line that says where it is.
-  def serving
+  def serving(bind: "127.0.0.1")
     out, into = IO.pipe
     script = File.expand_path("../../config/cli.rb", __dir__)
-    pid = Process.spawn({ "PORT" => port.to_s, "HOBRIN_HOME" => home.to_s }, RbConfig.ruby, script, "serve",
+    env = { "PORT" => port.to_s, "HOBRIN_HOME" => home.to_s, "BIND" => bind }
+    pid = Process.spawn(env, RbConfig.ruby, script, "serve",
                         out: into, err: File::NULL, pgroup: true)
     into.close
-    expect(out.gets).to include("Hobrin is at http://127.0.0.1:#{port}.")
+    expect(out.gets).to include("Hobrin is at http://#{bind}:#{port}.")
     yield
   ensure
     Process.kill(:KILL, -pid)
@@ -54,6 +56,27 @@ RSpec.describe "hobrin serve", :slow do
       text = get("/library").body.dup.force_encoding(Encoding::UTF_8)
     end
     expect(text).to match(words)
+  end
+
+  # Where other machines can reach it, nobody does anything unasked.
+  it "refuses to start for other machines while nobody can sign in, and then asks everybody" do
+    env = { "PORT" => port.to_s, "HOBRIN_HOME" => home.to_s, "BIND" => "0.0.0.0" }
+    [{ env: }, { env: env.except("BIND"), shared: true }].each do |given|
+      server = Hobrin::DemoServer.new(sample: false, out: StringIO.new, **given)
+      expect { server.call }.to raise_error(Hobrin::StateError, /Nobody can sign in yet/)
+    end
+    context = Hobrin::Boot.context(home:)
+    Hobrin::Services::AddPerson.new(context).call(name: "Runa Ostel", login: "runa", runs: true,
+                                                  password: "a quiet night please")
+    Hobrin::Services::StartInquiry.new(context).call("Does quiet help patients to sleep?")
+    serving(bind: "0.0.0.0") do
+      %w[/ /inquiries/1/ask /inquiries/1/archive.json /library /people /sru /oai /nowhere].each do |path|
+        expect([path, get(path)["location"].to_s[%r{/sign-in\z}]]).to eq([path, "/sign-in"])
+      end
+      expect(get("/sign-in").code).to eq("200")
+      expect(post("/library/files?name=x.ris", ris(1))["location"]).to end_with("/sign-in")
+    end
+    expect(context.library.imports.all).to eq([])
   end
 
   it "begins empty, takes a large file in, and goes on with it after it was killed itself" do

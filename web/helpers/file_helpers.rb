@@ -15,6 +15,7 @@ module Hobrin
 
       # Answers with a file to save. file :: anything with name, type and body
       def download(file)
+        context.note_down("took out", "#{request.path_info}: #{file.name}"[0, 300])
         content_type file.type, **(file.body.encoding == Encoding::BINARY ? {} : { charset: "utf-8" })
         attachment file.name
         file.body

@@ -79,8 +79,9 @@ module Hobrin
 
         def card(entry)
           saved = entry.saved
-          Card.new(id: saved.id, question: saved.inquiry.question, path: "/inquiries/#{saved.id}", sample: saved.sample,
-                   touched: day_and_time(saved.touched_at), steps: steps(saved), waits: unread(entry) + waits(entry.stage.waiting))
+          Card.new(id: saved.id, question: saved.inquiry.question, path: "/inquiries/#{saved.id}",
+                   sample: saved.sample, touched: day_and_time(saved.touched_at), steps: steps(saved),
+                   waits: unread(entry) + waits(entry.stage.waiting))
         end
 
         # Who still has what to read, where two do.

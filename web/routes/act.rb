@@ -39,14 +39,18 @@ module Hobrin
         def self.reporting(app)
           app.get("/inquiries/:id/files/:name") do
             opened = Services::ReadInquiry.new(context).call(inquiry_id)
-            files = Services::ExportBrief.new(context, style: fields.text(:style), address: shared_address(inquiry_id))
-            name, ending = params["name"].split(".", 2)
-            download files.call(opened, name, ending.to_s)
+            address = shared_address(inquiry_id)
+            files = Services::ExportBrief.new(context, style: fields.text(:style), address:)
+            download files.call(opened, *params["name"].partition(".").values_at(0, 2))
           end
 
+          versions(app)
+        end
+
+        def self.versions(app)
           app.get("/inquiries/:id/versions/:name") do
             opened = Services::ReadInquiry.new(context).call(inquiry_id)
-            number, ending = params["name"].split(".", 2)
+            number, _, ending = params["name"].partition(".")
             report = Services::ReadVersions.new(context).report(opened, number.to_i)
             download Services::ExportBrief.new(context).written(report, inquiry_id, "brief", ending)
           end
@@ -58,7 +62,7 @@ module Hobrin
             download Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
           end
         end
-        private_class_method :changing, :sharing, :reporting, :saving
+        private_class_method :changing, :sharing, :reporting, :versions, :saving
       end
     end
   end

@@ -17,7 +17,9 @@ module SmallWard
   private
 
   def fill(context)
-    papers = Array.new(6) { |place| a_record(id: "p#{place}", title: "Sleep on wards, paper #{place}", published: "202#{place}") }
+    papers = Array.new(6) do |place|
+      a_record(id: "p#{place}", title: "Sleep on wards, paper #{place}", published: "202#{place}")
+    end
     context.library.add(papers)
     id = Hobrin::Services::StartInquiry.new(context).call("Does quiet help patients to sleep?")
     question = context.inquiries.find(id).inquiry.question

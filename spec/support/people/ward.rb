@@ -44,5 +44,8 @@ module Ward
   end
 
   # What is told on a page, in words.
-  def told = Nokogiri::HTML(last_response.body).css(".problem, .conflict, .notice").map { |one| one.text.strip }.reject(&:empty?)
+  def told
+    page = Nokogiri::HTML(last_response.body)
+    page.css(".problem, .conflict, .notice").map { |one| one.text.strip }.reject(&:empty?)
+  end
 end

@@ -27,8 +27,11 @@ RSpec.describe "Rules", :client do
   end
 
   def path_of(pattern)
-    pattern.gsub(":id", "1").gsub(":term", "1").gsub(":key", "P").gsub(":name", "age").gsub(":format", "csv").gsub(":token", "none")
+    { ":id" => "1", ":term" => "1", ":key" => "P", ":name" => "age", ":format" => "csv", ":token" => "none" }
+      .reduce(pattern) { |path, (name, value)| path.gsub(name, value) }
   end
+
+  def asked(route) = route.split(" ", 2).then { |verb, path| [verb, path_of(path)] }
 
   # :in, :refused, :hidden (as if it were not there), :sign_in
   def outcome(verb, path)
@@ -68,13 +71,13 @@ RSpec.describe "Rules", :client do
 
   it "walks them over the web, as nobody, as a stranger and as a reader" do
     visit_page "/sign-in"
-    hidden = routes.reject { |route| route.match?(%r{POST /library/files|/sign-in/page}) }
+    walkable = routes.grep_v(%r{POST /library/files|/sign-in/page})
     walked = %i[nobody stranger reader].to_h do |key|
       key == :nobody ? clear_cookies : sign_in(key)
       visit_page(key == :nobody ? "/sign-in" : "/")
-      [key, hidden.to_h { |route| [route, outcome(*route.split(" ", 2).then { |verb, path| [verb, path_of(path)] })] }]
+      [key, walkable.to_h { |route| [route, outcome(*asked(route))] }]
     end
-    need = ->(route) { Hobrin::Web::Rules.of(*route.split(" ", 2).then { |verb, path| [verb, path_of(path)] }).first }
+    need = ->(route) { Hobrin::Web::Rules.of(*asked(route)).first }
     walked.each do |key, outcomes|
       outcomes.each do |route, said|
         next if need[route] == :open

@@ -151,9 +151,14 @@ RSpec.describe "Signing in", :client do
     sign_in(:reader)
     visit_page("/inquiries/1/ask")
     send_form("/inquiries/1/ask")
+    visit_page("/inquiries/1/list.ris")
+    sign_in(:owner)
+    visit_page("/inquiries/1/ask")
+    send_form("/inquiries/1/delete")
     audit = context.directory.audit
-    expect(audit.last(9).map { |line| [line.who, line.what] })
-      .to include(["Maren Vendrillon", "signed in"], ["oskar@ward.example", "wrong password"], ["Levi Omstead", "refused"])
+    expect(audit.last(12).map { |line| [line.who, line.what] })
+      .to include(["Maren Vendrillon", "signed in"], ["oskar@ward.example", "wrong password"],
+                  ["Levi Omstead", "refused"], ["Levi Omstead", "took out"], ["Maren Vendrillon", "deleted"])
     expect(audit.broken_at).to be_nil
     lines = context.directory.accounts.db[:audit]
     lines.where(number: 2).update(who: "Somebody else")
