@@ -36,6 +36,11 @@ gem "sinatra", "~> 4.2"
 gem "sqlite3", "~> 2.8"
 gem "zeitwerk", "~> 2.6"
 
+# For several servers that share one database; needs libpq.
+group :postgres, optional: true do
+  gem "pg", "~> 1.5"
+end
+
 group :test do
   gem "axe-core-capybara", "~> 4.14"
   gem "axe-core-rspec", "~> 4.14"

@@ -13,8 +13,10 @@ module Hobrin
         "count" => Commands::Count, "find" => Commands::Find, "explain" => Commands::Explain,
         "import" => Commands::Import, "thesaurus import" => Commands::ThesaurusImport,
         "thesaurus export" => Commands::ThesaurusExport, "trail" => Commands::Trail,
-        "export" => Commands::Export, "backup" => Commands::Backup, "propose" => Commands::Propose,
+        "export" => Commands::Export, "backup" => Commands::Backup,
+        "restore" => Commands::Restore, "propose" => Commands::Propose,
         "verify" => Commands::Verify, "serve" => Commands::Serve, "work" => Commands::Work,
+        "library publish" => Commands::LibraryPublish, "library fetch" => Commands::LibraryFetch,
         "person add" => Commands::PersonAdd, "person password" => Commands::PersonPassword,
         "bench" => Commands::Bench
       }.freeze
@@ -63,7 +65,7 @@ module Hobrin
         name = [arguments.first(2).join(" "), arguments.first].find { |one| COMMANDS.key?(one) }
         return [name, arguments.drop(name.split.size)] if name
 
-        asked = %w[thesaurus person].include?(arguments.first) ? arguments.first(2).join(" ") : arguments.first
+        asked = %w[thesaurus person library].include?(arguments.first) ? arguments.first(2).join(" ") : arguments.first
         raise InputError, { command: "there is no command “#{asked}”.#{Text::Nearest.hint(asked, COMMANDS.keys)} hobrin --help lists them." }
       end
 

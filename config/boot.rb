@@ -30,7 +30,7 @@ module Hobrin
     # Folders that only hold files together, one for each step or table; what is in them belongs to
     # the layer itself.
     GROUPS = %w[store/* store/library/nearness store/library/imports services/* web/pages/weigh/pictures web/drawing
-                web/helpers cli/commands/people
+                web/helpers cli/commands/people cli/commands/keeping
                 demo/inquiries].freeze
     # What is no Ruby of a layer, or a program of its own.
     IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].freeze
@@ -91,7 +91,13 @@ module Hobrin
 
       def unpacked(file) = Zlib.gunzip(ROOT.join(file).binread)
 
+      # HOBRIN_DATABASE names a PostgreSQL database that several servers share.
       def database(home, kind)
+        server = ENV.fetch("HOBRIN_DATABASE", "")
+        if Store::Postgres::KINDS.include?(kind) && !server.empty?
+          return Store::Postgres.open(server, kind:, connections: THREADS)
+        end
+
         Store::Database.open(home.join("#{kind}.sqlite3"), kind:, connections: THREADS)
       end
 

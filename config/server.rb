@@ -20,13 +20,15 @@ module Hobrin
       def app(context, home:, env: ENV, shared: nil)
         hosts = LOCAL_HOSTS + env.fetch("HOBRIN_HOSTS", "").split(",").map(&:strip).reject(&:empty?)
         Boot.eager_load
-        Web::App.build(context:, session_secret: secret(home), hosts:,
+        Web::App.build(context:, session_secret: env.fetch("HOBRIN_SESSION_KEY") { secret(home) }, hosts:,
                        access_word: env.fetch("HOBRIN_ACCESS_WORD", ""),
-                       shared: shared && { **signing_in(env), **shared })
+                       shared: shared && { **signing_in(env), **shared },
+                       log: (env["HOBRIN_LOG"] == "json" ? $stdout : nil))
       end
 
       private
 
+      # Several servers are told one HOBRIN_SESSION_KEY, of 64 letters at least.
       # HOBRIN_SMTP sends letters; HOBRIN_ORIGIN is the address that they name; with
       # HOBRIN_OPEN_CATALOGUE=yes other machines may search and harvest without signing in.
       def signing_in(env)

@@ -37,10 +37,12 @@ module Hobrin
       #   answers to; access_word :: see Guards::AtHome
       # Gives a Rack application.
       # shared :: what SigningIn::Gate takes, where people sign in; nil where this machine alone may come
-      def self.build(context:, session_secret:, hosts:, access_word: "", shared: nil)
+      # log :: what a line for each request is written to, nil for nowhere
+      def self.build(context:, session_secret:, hosts:, access_word: "", shared: nil, log: nil)
         application = new!(context:)
         secure = shared.to_h[:origin].to_s.start_with?("https:")
         Rack::Builder.app do
+          use Guards::Log, out: log
           use Guards::AtHome, word: access_word unless shared && shared[:required]
           use Guards::Patience
           use Guards::RequestBounds

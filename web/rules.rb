@@ -13,7 +13,7 @@ module Hobrin
     module Rules
       TABLE = {
         open: ["GET /sign-in/page", "GET /shared/:token", "GET /inquiries/:id/feed/:token",
-               "GET /invitations/:token", "POST /invitations/:token", "GET /outbox"],
+               "GET /invitations/:token", "POST /invitations/:token", "GET /outbox", "GET /health"],
         signed_in: ["GET /", "POST /inquiries", "POST /archives", "GET /account", "GET /library",
                     "GET /library/doubles", "GET /library/imports/:id/refused.csv"],
         catalogue: ["GET /sru", "GET /oai"],
@@ -49,14 +49,22 @@ module Hobrin
         def addresses = TABLE.values.flatten
 
         # What a request needs: [need, Hash of what stands in the address], or nil where there is no
-        # rule. The most exact address counts, which is the one with the fewest names in it.
-        def of(verb, path)
+        # rule.
+        def of(verb, path) = found(verb, path)&.first(2)
+
+        # The address as its rule has it, such as "/inquiries/:id/ask", or nil.
+        def address(verb, path) = found(verb, path)&.last&.to_s
+
+        private
+
+        # The most exact address counts, which is the one with the fewest names in it.
+        def found(verb, path)
           verb = "GET" if verb == "HEAD"
-          found = PATTERNS.filter_map do |of, pattern, need|
+          all = PATTERNS.filter_map do |of, pattern, need|
             given = of == verb && pattern.params(path)
-            [need, given] if given
+            [need, given, pattern] if given
           end
-          found.min_by { |_, given| given.size }
+          all.min_by { |_, given| given.size }
         end
       end
     end

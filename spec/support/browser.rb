@@ -40,9 +40,12 @@ module Browser
     end
   end
 
+  # Where people sign in, what Hobrin::Server.app takes of that.
+  def shared = nil
+
   # Serves the sample home of this example.
   def serve(context, home)
-    Stage.app = Hobrin::Server.app(context, home:)
+    Stage.app = Hobrin::Server.app(context, home:, shared:)
     Capybara.app = Stage
     Capybara.current_driver = :chromium
   end

@@ -149,7 +149,7 @@ module Hobrin
 
       # Writes a copy of all inquiries and trails to a file that does not exist yet. Raises
       # StateError.
-      def backup(path) = Database.copy(@db, path)
+      def backup(path) = Database.copy(@db, path, kind: :inquiries)
 
       private
 
@@ -159,7 +159,7 @@ module Hobrin
         end.zero?
       end
 
-      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+      def writing(&) = Trouble.writing(@db, &)
 
       def standing(version, step, at, state, line)
         { version:, step: step.to_s, touched_at: at, state:, papers: line[:count_after],

@@ -75,7 +75,7 @@ module Hobrin
                               note: row[:note])
       end
 
-      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+      def writing(&) = Trouble.writing(@db, &)
     end
   end
 end

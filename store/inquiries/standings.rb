@@ -50,7 +50,7 @@ module Hobrin
                              given: pairs.to_h { |person_id, ability| [person_id, ability.to_sym] })
       end
 
-      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+      def writing(&) = Trouble.writing(@db, &)
     end
   end
 end

@@ -92,7 +92,7 @@ module Hobrin
         @db[:records].where(number: numbers).exclude(doi: nil).distinct.select_map(:doi).size > 1
       end
 
-      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+      def writing(&) = Trouble.writing(@db, &)
 
       def leader(number) = @db[:records].where(number:).get(:duplicate_of) || number
     end

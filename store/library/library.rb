@@ -153,7 +153,7 @@ module Hobrin
       end
 
       # Writes a copy of the whole library to a file that does not exist yet.
-      def backup(path) = Database.copy(@db, path)
+      def backup(path) = Database.copy(@db, path, kind: :library)
 
       private
 

@@ -93,7 +93,7 @@ module Hobrin
       end
 
       def taken! = raise(InputError, { login: "Somebody signs in with this already." })
-      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+      def writing(&) = Trouble.writing(@db, &)
     end
   end
 end

@@ -22,12 +22,10 @@ module Hobrin
 
       # about :: "" for nothing more
       def add(at:, who:, what:, about: "")
-        Trouble.told do
-          @db.transaction(mode: :immediate) do
-            before = @db[:audit].reverse(:number).get(:print) || FIRST
-            line = { at:, who:, what:, about:, before: }
-            @db[:audit].insert(**line, print: print_of(**line))
-          end
+        Trouble.writing(@db) do
+          before = @db[:audit].reverse(:number).get(:print) || FIRST
+          line = { at:, who:, what:, about:, before: }
+          @db[:audit].insert(**line, print: print_of(**line))
         end
       end
 

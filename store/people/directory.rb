@@ -20,7 +20,7 @@ module Hobrin
       def inspect = "#<#{self.class}>"
 
       # Writes a copy of all of it to a file that does not exist yet. Raises StateError.
-      def backup(path) = Database.copy(@db, path)
+      def backup(path) = Database.copy(@db, path, kind: :people)
     end
   end
 end

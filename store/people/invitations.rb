@@ -43,7 +43,7 @@ module Hobrin
       def held(at) = @db[:invitations].where(used_at: nil).where(Sequel[:ends_at] > at)
       def digest(token) = Digest::SHA256.hexdigest(token)
       def invitation(row) = Invitation.new(**row.except(:digest, :role), role: row[:role].to_sym)
-      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+      def writing(&) = Trouble.writing(@db, &)
     end
   end
 end

@@ -18,13 +18,11 @@ module Hobrin
 
       # One more at a time; those before `since` are forgotten.
       def add(login, at:, since:)
-        Trouble.told do
-          @db.transaction(mode: :immediate) do
-            @db[:tries].where(Sequel[:last_at] <= since).delete
-            more = { count: Sequel[:tries][:count] + 1, last_at: at }
-            @db[:tries].insert_conflict(target: :digest, update: more).insert(digest: digest(login), count: 1,
-                                                                              last_at: at)
-          end
+        Trouble.writing(@db) do
+          @db[:tries].where(Sequel[:last_at] <= since).delete
+          more = { count: Sequel[:tries][:count] + 1, last_at: at }
+          adding = @db[:tries].insert_conflict(target: :digest, update: more)
+          adding.insert(digest: digest(login), count: 1, last_at: at)
         end
       end
 

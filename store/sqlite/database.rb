@@ -32,6 +32,9 @@ module Hobrin
       private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE, :NEWEST, :SYNCHRONOUS, :OWNER_ONLY,
                        :DAMAGE
 
+      # Where the migrations of a kind are.
+      def self.migrations(kind) = File.join(MIGRATIONS, kind.to_s)
+
       # path :: of the file, made with its folder when missing; kind :: :inquiries, :library or :people
       # connections :: as many as there are threads that use it at once
       # Raises StateError when the folder cannot be written, or the file is from before the first
@@ -43,7 +46,7 @@ module Hobrin
                                       connect_sqls: ["PRAGMA journal_mode=WAL",
                                                      "PRAGMA synchronous=#{SYNCHRONOUS.fetch(kind)}"])
         refuse_damaged(db, path, kind)
-        Sequel::Migrator.run(db, File.join(MIGRATIONS, kind.to_s))
+        Sequel::Migrator.run(db, migrations(kind))
         table, column = NEWEST.fetch(kind)
         return db if db.from(table).columns.include?(column)
 
@@ -74,15 +77,26 @@ module Hobrin
       end
       private_class_method :refuse_damaged, :damaged
 
-      # Writes a copy of a database, as it is at one moment, to a path where there is no file yet.
-      # Raises StateError.
-      def self.copy(db, path)
+      # Looks through a file that nothing has open. Raises StateError for one that is not whole.
+      def self.check(path)
+        db = Sequel.sqlite(path.to_s, readonly: true)
+        whole = db.fetch("PRAGMA integrity_check(1)").single_value == "ok"
+        raise StateError, "#{path} is damaged." unless whole
+      rescue Sequel::Error
+        raise StateError, "#{path} is damaged."
+      ensure
+        db&.disconnect
+      end
+
+      # Writes a copy of a database, as it is at one moment, to a path where there is no file yet: an
+      # SQLite file, also of one that is kept elsewhere. Raises StateError.
+      def self.copy(db, path, kind:)
         raise StateError, "#{path} is there already; it is left as it is." if File.exist?(path)
 
         # Written beside it and then renamed, so that one that fails leaves nothing in the way.
         part = "#{path}.part"
         FileUtils.rm_f(part)
-        db.run(Sequel.lit("VACUUM INTO ?", part))
+        db.database_type == :sqlite ? db.run(Sequel.lit("VACUUM INTO ?", part)) : Postgres.copy(db, part, kind:)
         File.chmod(OWNER_ONLY, part)
         File.rename(part, path)
       rescue Sequel::DatabaseError, SystemCallError => e

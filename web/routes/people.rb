@@ -7,6 +7,7 @@ module Hobrin
       module People
         def self.registered(app)
           signing_in(app)
+          health(app)
           people(app)
           invitations(app)
         end
@@ -30,6 +31,16 @@ module Hobrin
             not_found unless post&.stand_in?
             @page = Pages::Page.new
             show_alone :"people/outbox", title: "Letters that went out", letters: post.letters
+          end
+        end
+
+        # For a monitor.
+        def self.health(app)
+          app.get("/health") do
+            parts = Services::Health.new(context).call
+            status 503 unless parts.values.all?
+            content_type :json
+            JSON.generate(well: parts.values.all?, **parts)
           end
         end
 
@@ -61,7 +72,7 @@ module Hobrin
           end
         end
 
-        private_class_method :signing_in, :people, :invitations
+        private_class_method :signing_in, :health, :people, :invitations
       end
     end
   end

@@ -22,7 +22,8 @@ module Hobrin
 
         def call(env)
           env[SHARED] = @shared
-          @accounts.call(env.merge("hobrin.next" => @app))
+          env["hobrin.next"] = @app
+          @accounts.call(env)
         end
       end
     end

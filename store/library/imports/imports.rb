@@ -130,7 +130,7 @@ module Hobrin
         end
       end
 
-      def writing(&) = Trouble.told { @db.transaction(mode: :immediate, &) }
+      def writing(&) = Trouble.writing(@db, &)
     end
   end
 end

@@ -1,0 +1,27 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Whether what Hobrin rests on is there, for a monitor.
+    class Health
+      def initialize(context)
+        @context = context
+      end
+
+      # Hash of each part to whether it answers.
+      def call
+        { inquiries: -> { @context.settings["resolver"] }, people: -> { @context.directory.accounts.empty? },
+          library: -> { @context.library.version } }.transform_values { |ask| answers?(&ask) }
+      end
+
+      private
+
+      def answers?
+        yield
+        true
+      rescue StandardError
+        false
+      end
+    end
+  end
+end

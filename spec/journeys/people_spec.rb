@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+# People of a ward: joining, signing in with a second step, reading twice and settling.
+RSpec.describe "People", :browser do
+  def sign_in_as(login, password)
+    visit "/sign-in"
+    fill_in "login", with: login
+    fill_in "password", with: password
+    click_button "Sign in"
+  end
+
+  describe "of a ward where everybody signs in" do
+    include SmallWard
+    include Ward
+
+    def shared
+      people
+      { required: true, post: outbox }
+    end
+
+    def clean = expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+
+    it "join by an address, put a second step on, and come back with it" do
+      visit "/inquiries/1/sift"
+      expect(page).to have_css("h1", text: "Sign in")
+      clean
+      sign_in_as "runa@ward.example", "not that"
+      expect(page).to have_text("do not go together")
+      sign_in_as "runa@ward.example", Ward::WORD
+      click_link "Runa Ostel"
+      click_link "People and wards"
+      clean
+      fill_in "Name", with: "Jonna Brisk"
+      click_button "Make an address"
+      address = URI(find("code.secret").text).path
+      click_button "Sign out"
+      visit address
+      fill_in "login", with: "jonna"
+      fill_in "password", with: "short"
+      click_button "Join"
+      expect(page).to have_css(".problem", text: "at least 10 letters")
+      clean
+      fill_in "password", with: "one more quiet night"
+      click_button "Join"
+      expect(page).to have_css("h1", text: "Sign in")
+      sign_in_as "jonna", "one more quiet night"
+      click_link "Jonna Brisk"
+      click_link "put it on"
+      clean
+      fill_in "password", with: "one more quiet night"
+      fill_in "otp", with: (code = ROTP::TOTP.new(find("code.secret").text.delete(" "))).now
+      click_button "Put the second step on"
+      fill_in "password", with: "one more quiet night"
+      click_button "Show them"
+      expect(page).to have_css(".spare-codes li", count: 16)
+      spare = first(".spare-codes code").text
+      click_button "Sign out"
+      sign_in_as "jonna", "one more quiet night"
+      visit "/inquiries/1/ask"
+      expect(page).to have_css("h1", text: "The second step")
+      expect(code.now).not_to eq("")
+      click_link "use a spare code"
+      fill_in "recovery-code", with: spare
+      click_button "Go on"
+      visit "/inquiries/1/ask"
+      expect(page).to have_text("You read this inquiry")
+      expect(page).to have_css("#text[disabled], fieldset[disabled]")
+    end
+  end
+
+  describe "of the demo", :sample do
+    def shared = { required: false, demo: true, post: Hobrin::Outside::Post.new }
+
+    def be(name)
+      visit "/sign-in"
+      click_button "Be #{name}"
+    end
+
+    it "read the same papers apart, see where they differ, and settle it" do
+      be "Oskar Thimmel"
+      find("a.inquiry-link", match: :first).click
+      click_link "Sift"
+      expect(page).to have_css(".twice-bar", text: "3 differences to settle")
+      click_link "Where you differ, and how far you agree"
+      expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+      expect(page).to have_text("agree on 32 (86 %)")
+      within first(".difference") do
+        fill_in "Why, in a word", with: "Groups were made by date."
+        select "No study"
+        click_button "Drop for this"
+      end
+      expect(page).to have_text("2 to settle, 3 settled")
+      within(first(".difference")) { click_button "Keep" }
+      expect(page).to have_text("1 to settle, 4 settled")
+      click_button "Sign out"
+      be "Maren Vendrillon"
+      visit "/inquiries/1/trail"
+      expect(page).to have_text(/Settled: Dropped .*Maren Vendrillon unsure, Oskar Thimmel drop/)
+      visit "/inquiries/1/weigh"
+      expect(page).to have_css(".tab", text: "7 kept")
+      visit "/inquiries/1/people"
+      expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+      click_button "End it: what both decided stays"
+      expect(page).to have_button("Read twice from now on")
+    end
+  end
+end

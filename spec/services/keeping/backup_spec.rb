@@ -1,0 +1,102 @@
+# frozen_string_literal: true
+
+# Everything is copied while others write, read again, and put in place elsewhere.
+RSpec.describe Hobrin::Services::KeepBackup do
+  include SmallWard
+  include Ward
+
+  let(:folder) { Pathname(Dir.mktmpdir) }
+
+  after { FileUtils.rm_rf(folder) }
+
+  def backup(place = folder.join("all")) = place.tap { described_class.new(context, home).call(place) }
+
+  def whole(context)
+    [context.inquiries.all.map(&:to_h), context.inquiries.trail(1).map(&:to_h),
+     context.directory.accounts.all.map(&:to_h), context.standings.all.transform_values(&:to_h),
+     context.library.records_by_id(%w[p0 p5]).map(&:to_h)]
+  end
+
+  it "brings back all of it, to the letter, and writes over nothing" do
+    people
+    home.join("papers/ab").mkpath
+    home.join("papers/ab/full.pdf").binwrite("%PDF-1.7 made up")
+    copy = backup
+    restored = folder.join("home")
+    Hobrin::Services::Backup.new(copy).restore(restored)
+    expect(whole(Hobrin::Boot.context(home: restored, clock: Builders::FixedClock))).to eq(whole(context))
+    expect(restored.join("papers/ab/full.pdf").binread).to eq("%PDF-1.7 made up")
+    expect { Hobrin::Services::Backup.new(copy).restore(restored) }
+      .to raise_error(Hobrin::StateError, /nothing is written over/)
+    expect { backup(copy) }.to raise_error(Hobrin::StateError, /there already/)
+  end
+
+  it "is whole though others write meanwhile: no line of a trail without its inquiry, none in half" do
+    people
+    writing = true
+    writer = Thread.new do
+      own = Hobrin::Boot.context(home:, who: "another", clock: Builders::FixedClock)
+      turn = 0
+      while writing
+        edit = Hobrin::Edits::Word::AddParts.words("P", "word#{turn += 1}")
+        Hobrin::Services::ApplyEdit.new(own).call(1, edit)
+      end
+      turn
+    end
+    copies = Array.new(3) { |place| backup(folder.join("copy#{place}")) }
+    writing = false
+    expect(writer.value).to be > 0
+    copies.each do |copy|
+      restored = copy.sub_ext(".home")
+      Hobrin::Services::Backup.new(copy).restore(restored)
+      own = Hobrin::Boot.context(home: restored)
+      saved = own.inquiries.find(1)
+      expect(own.inquiries.trail(1).map(&:number)).to eq(saved.version.downto(1).to_a)
+      expect(own.inquiries.state_at(1, saved.version)).to eq(saved.inquiry)
+    end
+  end
+
+  def turn_a_bit(file, place)
+    file.binwrite(file.binread.tap { |text| text.setbyte(place, text.getbyte(place) ^ 1) })
+  end
+
+  it "finds a byte that is another, a file that is missing or new, and what is no backup" do
+    { "a byte" => ->(copy) { turn_a_bit(copy.join("people.sqlite3"), 5_000) },
+      "a missing file" => ->(copy) { copy.join("inquiries.sqlite3").delete },
+      "a new file" => ->(copy) { copy.join("more.txt").write("x") },
+      "a list that is cut" => ->(copy) { copy.join("backup.json").write("{") },
+      "no list" => ->(copy) { copy.join("backup.json").delete } }.each do |name, spoil|
+      copy = backup(folder.join(name))
+      spoil[copy]
+      expect { Hobrin::Services::Backup.new(copy).restore(folder.join("home")) }
+        .to raise_error(Hobrin::StateError, /not as it was written|no backup of Hobrin/), name
+      expect(folder.join("home")).not_to exist
+    end
+  end
+
+  it "keeps one a day, seven deep" do
+    days = (1..9).map do |day|
+      clock = Module.new { define_singleton_method(:now) { Time.utc(2026, 12, day, 3) } }
+      own = Hobrin::Boot.context(home:, clock:)
+      [1, 2].map { described_class.new(own, home).daily(folder, keep: 7) }
+    end
+    expect(days.map(&:last)).to all(be_nil)
+    expect(folder.children.map { |one| one.basename.to_s }.sort).to eq((3..9).map { |day| "2026-12-0#{day}" })
+  end
+
+  it "passes the library on to another home, and refuses one that is not as it was laid out" do
+    passing = Hobrin::Services::PassLibraryOn.new(folder)
+    version = passing.publish(context)
+    other = folder.join("other")
+    expect([passing.fetch(other), passing.fetch(other)]).to eq([version, version])
+    own = Hobrin::Boot.context(home: other)
+    expect([own.library.version, own.library.record("p3")]).to eq([version, context.library.record("p3")])
+    turn_a_bit(folder.join("library-#{version}.sqlite3"), 5_000)
+    expect { passing.fetch(other) }.to raise_error(Hobrin::StateError, /not as it was laid out/)
+    expect(Hobrin::Boot.context(home: other).library.size).to eq(6)
+    [{ file: "../../etc/passwd" }, { file: "library-1.2.sqlite3" }, []].each do |list|
+      folder.join("library.json").write(JSON.generate(list))
+      expect { passing.fetch(other) }.to raise_error(Hobrin::StateError, /holds no library/)
+    end
+  end
+end
