@@ -81,8 +81,3 @@ task :console do
 end
 
 task default: :fast
-
-desc "Fifty people at once, kills in the middle of changes, hostile requests: tables for docs/performance.md"
-task :stress do
-  ruby "spec/tasks/stress.rb"
-end

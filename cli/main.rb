@@ -18,11 +18,11 @@ module Hobrin
         "verify" => Commands::Verify, "serve" => Commands::Serve, "work" => Commands::Work,
         "library publish" => Commands::LibraryPublish, "library fetch" => Commands::LibraryFetch,
         "person add" => Commands::PersonAdd, "person password" => Commands::PersonPassword,
-        "bench" => Commands::Bench
+        "bench" => Commands::Bench, "stress" => Commands::Stress
       }.freeze
       DONE, REFUSED, CANNOT = 0, 1, 2
       INTERRUPTED = 130
-      private_constant :COMMANDS, :DONE, :REFUSED, :CANNOT, :INTERRUPTED
+      private_constant :DONE, :REFUSED, :CANNOT, :INTERRUPTED
 
       # out, err :: where answers and messages go
       def initialize(out: $stdout, err: $stderr, env: ENV)

@@ -63,7 +63,8 @@ module Hobrin
 
       before do
         headers Security::HEADERS
-        halt 400, Security::BAD_TEXT unless Security.readable?(params)
+        readable = Security.readable?(params) && Security.readable?(Security.address(request.path_info))
+        halt 400, Security::BAD_TEXT unless readable
         halt 400, Security::TOO_MUCH unless Lengths.sensible?(params)
         halt 400, Security::TOO_MUCH if request.get? && Lengths.excess(params)
       end

@@ -17,6 +17,9 @@ module Hobrin
       TOO_MUCH = "This request holds more than any form of Hobrin sends."
       BAD_TEXT = "Something in this request is not readable text."
 
+      # An address as the routes will read it.
+      def self.address(path) = URI::DEFAULT_PARSER.unescape(path).force_encoding(Encoding::UTF_8)
+
       # Whether all names and values of the parameters are valid UTF-8 without NUL.
       def self.readable?(value)
         case value

@@ -60,8 +60,8 @@ module Hobrin
       end
 
       def signature(opened, number)
-        (number.to_i.positive? && opened.inquiry.acting.signed[number - 1]) || raise(GoneError,
-                                                                                     "version")
+        signed = opened.inquiry.acting.signed
+        number.to_i.between?(1, signed.size) ? signed[number - 1] : raise(GoneError, "version")
       end
 
       # The inquiry as it was when it was signed, over the library as it is now.

@@ -4,8 +4,8 @@ require "digest"
 
 module Hobrin
   module Services
-    # Copies everything that a home holds into a folder, while Hobrin runs: each database as it is at
-    # one moment, and the full texts. What was written is read again before it counts.
+    # Copies everything that a home holds into a folder, while Hobrin runs: each database as it is
+    # at one moment, and the full texts. What was written is read again before it counts.
     class KeepBackup
       MANIFEST = "backup.json"
       # Inquiries name people, so people come after them.

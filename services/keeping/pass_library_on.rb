@@ -4,8 +4,8 @@ require "digest"
 
 module Hobrin
   module Services
-    # The library, from the server that fills it to others that only read it: as a file of its version,
-    # with its fingerprint beside it.
+    # The library, from the server that fills it to others that only read it: as a file of its
+    # version, with its fingerprint beside it.
     class PassLibraryOn
       LIST = "library.json"
       FILE = /\Alibrary-[0-9a-f]+\.\d+\.sqlite3\z/

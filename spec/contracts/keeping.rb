@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
-# The promises of the stores of inquiries and of people, run against any database. The including group
-# gives `inquiries_db` and `people_db`.
+# The promises of the stores of inquiries and of people, run against any database. The including
+# group gives `inquiries_db` and `people_db`.
 RSpec.shared_examples "what is kept of inquiries and people" do
   let(:inquiries) { Hobrin::Store::Inquiries.new(inquiries_db) }
   let(:readings) { Hobrin::Store::Readings.new(inquiries_db) }

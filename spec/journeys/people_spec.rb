@@ -9,6 +9,11 @@ RSpec.describe "People", :browser do
     click_button "Sign in"
   end
 
+  def sign_out
+    click_button "Sign out"
+    expect(page).to have_text("You are signed out.")
+  end
+
   describe "of a ward where everybody signs in" do
     include SmallWard
     include Ward
@@ -33,7 +38,7 @@ RSpec.describe "People", :browser do
       fill_in "Name", with: "Jonna Brisk"
       click_button "Make an address"
       address = URI(find("code.secret").text).path
-      click_button "Sign out"
+      sign_out
       visit address
       fill_in "login", with: "jonna"
       fill_in "password", with: "short"
@@ -54,7 +59,7 @@ RSpec.describe "People", :browser do
       click_button "Show them"
       expect(page).to have_css(".spare-codes li", count: 16)
       spare = first(".spare-codes code").text
-      click_button "Sign out"
+      sign_out
       sign_in_as "jonna", "one more quiet night"
       visit "/inquiries/1/ask"
       expect(page).to have_css("h1", text: "The second step")
@@ -92,7 +97,7 @@ RSpec.describe "People", :browser do
       expect(page).to have_text("2 to settle, 3 settled")
       within(first(".difference")) { click_button "Keep" }
       expect(page).to have_text("1 to settle, 4 settled")
-      click_button "Sign out"
+      sign_out
       be "Maren Vendrillon"
       visit "/inquiries/1/trail"
       expect(page).to have_text(/Settled: Dropped .*Maren Vendrillon unsure, Oskar Thimmel drop/)

@@ -159,7 +159,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
   it "opens no archive that was altered, is none, or is of a later format, and says where and why" do
     text = Hobrin::Services::KeepArchive.new(context).write(1).body
     data = JSON.parse(text)
-    data["inquiry"]["decisions"].first["verdict"] = "drop"
+    data["inquiry"]["decisions"].find { |one| one["verdict"] == "keep" }["verdict"] = "unsure"
     later = JSON.parse(text).merge("format" => 2)
     { JSON.generate(data) => "does not agree with itself",
       JSON.generate(later) => "newer Hobrin (format 2)", "{" => "it is not JSON",

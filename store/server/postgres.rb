@@ -4,8 +4,8 @@ require "sequel"
 
 module Hobrin
   module Store
-    # Inquiries and people in PostgreSQL, for several servers that share them. The library stays a file
-    # of each server.
+    # Inquiries and people in PostgreSQL, for several servers that share them. The library stays a
+    # file of each server.
     module Postgres
       KINDS = %i[inquiries people].freeze
 

@@ -77,7 +77,7 @@ module Hobrin
           app.post("/library/files") do
             file = params["file"].is_a?(Hash) ? params["file"] : nil
             io, name = file ? [file[:tempfile],
-                               file[:filename]] : [request.body, fields.text(:name)]
+                               file[:filename]] : [request.body || StringIO.new, fields.text(:name)]
             Services::ReceiveFile.new(context).call(io, name:)
             file ? leave_for("/library") : show_library
           rescue InputError => e

@@ -23,7 +23,8 @@ module Hobrin
           page = Pages::People::SignIn.new(name:, rodauth:, errors: rodauth.trouble, notice: flash[:notice],
                                            warning: flash.now[:error] || flash[:error],
                                            mail: opts[:hobrin][:post].ready?, people: made_up)
-          env = request.env.merge("REQUEST_METHOD" => "GET", "PATH_INFO" => "/sign-in/page", PAGE => page)
+          env = request.env.merge("REQUEST_METHOD" => "GET", "PATH_INFO" => "/sign-in/page",
+                                  PAGE => page, PERSON => person_id)
           _, headers, body = opts[:hobrin][:pages].call(env)
           headers.each do |header, value|
             response[header] = value unless header == "content-length"
@@ -59,6 +60,9 @@ module Hobrin
 
         private
 
+        # Of who is signed in, with their second step where they have one; nil for nobody.
+        def person_id = (rodauth.session_value if rodauth.authenticated?)
+
         def made_up = opts[:hobrin][:demo] ? opts[:hobrin][:context].directory.accounts.all : []
 
         def shown(name)
@@ -68,7 +72,7 @@ module Hobrin
 
         def onward(request)
           env = request.env
-          env[PERSON] = rodauth.session_value if rodauth.authenticated?
+          env[PERSON] = person_id
           env["hobrin.half_in"] = rodauth.logged_in? && !rodauth.authenticated?
           env["hobrin.notice"] = flash[:notice]
           env.fetch("hobrin.next").call(env)

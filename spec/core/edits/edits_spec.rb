@@ -210,6 +210,10 @@ RSpec.describe Hobrin::Edits do
       ->(e) { e::TakeBack.new(record_id: "one") },
       "Took back the decision on “Earplugs”", ->(now) { now.decisions.empty? }
     ],
+    "Sift::ReadApart" => [
+      ->(e) { e::ReadApart.new(readers: %w[Ana Bo]) },
+      "Ana and Bo read the papers apart from now on (decided before: 1)", ->(now) { now.decisions.empty? }
+    ],
     "Weigh::WeighPaper" => [
       lambda { |e|
         e::WeighPaper.new(paper: Hobrin::Appraisal::Paper.new(record_id: "one", design: "cohort"))
@@ -359,11 +363,11 @@ RSpec.describe Hobrin::Edits do
     end
   end
 
-  # Those that need more than this stand in services/: filters, papers that were let in, going
+  # Those that need more than this stand in services/ and web/people: filters, papers read twice, papers that were let in, going
   # forth,
   # lines taken off, several papers at once, citations followed.
   it "has a case for every edit" do
-    elsewhere = %w[Narrow::PutFilter Narrow::RemoveMustFind Narrow::Release Sift::DecideSeveral Sift::FollowThreads
+    elsewhere = %w[Narrow::PutFilter Narrow::RemoveMustFind Narrow::Release Sift::DecideSeveral Sift::FollowThreads Sift::Settle
                    Trail::GoForth Trail::RemoveLine]
     steps = %w[Ask Word Narrow Sift Weigh Act Trail].map { |name| described_class.const_get(name) }
     values = steps.flat_map { |step| step.constants.map { |name| step.const_get(name) } }

@@ -11,7 +11,7 @@ RSpec.describe Hobrin::Services::ApplyEdit, :sample do
     log = StringIO.new
     logger = Logger.new(log)
     context.library.now
-    dbs = Sequel::DATABASES.last(2)
+    dbs = Sequel::DATABASES.last(3)
     dbs.each { |db| db.loggers << logger }
     block.call
     log.string.lines
@@ -92,7 +92,7 @@ RSpec.describe Hobrin::Services::ApplyEdit, :sample do
 
   it "keeps kind and facts as data, and no sentence" do
     context.library.now
-    rows = Sequel::DATABASES.last(2).find { |db| db.table_exists?(:trail) }[:trail].where(inquiry_id: 1)
+    rows = Sequel::DATABASES.last(3).find { |db| db.table_exists?(:trail) }[:trail].where(inquiry_id: 1)
     expect(rows.select_map(:kind).uniq)
       .to include("question_asked", "terms_added", "limit_put", "paper_decided")
     expect(rows.where(kind: "limit_put").get(:facts)).to include('"is":"limit"')

@@ -23,7 +23,7 @@ RSpec.describe Hobrin::Store::Index, :small_sample do
       fresh.library.now
       expect((Sequel::DATABASES - before).map do |db|
         db.pool.max_size
-      end).to eq([Hobrin::Boot::THREADS] * 2)
+      end).to eq([Hobrin::Boot::THREADS] * 3)
     end
     demo = File.read(File.expand_path("../../../config/demo.rb", __dir__))
     expect(demo).to include("config.threads 1, Boot::THREADS")

@@ -3,7 +3,8 @@
 require "etc"
 require "open3"
 
-# Debian's PostgreSQL, started for the tests in a folder of its own, reached by a socket there alone.
+# Debian's PostgreSQL, started for the tests in a folder of its own, reached by a socket there
+# alone.
 class PostgresServer
   BIN = Dir["/usr/lib/postgresql/*/bin"].max_by { |path| path[%r{postgresql/(\d+)}, 1].to_i }
 

@@ -9,8 +9,8 @@ RSpec.describe "Rules", :client do
     all.map { |pattern, *| "#{verb} #{pattern}" }
   end
 
-  # What each need allows: the owner, a second reader, a librarian of the ward, a reader of the ward,
-  # somebody of another ward, who runs Hobrin.
+  # What each need allows: the owner, a second reader, a librarian of the ward, a reader of the
+  # ward, somebody of another ward, who runs Hobrin.
   may = {
     open: %i[owner second librarian reader stranger runs nobody],
     signed_in: %i[owner second librarian reader stranger runs],
