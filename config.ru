@@ -4,4 +4,6 @@
 require_relative "config/server"
 
 home = Hobrin::Boot.home
-run Hobrin::Server.app(Hobrin::Boot.context(home:), home:)
+# With HOBRIN_SHARED=yes everybody signs in; otherwise this machine alone is answered.
+shared = { required: true } if ENV["HOBRIN_SHARED"] == "yes"
+run Hobrin::Server.app(Hobrin::Boot.context(home:), home:, shared:)

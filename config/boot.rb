@@ -77,6 +77,10 @@ module Hobrin
         )
       end
 
+      # Shuts every database; each opens again when it is asked next. A process that is forked must not
+      # share what is open.
+      def disconnect = Sequel::DATABASES.each(&:disconnect)
+
       # What was learnt about questions, as it ships.
       def learned
         @learned ||= Question::Understanding::Learned.parse(unpacked("learning/learned.txt.gz"))

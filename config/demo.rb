@@ -88,7 +88,7 @@ module Hobrin
         config.workers Etc.nprocessors
         config.preload_app!
         config.silence_single_worker_warning
-        config.before_fork { Sequel::DATABASES.each(&:disconnect) }
+        config.before_fork { Boot.disconnect }
         # The largest file that may come in; what is too large for its address is refused there.
         config.http_content_length_limit LARGEST_REQUEST
         config.environment "production"

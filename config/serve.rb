@@ -4,11 +4,11 @@
 require "etc"
 require_relative "boot"
 
-bind "tcp://127.0.0.1:#{ENV.fetch("PORT", "4646")}"
+bind "tcp://#{ENV.fetch("BIND", "127.0.0.1")}:#{ENV.fetch("PORT", "4646")}"
 workers Integer(ENV.fetch("HOBRIN_WORKERS", Etc.nprocessors))
 threads 1, Hobrin::Boot::THREADS
 # The application is loaded once; each worker opens the files for itself.
 preload_app!
-before_fork { Sequel::DATABASES.each(&:disconnect) }
+before_fork { Hobrin::Boot.disconnect }
 # The largest file that may come in; what is too large for its address is refused there.
 http_content_length_limit Hobrin::Store::Incoming::LARGEST_BYTES + 1_000_000

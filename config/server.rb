@@ -21,7 +21,6 @@ module Hobrin
         hosts = LOCAL_HOSTS + env.fetch("HOBRIN_HOSTS", "").split(",").map(&:strip).reject(&:empty?)
         Boot.eager_load
         Web::App.build(context:, session_secret: env.fetch("HOBRIN_SESSION_KEY") { secret(home) }, hosts:,
-                       access_word: env.fetch("HOBRIN_ACCESS_WORD", ""),
                        shared: shared && { **signing_in(env), **shared },
                        log: (env["HOBRIN_LOG"] == "json" ? $stdout : nil))
       end

@@ -34,16 +34,16 @@ module Hobrin
               TrailPictures, TogetherPictures, WeighPictures, ChartPictures, FlowPictures
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
-      #   answers to; access_word :: see Guards::AtHome
+      #   answers to
       # Gives a Rack application.
       # shared :: what SigningIn::Gate takes, where people sign in; nil where this machine alone may come
       # log :: what a line for each request is written to, nil for nowhere
-      def self.build(context:, session_secret:, hosts:, access_word: "", shared: nil, log: nil)
+      def self.build(context:, session_secret:, hosts:, shared: nil, log: nil)
         application = new!(context:)
         secure = shared.to_h[:origin].to_s.start_with?("https:")
         Rack::Builder.app do
           use Guards::Log, out: log
-          use Guards::AtHome, word: access_word unless shared && shared[:required]
+          use Guards::AtHome unless shared && shared[:required]
           use Guards::Patience
           use Guards::RequestBounds
           use Guards::ShippedFiles, root: File.join(__dir__, "public")

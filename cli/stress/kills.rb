@@ -20,6 +20,7 @@ module Hobrin
         def call
           @context = Boot.context(home: @home)
           id = Services::StartInquiry.new(@context).call("Does it hold?")
+          edit(id, 0)
           answered = lost = 0
           @times.times do
             last = killed(id)
@@ -39,6 +40,7 @@ module Hobrin
 
         # The version that was answered last before the kill, or nil.
         def killed(id)
+          Boot.disconnect
           from, to = IO.pipe
           pid = Process.fork { change(id, to) }
           to.close
@@ -49,14 +51,16 @@ module Hobrin
         end
 
         def change(id, out)
-          context = Boot.context(home: @home)
-          turn = 0
-          loop do
-            edit = Edits::Narrow::SetAim.new(aim: Narrowing::Aim.new(from: 1 + (turn % 9), to: 20))
-            line = Services::ApplyEdit.new(context).call(id, edit).line
+          (1..).each do |turn|
+            line = edit(id, turn)
             out.syswrite("#{line}\n") if line
-            turn += 1
           end
+        end
+
+        # Gives the version that was answered, nil when nothing was to be changed.
+        def edit(id, turn)
+          aim = Narrowing::Aim.new(from: 1 + (turn % 9), to: 20)
+          Services::ApplyEdit.new(@context).call(id, Edits::Narrow::SetAim.new(aim:)).line
         end
 
         def whole(id)

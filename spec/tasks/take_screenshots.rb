@@ -15,11 +15,14 @@ VIEWS = { "home" => "/", "library" => "/library", "library-doubles" => "/library
           "weigh" => "/inquiries/1/weigh?paper=10.5555/hobrin.trial-2021",
           "weigh-together" => "/inquiries/1/weigh?outcome=1",
           "weigh-certainty" => "/inquiries/1/weigh?outcome=1&part=certainty",
-          "weigh-findings" => "/inquiries/1/weigh?show=table",
           "act" => "/inquiries/1/act", "act-decision" => "/inquiries/1/act?show=decision",
           "act-measures" => "/inquiries/1/act?show=measures",
-          "act-versions" => "/inquiries/1/act?show=versions&version=1",
           "trail" => "/inquiries/1/trail" }.freeze
+
+def size_of(session, height)
+  session.driver.browser.execute_cdp("Emulation.setDeviceMetricsOverride", width: 1280, height:,
+                                                                           deviceScaleFactor: 1, mobile: false)
+end
 
 # Serves the rich stand-in while the block runs.
 def stand_in(folder, &)
@@ -34,9 +37,7 @@ Dir.mktmpdir do |folder|
   context = Hobrin::Boot.context(home:, who: "this desk", clock: Builders::FixedClock)
   Hobrin::Demo::Sample.new(context).load
   session = Capybara::Session.new(:chromium, Hobrin::Server.app(context, home:))
-  window = session.driver.browser
-  window.execute_cdp("Emulation.setDeviceMetricsOverride", width: 1280, height: 800, deviceScaleFactor: 1,
-                                                           mobile: false)
+  size_of(session, 800)
   VIEWS.each do |name, path|
     session.visit(path)
     session.assert_selector("main")
@@ -44,17 +45,22 @@ Dir.mktmpdir do |folder|
     session.save_screenshot(FOLDER.join("#{name}.png"))
     puts "docs/screenshots/#{name}.png"
   end
-  # Likeliest first, once a third of the papers of another inquiry is decided.
-  opened = Hobrin::Services::ReadInquiry.new(context).call(5)
-  ids = context.library.ids(opened.cascade.final).first(90)
-  context.library.records_by_id(ids).partition { |one| one.types == ["qualitative study"] }
-         .zip([[:keep, nil], [:drop, "Other design"]]).each do |some, (verdict, reason)|
-    edit = Hobrin::Edits::Sift::DecideSeveral.new(record_ids: some.map(&:id), verdict:, reason:, note: "")
-    Hobrin::Services::ApplyEdit.new(context).call(5, edit)
-  end
-  session.visit("/inquiries/5/sift?order=likeliest")
-  session.assert_selector(".may-stop")
-  session.save_screenshot(FOLDER.join("sift-likeliest.png"))
+  # As people of the ward, one after the other.
+  signing = { required: true, demo: true, post: Hobrin::Outside::Post.new }
+  ward = Capybara::Session.new(:chromium, Hobrin::Server.app(context, home:, shared: signing))
+  size_of(ward, 800)
+  ward.visit("/sign-in")
+  ward.assert_selector(".demo-people")
+  ward.save_screenshot(FOLDER.join("sign-in.png"))
+  ward.click_button("Be Oskar Thimmel")
+  ward.visit("/inquiries/1/differences")
+  ward.assert_selector(".difference")
+  tall = ward.evaluate_script("document.documentElement.scrollHeight")
+  size_of(ward, tall)
+  ward.save_screenshot(FOLDER.join("differences.png"))
+  ward.quit
+  session.visit("/people")
+  session.save_screenshot(FOLDER.join("people.png"))
   # A stand-in that was asked, and whose records came in.
   stand_in(folder) do |port|
     address = "http://127.0.0.1:#{port}/sru"
