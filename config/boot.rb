@@ -69,7 +69,7 @@ module Hobrin
           shared_briefs: Store::SharedBriefs.new(inquiries),
           own_filters: Store::OwnFilters.new(inquiries), settings: Store::Settings.new(inquiries),
           directory: Store::Directory.new(database(home, :people)), standings: Store::Standings.new(inquiries),
-          readings: Store::Readings.new(inquiries),
+          readings: Store::Readings.new(inquiries), notes: Store::Notes.new(inquiries),
           papers: Store::KeptPapers.new(home), incoming: Store::Incoming.new(home),
           allowed: Outside::Allowed.new(allowed),
           library: Store::Library.new(database(home, :library)), who:,

@@ -4,15 +4,16 @@ module Hobrin
   module Services
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
-      attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library, :who, :filters,
-                  :dictionary, :allowed, :directory, :standings, :readings, :person
+      attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library,
+                  :who, :filters, :dictionary, :allowed, :directory, :standings, :readings, :notes,
+                  :person
 
       # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
       #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers;
       #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings;
-      #   readings :: Store::Readings
-      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:, standings:, readings:,
-                     incoming:, library:, who:, clock:, learned:, allowed: Outside::Allowed.new(""),
+      #   readings :: Store::Readings; notes :: Store::Notes
+      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:,
+                     standings:, readings:, notes:, incoming:, library:, who:, clock:, learned:, allowed: Outside::Allowed.new(""),
                      dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
         @shared_briefs = shared_briefs
@@ -29,6 +30,7 @@ module Hobrin
         @directory = directory
         @standings = standings
         @readings = readings
+        @notes = notes
         @filters = filters
         @lock = Mutex.new
       end

@@ -30,8 +30,9 @@ module Hobrin
       set :protection, false
       set :host_authorization, {}
 
-      helpers Rendering, Apart, Sharing, FileHelpers, FormHelpers, PeopleHelpers, Formatting, Pictures, OverlapPictures,
-              TrailPictures, TogetherPictures, WeighPictures, ChartPictures, FlowPictures
+      helpers Rendering, Apart, Sharing, FileHelpers, FormHelpers, PeopleHelpers, Here, Formatting,
+              Pictures, OverlapPictures, TrailPictures, TogetherPictures, WeighPictures, ChartPictures,
+              FlowPictures
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
       #   answers to

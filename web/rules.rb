@@ -22,10 +22,10 @@ module Hobrin
                   "POST /library/imports/:id"],
         runs: ["GET /people", "POST /people", "POST /people/wards", "POST /people/:id",
                "GET /people/log.csv"],
-        reads: ["GET /inquiries/:id", "POST /inquiries/:id/copy",
+        reads: ["GET /inquiries/:id", "POST /inquiries/:id/copy", "POST /inquiries/:id/notes",
                 *%w[ask word offers narrow sift full-text list.:format weigh act files/:name
                     versions/:name archive.json evidence.:format trail since log.:format
-                    differences].map { |rest| "GET /inquiries/:id/#{rest}" }],
+                    differences notes].map { |rest| "GET /inquiries/:id/#{rest}" }],
         second: %w[decisions several differences].map { |rest| "POST /inquiries/:id/#{rest}" },
         works: %w[ask terms terms/:term blocks/:key limits limits/:name aim what-ifs must-find let-in
                   check elsewhere filter threads full-text resolver weigh outcomes results findings

@@ -46,7 +46,7 @@ module Hobrin
           def change(turn)
             word = "#{@login}x#{turn}"
             ask("/inquiries/#{@inquiry}/word")
-            status = ask("/inquiries/#{@inquiry}/terms", "block" => "I", "typed" => word)
+            status = ask("/inquiries/#{@inquiry}/terms", "block" => "P", "typed" => word)
             @written << word if status == 303
           end
 

@@ -14,7 +14,10 @@ RSpec.shared_examples "what is kept of inquiries and people" do
       library_version: "x.1" }
   end
 
-  def at(minute) = format("2026-11-28T%<hour>02d:%<minute>02d:00Z", hour: minute / 60, minute: minute % 60)
+  def at(minute)
+    format("2026-11-28T%<hour>02d:%<minute>02d:00Z", hour: minute / 60, minute: minute % 60)
+  end
+
   def created = inquiries.create(inquiry, step: :ask, at: at(0), line:, owner_id: 7, ward_id: 2)
   def concluded(text) = inquiry.with(conclusion: text)
 
@@ -25,12 +28,15 @@ RSpec.shared_examples "what is kept of inquiries and people" do
   it "gives back what was kept, and each line of its trail" do
     id = created
     saved = inquiries.find(id)
-    expect(saved).to have_attributes(version: 1, inquiry:, papers: 3, sample: false, deleted_at: nil)
-    after = inquiries.save(saved, concluded("May help."), step: :act, at: at(1), line: { **line, kind: :limit_put })
+    expect(saved).to have_attributes(version: 1, inquiry:, papers: 3, sample: false,
+                                     deleted_at: nil)
+    after = inquiries.save(saved, concluded("May help."), step: :act, at: at(1),
+                                                          line: { **line, kind: :limit_put })
     expect(inquiries.find(id)).to eq(after)
     expect(inquiries.trail(id).map { |one| [one.number, one.kind, one.facts] })
       .to eq([[2, :limit_put, { words: "é" }], [1, :question_asked, { words: "é" }]])
-    expect([inquiries.state_at(id, 1), inquiries.history(id).undo, inquiries.lines_after(id, 1).size])
+    expect([inquiries.state_at(id, 1), inquiries.history(id).undo,
+            inquiries.lines_after(id, 1).size])
       .to eq([inquiry, 2, 1])
     expect(inquiries.note(id, 2, "why", was: "")).to be(true)
     expect(inquiries.note(id, 2, "other", was: "")).to be(false)
@@ -40,7 +46,8 @@ RSpec.shared_examples "what is kept of inquiries and people" do
   it "takes away, brings back, puts aside and forgets" do
     first, second = created, created
     inquiries.delete(first, at: at(5))
-    expect([inquiries.all.map(&:id), inquiries.deleted(since: at(4)).map(&:id), inquiries.deleted(since: at(6))])
+    expect([inquiries.all.map(&:id), inquiries.deleted(since: at(4)).map(&:id),
+            inquiries.deleted(since: at(6))])
       .to eq([[second], [first], []])
     expect { inquiries.find(first) }.to raise_error(Hobrin::GoneError)
     inquiries.bring_back(first, since: at(4))
@@ -68,17 +75,21 @@ RSpec.shared_examples "what is kept of inquiries and people" do
     id = created
     standings.give(id, 8, :works)
     standings.give(id, 8, :second)
-    expect(standings.of(id)).to eq(Hobrin::People::Standing.new(ward_id: 2, owner_id: 7, given: { 8 => :second }))
+    expect(standings.of(id)).to eq(Hobrin::People::Standing.new(ward_id: 2, owner_id: 7,
+                                                                given: { 8 => :second }))
     expect(standings.all.keys).to eq([id])
     readings.let_read(id, [7, 8])
     keep, drop = [[:keep, nil], [:drop, "No study"]].map do |verdict, reason|
       Hobrin::Sifting::Decision.new(record_id: "p", verdict:, reason:, note: "ü")
     end
-    expect([readings.put(id, 7, keep, at: at(1)), readings.put(id, 7, drop, at: at(2))]).to eq([true, true])
+    expect([readings.put(id, 7, keep, at: at(1)),
+            readings.put(id, 7, drop, at: at(2))]).to eq([true, true])
     expect([readings.of(id, 7), readings.both(id, [7, 8])]).to eq([[drop], []])
-    expect([readings.put(id, 8, keep, at: at(3)), readings.put(id, 7, keep, at: at(4)), readings.take_back(id, 8, "p")])
+    expect([readings.put(id, 8, keep, at: at(3)), readings.put(id, 7, keep, at: at(4)),
+            readings.take_back(id, 8, "p")])
       .to eq([true, false, false])
-    expect([readings.both(id, [7, 8]), readings.both(id, [8, 7])]).to eq([[[drop, keep]], [[keep, drop]]])
+    expect([readings.both(id, [7, 8]),
+            readings.both(id, [8, 7])]).to eq([[[drop, keep]], [[keep, drop]]])
     expect([readings.counts(id), readings.readers(id)]).to eq([{ 7 => 1, 8 => 1 }, [7, 8]])
     shares.share(id, token: "t" * 20, at: at(1))
     shares.take_back(id, at: at(2))
@@ -90,7 +101,8 @@ RSpec.shared_examples "what is kept of inquiries and people" do
     ward = wards.named("Ward 4")
     expect(wards.named("Ward 4")).to eq(ward)
     ids = at_once(4) do |place|
-      accounts.add(name: "P#{place}", login: place < 2 ? "Same@x.example" : "p#{place}", hash: "h", at: at(0))
+      accounts.add(name: "P#{place}", login: place < 2 ? "Same@x.example" : "p#{place}", hash: "h",
+                   at: at(0))
     rescue Hobrin::InputError, Hobrin::UnavailableError
       nil
     end
@@ -107,9 +119,14 @@ RSpec.shared_examples "what is kept of inquiries and people" do
   end
 
   it "chains the log though several write at once, and takes an invitation up once" do
-    at_once(4) { |place| 5.times { directory.audit.add(at: at(1), who: "p#{place}", what: "came") } }
+    at_once(4) do |place|
+      5.times do
+        directory.audit.add(at: at(1), who: "p#{place}", what: "came")
+      end
+    end
     expect([directory.audit.last(99).size, directory.audit.broken_at]).to eq([20, nil])
-    given = { name: "J", ward_id: nil, role: :member, runs: true, made_by: "a", made_at: at(1), ends_at: at(9) }
+    given = { name: "J", ward_id: nil, role: :member, runs: true, made_by: "a", made_at: at(1),
+              ends_at: at(9) }
     directory.invitations.add("secret", **given)
     found = directory.invitations.find("secret", at: at(2))
     used = at_once(4) do

@@ -30,6 +30,21 @@ RSpec.describe Hobrin::Store::Database do
     end
   end
 
+  # A process that closed a file of its own opening would let go of every lock that SQLite holds there.
+  it "can be opened twice by one process without another taking it for unused" do
+    made(:inquiries) do |path|
+      first = described_class.open(path, kind: :inquiries)
+      first[:settings].insert(name: "one", value: "1")
+      described_class.open(path, kind: :inquiries)
+      other = "require 'sqlite3'; db = SQLite3::Database.new(ARGV[0]); " \
+              "db.execute('INSERT INTO settings VALUES (?, ?)', %w[two 2]); db.close"
+      expect(system(RbConfig.ruby, "-rbundler/setup", "-e", other, path)).to be(true)
+      expect(File.exist?("#{path}-wal")).to be(true)
+      first[:settings].insert(name: "three", value: "3")
+      expect(described_class.open(path, kind: :inquiries)[:settings].select_order_map(:name)).to eq(%w[one three two])
+    end
+  end
+
   it "flushes every change of an inquiry to the disk, and the library now and then" do
     { inquiries: 2, library: 1 }.each do |kind, level|
       made(kind) do |path|

@@ -41,7 +41,7 @@ module Hobrin
       # release.
       def self.open(path, kind:, connections: 1)
         FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
-        File.open(path, File::CREAT | File::WRONLY, OWNER_ONLY) { |file| file.chmod(OWNER_ONLY) }
+        make(path)
         db = Sequel.sqlite(path.to_s, foreign_keys: true, after_connect: PATIENCE, max_connections: connections,
                                       connect_sqls: ["PRAGMA journal_mode=WAL",
                                                      "PRAGMA synchronous=#{SYNCHRONOUS.fetch(kind)}"])
@@ -60,6 +60,16 @@ module Hobrin
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end
 
+      # For its owner only from the first moment. A file that is there is never opened but by SQLite: to
+      # close it would drop every lock that this process has on it (SQLite, "How To Corrupt An SQLite
+      # Database File", 2.2), and another process would take it for unused.
+      def self.make(path)
+        File.open(path, File::CREAT | File::EXCL | File::WRONLY, OWNER_ONLY, &:fsync) unless File.exist?(path)
+        File.chmod(OWNER_ONLY, path)
+      rescue Errno::EEXIST
+        nil
+      end
+
       # Inquiries and people are looked through at each start; a library, which is large, where it
       # is read.
       def self.refuse_damaged(db, path, kind)
@@ -75,7 +85,7 @@ module Hobrin
                  library: "Move it away and fill it again: hobrin import, or bin/demo for the sample." }
         "#{path} is damaged. #{what.fetch(kind)}"
       end
-      private_class_method :refuse_damaged, :damaged
+      private_class_method :make, :refuse_damaged, :damaged
 
       # Looks through a file that nothing has open. Raises StateError for one that is not whole.
       def self.check(path)

@@ -10,6 +10,9 @@ module Hobrin
       # Whether one may become one of the made-up people.
       def made_up_people? = env.dig(SigningIn::SHARED, :demo)
 
+      # How many notes about the inquiry of the page are open.
+      def notes_open = Services::Talk.new(context, @page.opened.id).open
+
       def sample_here? = context.snapshot.sample?
 
       # A form that is sent as a whole page: what it leads to is another address.
@@ -52,6 +55,21 @@ module Hobrin
 
         @page = Pages::People::Differences.new(context:, id: inquiry_id, errors:)
         show_alone :"people/differences", title: "Read twice"
+      end
+
+      def show_notes(errors: {})
+        @page = Pages::People::Notes.new(context:, id: inquiry_id, fields:, errors:)
+        show_alone :"people/notes", title: "Notes to each other"
+      end
+
+      # talk :: Services::Talk. Raises GoneError, InputError (:text).
+      def write_note(talk)
+        case fields.one_of(:do, %i[answer settle open])
+        when :answer then talk.answer(fields.number(:note), fields.text(:text))
+        when :settle then talk.settle(fields.number(:note))
+        when :open then talk.settle(fields.number(:note), open: true)
+        else talk.write(fields.text(:kind), fields.text(:key), fields.text(:text))
+        end
       end
 
       def changing_people

@@ -8,6 +8,20 @@ module Hobrin
         def self.registered(app)
           standing(app)
           reading_twice(app)
+          notes(app)
+        end
+
+        def self.notes(app)
+          app.get("/inquiries/:id/notes") { show_notes }
+
+          app.post("/inquiries/:id/notes") do
+            Lengths.check(params)
+            write_note(Services::Talk.new(context, inquiry_id))
+            leave_for "/inquiries/#{inquiry_id}/notes"
+          rescue InputError => e
+            status 422
+            show_notes(errors: e.errors)
+          end
         end
 
         def self.standing(app)
@@ -42,7 +56,7 @@ module Hobrin
             show_standing(errors: e.errors)
           end
         end
-        private_class_method :standing, :reading_twice
+        private_class_method :standing, :reading_twice, :notes
       end
     end
   end

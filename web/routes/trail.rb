@@ -31,6 +31,7 @@ module Hobrin
           # What was changed since a page of the inquiry was shown, or nothing.
           app.get("/inquiries/:id/since") do
             content_type :text
+            headers Here::HEADER => here(fields.text(:step))
             lines = seen ? Services::ReadInquiry.new(context).elsewhere(inquiry_id, seen) : []
             Trail.told(lines)
           end

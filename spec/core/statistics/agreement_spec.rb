@@ -35,21 +35,38 @@ RSpec.describe Hobrin::Statistics::Agreement do
       turned = described_class.new(table.reverse.map(&:reverse))
       %i[none linear quadratic].each do |weighting|
         kappa = agreement.kappa(weighting)
-        expect([described_class.new(table.transpose), turned].map { |one| one.kappa(weighting).value })
+        expect([described_class.new(table.transpose), turned].map do |one|
+          one.kappa(weighting).value
+        end)
           .to all(close(kappa.value))
         expect(kappa.interval.low).to be <= kappa.value
       end
-      alone = Array.new(kinds) { |row| Array.new(kinds) { |column| row == column ? random.rand(1..9) : 0 } }
+      alone = Array.new(kinds) do |row|
+        Array.new(kinds) do |column|
+          row == column ? random.rand(1..9) : 0
+        end
+      end
       expect(described_class.new(alone).kappa.value).to close(1)
       shares = Array.new(kinds) { random.rand(5..30) }
-      expect(described_class.new(shares.map { |one| shares.map { |two| one * two } }).kappa.value).to close(0)
+      expect(described_class.new(shares.map do |one|
+        shares.map do |two|
+          one * two
+        end
+      end).kappa.value).to close(0)
     end
   end
 
   it "says nothing where there is nothing to say" do
     expect(described_class.new([[0, 0], [0, 0]]))
       .to have_attributes(share: nil, kappa: nil, adjusted: nil, prevalence: nil)
-    expect(described_class.new([[9, 0], [0, 0]])).to have_attributes(share: 1, kappa: nil, adjusted: 1, prevalence: 1)
-    [[], [[1]], [[1, 2], [3]]].each { |table| expect { described_class.new(table) }.to raise_error(ArgumentError) }
+    expect(described_class.new([[9, 0],
+                                [0,
+                                 0]])).to have_attributes(share: 1, kappa: nil, adjusted: 1,
+                                                          prevalence: 1)
+    [[], [[1]], [[1, 2], [3]]].each do |table|
+      expect do
+        described_class.new(table)
+      end.to raise_error(ArgumentError)
+    end
   end
 end

@@ -9,7 +9,9 @@ RSpec.describe Hobrin::Services::KeepBackup do
 
   after { FileUtils.rm_rf(folder) }
 
-  def backup(place = folder.join("all")) = place.tap { described_class.new(context, home).call(place) }
+  def backup(place = folder.join("all"))
+    place.tap { described_class.new(context, home).call(place) }
+  end
 
   def whole(context)
     [context.inquiries.all.map(&:to_h), context.inquiries.trail(1).map(&:to_h),
@@ -24,7 +26,8 @@ RSpec.describe Hobrin::Services::KeepBackup do
     copy = backup
     restored = folder.join("home")
     Hobrin::Services::Backup.new(copy).restore(restored)
-    expect(whole(Hobrin::Boot.context(home: restored, clock: Builders::FixedClock))).to eq(whole(context))
+    expect(whole(Hobrin::Boot.context(home: restored,
+                                      clock: Builders::FixedClock))).to eq(whole(context))
     expect(restored.join("papers/ab/full.pdf").binread).to eq("%PDF-1.7 made up")
     expect { Hobrin::Services::Backup.new(copy).restore(restored) }
       .to raise_error(Hobrin::StateError, /nothing is written over/)
@@ -81,7 +84,9 @@ RSpec.describe Hobrin::Services::KeepBackup do
       [1, 2].map { described_class.new(own, home).daily(folder, keep: 7) }
     end
     expect(days.map(&:last)).to all(be_nil)
-    expect(folder.children.map { |one| one.basename.to_s }.sort).to eq((3..9).map { |day| "2026-12-0#{day}" })
+    expect(folder.children.map { |one| one.basename.to_s }.sort).to eq((3..9).map { |day|
+      "2026-12-0#{day}"
+    })
   end
 
   it "passes the library on to another home, and refuses one that is not as it was laid out" do
@@ -90,7 +95,8 @@ RSpec.describe Hobrin::Services::KeepBackup do
     other = folder.join("other")
     expect([passing.fetch(other), passing.fetch(other)]).to eq([version, version])
     own = Hobrin::Boot.context(home: other)
-    expect([own.library.version, own.library.record("p3")]).to eq([version, context.library.record("p3")])
+    expect([own.library.version,
+            own.library.record("p3")]).to eq([version, context.library.record("p3")])
     turn_a_bit(folder.join("library-#{version}.sqlite3"), 5_000)
     expect { passing.fetch(other) }.to raise_error(Hobrin::StateError, /not as it was laid out/)
     expect(Hobrin::Boot.context(home: other).library.size).to eq(6)

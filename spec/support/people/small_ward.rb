@@ -5,7 +5,8 @@ module SmallWard
   def home = @home ||= Pathname(Dir.mktmpdir("hobrin-ward"))
 
   def context
-    @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock).tap do |context|
+    @context ||= Hobrin::Boot.context(home:, who: "a test",
+                                      clock: Builders::FixedClock).tap do |context|
       fill(context) if context.library.empty?
     end
   end
@@ -26,6 +27,8 @@ module SmallWard
     draft = Hobrin::Edits::Ask::Draft.new(situation: "", text: question.text)
     [Hobrin::Edits::Ask::WriteQuestion.new(draft:, press: Hobrin::Edits::Ask::Mark.new(key: "P", words: "patients")),
      Hobrin::Edits::Word::AddParts.words("P", "sleep")]
-      .each { |edit| Hobrin::Services::ApplyEdit.new(context).call(id, edit) }
+      .each do |edit|
+      Hobrin::Services::ApplyEdit.new(context).call(id, edit)
+    end
   end
 end

@@ -26,7 +26,9 @@ module Ward
   end
 
   def wards
-    @wards ||= { first: "Ward 4", other: "Ward 7" }.transform_values { |name| context.directory.wards.named(name) }
+    @wards ||= { first: "Ward 4", other: "Ward 7" }.transform_values do |name|
+      context.directory.wards.named(name)
+    end
   end
 
   def person(key) = context.directory.accounts.find(people.fetch(key))

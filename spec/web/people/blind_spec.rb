@@ -14,17 +14,26 @@ RSpec.describe "Reading twice", :client do
   # Every address that a pattern stands for, with what can be asked there.
   def addresses(pattern)
     endings = { ":format" => %w[csv ris json html md bib],
-                ":name" => %w[brief.md brief.html brief.fhir.json ward.pdf findings.csv papers.csv 1.md] }
+                ":name" => %w[brief.md brief.html brief.fhir.json ward.pdf findings.csv papers.csv
+                              1.md] }
     filled = endings.reduce([pattern.gsub(":id", "1")]) do |all, (name, values)|
-      all.flat_map { |path| path.include?(name) ? values.map { |value| path.sub(name, value) } : [path] }
+      all.flat_map do |path|
+        path.include?(name) ? values.map do |value|
+          path.sub(name, value)
+        end : [path]
+      end
     end
-    more = { "/inquiries/:id/sift" => sift_pages, "/inquiries/:id/since" => ["/inquiries/1/since?seen=1"] }
+    more = { "/inquiries/:id/sift" => sift_pages,
+             "/inquiries/:id/since" => ["/inquiries/1/since?seen=1"] }
     filled.map { |path| path.sub("/feed/:token", "/feed/#{"f" * 40}") } + more.fetch(pattern, [])
   end
 
   def sift_pages
-    %w[paper=p0 paper=p1 order=likeliest part=keep part=drop part=unread show=threads group=year find=sleep]
-      .map { |query| "/inquiries/1/sift?#{query}" }
+    %w[paper=p0 paper=p1 order=likeliest part=keep part=drop part=unread show=threads group=year
+       find=sleep]
+      .map do |query|
+      "/inquiries/1/sift?#{query}"
+    end
   end
 
   # Everything that the second reader can see, without what differs from one request to the next.
@@ -32,7 +41,9 @@ RSpec.describe "Reading twice", :client do
     sign_in(:second)
     pages.to_h do |path|
       body = visit_page(path).body
-      plain = body.gsub(/(?:value|content|hx-headers)=(?:"[^"]{80,}"|'[^']*')/, "").gsub(%r{/ID ?\[.*?\]}m, "")
+      plain = body.gsub(/(?:value|content|hx-headers)=(?:"[^"]{80,}"|'[^']*')/, "").gsub(
+        %r{/ID ?\[.*?\]}m, ""
+      )
       [path, [last_response.status, path.end_with?(".pdf") ? body.bytesize : plain]]
     end
   end
@@ -40,7 +51,9 @@ RSpec.describe "Reading twice", :client do
   # A copy of one ward, in which the owner decides on two papers as told.
   def world(*decisions)
     first = people && home
-    @home = Pathname(Dir.mktmpdir("hobrin-world")).tap { |folder| FileUtils.cp_r("#{first}/.", folder) }
+    @home = Pathname(Dir.mktmpdir("hobrin-world")).tap do |folder|
+      FileUtils.cp_r("#{first}/.", folder)
+    end
     @context = @app = @outbox = @_rack_test_sessions = @_rack_test_current_session = nil
     @context = Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock)
     context.shared_briefs.share(1, token: "f" * 40, at: context.now, kind: "feed")
@@ -57,8 +70,10 @@ RSpec.describe "Reading twice", :client do
   end
 
   it "shows the second reader the same, whatever the first decided" do
-    keeps = [{ paper: "p0", verdict: "keep", note: "plainly ours" }, { paper: "p1", reason: "No study" }]
-    drops = [{ paper: "p0", reason: "Other people", note: "far away" }, { paper: "p1", verdict: "unsure" }]
+    keeps = [{ paper: "p0", verdict: "keep", note: "plainly ours" },
+             { paper: "p1", reason: "No study" }]
+    drops = [{ paper: "p0", reason: "Other people", note: "far away" },
+             { paper: "p1", verdict: "unsure" }]
     one, other = [keeps, drops].map { |decisions| world(*decisions) { seen_by_the_second } }
     expect(one.size).to be > 40
     one.each { |path, said| expect([path, said]).to eq([path, other[path]]) }
@@ -67,14 +82,16 @@ RSpec.describe "Reading twice", :client do
   end
 
   it "opens a paper when both have decided, settles where they differ, and keeps all three in the trail" do
-    world({ paper: "p0", verdict: "keep", note: "plainly ours" }, { paper: "p1", verdict: "keep" }) do
+    world({ paper: "p0", verdict: "keep", note: "plainly ours" },
+          { paper: "p1", verdict: "keep" }) do
       sign_in(:second)
       visit_page("/inquiries/1/sift")
       send_form("/inquiries/1/decisions", paper: "p0", reason: "Other people")
       send_form("/inquiries/1/decisions", paper: "p1", verdict: "keep")
       inquiry = -> { context.inquiries.find(1).inquiry }
       expect(inquiry.call.kept_ids).to eq(["p1"])
-      expect(visit_page("/inquiries/1/differences").body).to include("plainly ours", "1 to settle", "agree on 1 (50 %)")
+      expect(visit_page("/inquiries/1/differences").body).to include("plainly ours", "1 to settle",
+                                                                     "agree on 1 (50 %)")
       visit_page("/inquiries/1/sift")
       send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep")
       expect([last_response.status, told]).to match([422, include(/settle it together/)])
@@ -83,15 +100,18 @@ RSpec.describe "Reading twice", :client do
       expect(send_form("/inquiries/1/differences", paper: "p0", verdict: "keep").status).to eq(403)
       sign_in(:owner)
       visit_page("/inquiries/1/differences")
-      expect(send_form("/inquiries/1/differences", paper: "p0", verdict: "drop", reason: "Because").status).to eq(422)
-      send_form("/inquiries/1/differences", paper: "p0", verdict: "drop", reason: "Other people", note: "talked over")
+      expect(send_form("/inquiries/1/differences", paper: "p0", verdict: "drop",
+                                                   reason: "Because").status).to eq(422)
+      send_form("/inquiries/1/differences", paper: "p0", verdict: "drop", reason: "Other people",
+                                            note: "talked over")
       expect(inquiry.call.decision("p0")).to have_attributes(verdict: :drop, note: "talked over")
       expect(send_form("/inquiries/1/differences", paper: "p0", verdict: "keep").status).to eq(404)
       line = context.inquiries.trail(1).first
       expect(line.kind).to eq(:settled)
       expect(line.facts[:read]).to eq([["Maren Vendrillon", "keep", nil, "plainly ours"],
                                        ["Oskar Thimmel", "drop", "Other people", ""]])
-      expect(line.change).to include("Settled: Dropped", "Maren Vendrillon keep", "Oskar Thimmel drop (Other people)")
+      expect(line.change).to include("Settled: Dropped", "Maren Vendrillon keep",
+                                     "Oskar Thimmel drop (Other people)")
     end
   end
 
@@ -120,14 +140,20 @@ RSpec.describe "Reading twice", :client do
   it "sums up agreement from the pairs, warns where one verdict is nearly all, and says nothing of nothing" do
     pair = lambda do |verdicts|
       first, second = verdicts.map do |verdict|
-        Hobrin::Sifting::Decision.new(record_id: "x", verdict:, reason: ("No study" if verdict == :drop))
+        Hobrin::Sifting::Decision.new(record_id: "x", verdict:,
+                                      reason: ("No study" if verdict == :drop))
       end
       Hobrin::Sifting::Twice::Pair.new(first:, second:)
     end
     twice = lambda do |counts|
-      Hobrin::Sifting::Twice.new(pairs: counts.flat_map { |both, count| Array.new(count) { pair[both] } })
+      Hobrin::Sifting::Twice.new(pairs: counts.flat_map do |both, count|
+        Array.new(count) do
+          pair[both]
+        end
+      end)
     end
-    even = twice[{ %i[keep keep] => 20, %i[keep drop] => 5, %i[drop keep] => 10, %i[drop drop] => 15 }]
+    even = twice[{ %i[keep keep] => 20, %i[keep drop] => 5, %i[drop keep] => 10,
+                   %i[drop drop] => 15 }]
     expect(even.agreement.table).to eq([[20, 0, 5], [0, 0, 0], [10, 0, 15]])
     expect(even.words).to match([/50 papers and agree on 35 \(70 %\).*chance alone would give 50 %/,
                                  /Kappa is 0.40 .*agree on 40 %/])

@@ -27,8 +27,11 @@ RSpec.describe "Rules", :client do
   end
 
   def path_of(pattern)
-    { ":id" => "1", ":term" => "1", ":key" => "P", ":name" => "age", ":format" => "csv", ":token" => "none" }
-      .reduce(pattern) { |path, (name, value)| path.gsub(name, value) }
+    { ":id" => "1", ":term" => "1", ":key" => "P", ":name" => "age", ":format" => "csv",
+      ":token" => "none" }
+      .reduce(pattern) do |path, (name, value)|
+      path.gsub(name, value)
+    end
   end
 
   def asked(route) = route.split(" ", 2).then { |verb, path| [verb, path_of(path)] }
@@ -84,7 +87,8 @@ RSpec.describe "Rules", :client do
 
         wanted = if key == :nobody then :sign_in
                  elsif may.fetch(need[route]).include?(key) then :in
-                 elsif key == :stranger && %i[reads second works owns].include?(need[route]) then :hidden
+                 elsif key == :stranger && %i[reads second works
+                                              owns].include?(need[route]) then :hidden
                  else :refused
                  end
         expect([key, route, said]).to eq([key, route, wanted])
@@ -96,7 +100,8 @@ RSpec.describe "Rules", :client do
     sign_in(:stranger)
     bodies = %w[1 99 0 999999999999].map do |id|
       visit_page("/inquiries/#{id}/sift")
-      [last_response.status, last_response.body.gsub(/authenticity_token[^>]*>|X-CSRF-Token[^']*/, "")]
+      [last_response.status,
+       last_response.body.gsub(/authenticity_token[^>]*>|X-CSRF-Token[^']*/, "")]
     end
     expect(bodies.uniq.size).to eq(1)
     expect(visit_page("/").body).not_to include("inquiries/1")

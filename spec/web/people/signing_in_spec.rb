@@ -10,7 +10,9 @@ RSpec.describe "Signing in", :client do
   # The secret of a second step as the page shows it, with the fields that go along.
   def secret
     page = Nokogiri::HTML(visit_page("/account/second-step").body)
-    sent = %w[otp_secret otp_raw_secret].to_h { |name| [name.to_sym, page.at_css("[name=#{name}]")["value"]] }
+    sent = %w[otp_secret otp_raw_secret].to_h do |name|
+      [name.to_sym, page.at_css("[name=#{name}]")["value"]]
+    end
     [page.at_css(".secret").text.delete(" "), sent]
   end
 
@@ -26,7 +28,8 @@ RSpec.describe "Signing in", :client do
       expect(checked).to eq(1)
       [last_response.status, told, last_response.body.size - login.size]
     end
-    expect(said.uniq).to match([[401, ["That name and that password do not go together."], Integer]])
+    expect(said.uniq).to match([[401, ["That name and that password do not go together."],
+                                 Integer]])
     expect(sign_in(:owner).headers["location"]).to eq("/")
     expect(visit_page("/").body).to include("Maren Vendrillon", "Sign out")
   end
@@ -45,8 +48,10 @@ RSpec.describe "Signing in", :client do
 
   it "takes no form without the token of its page, no old cookie after signing out, and no borrowed one" do
     visit_page "/sign-in"
-    expect(send_form("/sign-in", token: nil, login: "maren@ward.example", password: Ward::WORD).status).to eq(403)
-    expect(send_form("/sign-in", token: "x" * 88, login: "maren@ward.example", password: Ward::WORD).status).to eq(403)
+    expect(send_form("/sign-in", token: nil, login: "maren@ward.example",
+                                 password: Ward::WORD).status).to eq(403)
+    expect(send_form("/sign-in", token: "x" * 88, login: "maren@ward.example",
+                                 password: Ward::WORD).status).to eq(403)
     sign_in(:owner)
     visit_page("/account")
     old = rack_mock_session.cookie_jar["hobrin"]
@@ -83,7 +88,8 @@ RSpec.describe "Signing in", :client do
       expect(send_form("/new-password", password: word, "password-confirm": word).status).to eq(422)
       expect(told).to include(message)
     end
-    send_form("/new-password", password: "the moon is out tonight", "password-confirm": "the moon is out tonight")
+    send_form("/new-password", password: "the moon is out tonight",
+                               "password-confirm": "the moon is out tonight")
     expect(sign_in(:owner).status).to eq(401)
     expect(sign_in(:owner, password: "the moon is out tonight").status).to eq(302)
     clear_cookies
@@ -95,7 +101,8 @@ RSpec.describe "Signing in", :client do
     sign_in(:owner)
     visit_page("/account")
     key, sent = secret
-    expect(send_form("/account/second-step", **sent, password: Ward::WORD, otp: "000000").status).to eq(401)
+    expect(send_form("/account/second-step", **sent, password: Ward::WORD,
+                                                     otp: "000000").status).to eq(401)
     send_form("/account/second-step", **sent, password: Ward::WORD, otp: ROTP::TOTP.new(key).now)
     expect(last_response.headers["location"]).to eq("/account/recovery-codes")
     visit_page("/account/recovery-codes")
@@ -105,7 +112,8 @@ RSpec.describe "Signing in", :client do
     sign_in(:owner)
     expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/second-step")
     visit_page("/second-step")
-    expect([send_form("/second-step", otp: "123456").status, told]).to match([401, [/not the code/]])
+    expect([send_form("/second-step", otp: "123456").status,
+            told]).to match([401, [/not the code/]])
     expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/second-step")
     2.times do |turn|
       sign_in(:owner)
@@ -133,7 +141,8 @@ RSpec.describe "Signing in", :client do
                                           .call(name: "Jonna Brisk", ward_id: wards[:first].id, role: :member)
     expect(visit_page("/invitations/#{token.reverse}").status).to eq(404)
     visit_page("/invitations/#{token}")
-    send_form("/invitations/#{token}", name: "Maren  Vendrillon", login: "maren@ward.example", password: "x")
+    send_form("/invitations/#{token}", name: "Maren  Vendrillon", login: "maren@ward.example",
+                                       password: "x")
     expect([last_response.status, told.size]).to eq([422, 2])
     sent = { name: "Jonna Brisk", login: "jonna", password: "one more quiet night" }
     expect(send_form("/invitations/#{token}", **sent).status).to eq(303)
@@ -172,7 +181,8 @@ RSpec.describe "Signing in", :client do
     expect(visit_page("/inquiries/1/ask").status).to eq(200)
     Hobrin::Services::ChangePeople.new(context.as(person(:runs))).close(people[:reader])
     expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/sign-in")
-    expect([sign_in(:reader).status, told]).to eq([401, ["That name and that password do not go together."]])
+    expect([sign_in(:reader).status,
+            told]).to eq([401, ["That name and that password do not go together."]])
     expect { Hobrin::Services::ChangePeople.new(context).let_run(people[:runs], false) }
       .to raise_error(Hobrin::InputError, /Nobody else/)
   end

@@ -1,10 +1,17 @@
-// Two windows on one inquiry: when this one is looked at again, it says what the other one changed meanwhile.
+// Two windows on one inquiry: when this one is looked at again, it says what the other one changed meanwhile. Where
+// people sign in, it asks now and then, and says who else is here.
 (() => {
+  const OFTEN = 15_000;
   const look = () => {
     const line = document.querySelector("#since");
     if (!line || document.visibilityState !== "visible") return;
     fetch(line.dataset.since, { headers: { "HX-Request": "true" } })
-      .then((answer) => (answer.ok ? answer.text() : ""))
+      .then((answer) => {
+        const here = decodeURIComponent((answer.headers.get("x-hobrin-here") || "").replaceAll("+", " "));
+        const told = document.querySelector("#here");
+        if (told) told.textContent = here && `Here now: ${here}`;
+        return answer.ok ? answer.text() : "";
+      })
       .then((words) => {
         if (!words) return;
         const again = document.createElement("a");
@@ -17,4 +24,7 @@
   };
   document.addEventListener("visibilitychange", look);
   window.addEventListener("focus", look);
+  const often = () => document.querySelector("#since[data-often]") && look();
+  setInterval(often, OFTEN);
+  document.addEventListener("DOMContentLoaded", often);
 })();
