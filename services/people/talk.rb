@@ -40,7 +40,7 @@ module Hobrin
                 when "inquiry" then ""
                 when "paper" then @context.library.record(key)&.title
                 when "term" then term(inquiry, key.to_i)
-                when "limit" then inquiry.limits.map { |one| one.leaf.name.to_s }.find { |one| one == key }
+                when "limit" then limit(inquiry, key)
                 end
         found or raise GoneError, "part of the inquiry"
       end
@@ -71,6 +71,11 @@ module Hobrin
       end
 
       private
+
+      def limit(inquiry, slot)
+        found = inquiry.limits.find { |one| one.slot.to_s == slot }
+        found && Narrowing::Wording.of(found.leaf)
+      end
 
       def term(inquiry, id)
         block = inquiry.block_of(id)

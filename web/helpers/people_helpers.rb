@@ -13,6 +13,14 @@ module Hobrin
       # How many notes about the inquiry of the page are open.
       def notes_open = Services::Talk.new(context, @page.opened.id).open
 
+      # A way to write to the others about a part of the inquiry; nothing where nobody signs in.
+      def note_link(kind, key, words: "Note to the others", looks: "quiet")
+        return "" unless person_here
+
+        query = Rack::Utils.build_query("kind" => kind, "key" => key)
+        tag("a", h(words), class: looks, href: "#{@page.path(:notes)}?#{query}")
+      end
+
       def sample_here? = context.snapshot.sample?
 
       # A form that is sent as a whole page: what it leads to is another address.

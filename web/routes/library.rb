@@ -75,9 +75,8 @@ module Hobrin
         # A file comes as the body of a request; without scripts, as a form.
         def self.bringing(app)
           app.post("/library/files") do
-            file = params["file"].is_a?(Hash) ? params["file"] : nil
-            io, name = file ? [file[:tempfile],
-                               file[:filename]] : [request.body || StringIO.new, fields.text(:name)]
+            file = params["file"] if params["file"].is_a?(Hash) && params["file"][:tempfile]
+            io, name = file ? file.values_at(:tempfile, :filename) : [request.body || StringIO.new, fields.text(:name)]
             Services::ReceiveFile.new(context).call(io, name:)
             file ? leave_for("/library") : show_library
           rescue InputError => e
