@@ -30,14 +30,20 @@ module Hobrin
 
       def flow(opened)
         cascade = opened.cascade
-        threaded = @context.library.set(opened.inquiry.threaded_ids) - cascade.found
+        threaded = library.set(opened.inquiry.threaded_ids) - cascade.found
         Brief::Flow.of(joined: cascade.joined.size, left: cascade.steps.last&.size || 0,
-                       threaded_ids: @context.library.ids(threaded),
-                       found_ids: @context.library.ids(cascade.final),
-                       decisions: opened.inquiry.decisions,
-                       doubles: @context.library.duplicates.within(cascade.joined).size,
-                       origins: @context.library.origins.counts(cascade.joined.to_a))
+                       threaded_ids: library.ids(threaded), found_ids: library.ids(cascade.final),
+                       decisions: opened.inquiry.decisions, **told(opened))
       end
+
+      # What is said of papers without changing their number.
+      def told(opened)
+        joined = opened.cascade.joined
+        { doubles: library.duplicates.within(joined).size, origins: library.origins.counts(joined.to_a),
+          settled: ReadTwice.new(@context, opened.id).settled(opened.inquiry) }
+      end
+
+      def library = @context.library
     end
   end
 end

@@ -76,12 +76,19 @@ module Hobrin
       def overview
         inquiry = @context.inquiries.find(@id).inquiry
         twice = Sifting::Twice.new(pairs: both)
-        decided, open = both.partition { |one| inquiry.decision(one.record_id) }
+        open = both.reject { |one| inquiry.decision(one.record_id) }
         counts = @context.readings.counts(@id)
         Overview.new(readers:, read: pair.map { |person_id| counts.fetch(person_id, 0) }, twice:, open:,
-                     settled: decided.count { |one| !one.agree? },
+                     settled: settled(inquiry),
                      papers: inquiry.cascade(@context.evaluator).final.size,
                      records: @context.library.records_by_id(open.map(&:record_id)).to_h { |one| [one.id, one] })
+      end
+
+      # On how many papers the two differed that are decided now.
+      def settled(inquiry)
+        return 0 unless on?
+
+        both.count { |one| !one.agree? && inquiry.decision(one.record_id) }
       end
 
       # How many of so many papers each of the two has not read: Hash of name to number.

@@ -12,20 +12,21 @@ module Hobrin
     # kept            :: papers in the evidence set that the search still finds
     # doubles         :: of the papers that match all blocks, those that are the same paper once more
     # origins         :: Hash of file or catalogue to how many of those that match all blocks it brought
+    # settled         :: papers on which two readers differed, and settled what holds
     # kept_outside    :: papers kept earlier that the search as it is now no longer finds
     #
     # Always: joined + by_hand + threaded = limited + found, and found = dropped + unsure + unread +
     # kept.
     class Flow < Value
       attributes :joined, :limited, :by_hand, :threaded, :found, :dropped, :unsure, :unread, :kept,
-                 :kept_outside, :doubles, :origins
+                 :kept_outside, :doubles, :origins, :settled
 
       # joined :: number of papers; left :: of them after all limits; found_ids :: Array of record
       #   ids, those let in by hand too
       # decisions :: Array of Sifting::Decision; threaded_ids :: of papers let in by following
       #   citations that the search alone does not leave
       def self.of(joined:, found_ids:, decisions:, left: found_ids.size, threaded_ids: [], doubles: 0,
-                  origins: {})
+                  origins: {}, settled: 0)
         here, elsewhere = decisions.partition { |decision| found_ids.include?(decision.record_id) }
         by_verdict = here.group_by(&:verdict)
         new(joined:, limited: joined - left, by_hand: found_ids.size - left - threaded_ids.size,
@@ -35,7 +36,7 @@ module Hobrin
             end.to_h,
             unsure: by_verdict.fetch(:unsure, []).size, unread: found_ids.size - here.size,
             kept: by_verdict.fetch(:keep, []).size,
-            doubles:, origins: origins.dup.freeze,
+            doubles:, settled:, origins: origins.dup.freeze,
             kept_outside: elsewhere.count { |decision| decision.verdict == :keep })
       end
 

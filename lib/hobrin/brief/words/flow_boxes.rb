@@ -31,7 +31,7 @@ module Hobrin
         [Step.new(main: box(@flow.joined, "found by the search", *origins, *doubles),
                   aside: box(@flow.limited, "left out by limits")),
          *let_in,
-         Step.new(main: box(@flow.found, "to read"), aside: dropped),
+         Step.new(main: box(@flow.found, "to read", *settled), aside: dropped),
          Step.new(main: box(@flow.found - @flow.dropped_total, "not dropped"), aside: still_open),
          Step.new(main: box(@flow.kept, "in the evidence set"), aside: nil)]
       end
@@ -45,6 +45,10 @@ module Hobrin
         named, others = @flow.origins.to_a.then { |all| [all.first(MOST), all.drop(MOST)] }
         lines = named.map { |name, count| "#{count} #{name.size > LETTERS ? "#{name[0, LETTERS]}…" : name}" }
         others.empty? ? lines : [*lines, "#{others.sum(&:last)} from others"]
+      end
+
+      def settled
+        @flow.settled.zero? ? [] : ["#{@flow.settled} settled between two readers"]
       end
 
       # Records of one paper are linked, none is taken out, so that nothing is lost unseen.
