@@ -9,7 +9,8 @@ module Hobrin
     LOCAL_HOSTS = ["127.0.0.1", "localhost", "[::1]"].freeze
     # Letters of a whole key.
     KEY_SIZE = 128
-    private_constant :LOCAL_HOSTS, :KEY_SIZE
+    SHORTEST_KEY = 64
+    private_constant :LOCAL_HOSTS, :KEY_SIZE, :SHORTEST_KEY
 
     class << self
       # context :: Services::Context; home :: Pathname. HOBRIN_HOSTS adds host names, apart by
@@ -19,8 +20,11 @@ module Hobrin
       # Gives the application, ready to be called.
       def app(context, home:, env: ENV, shared: nil)
         hosts = LOCAL_HOSTS + env.fetch("HOBRIN_HOSTS", "").split(",").map(&:strip).reject(&:empty?)
+        key = env.fetch("HOBRIN_SESSION_KEY") { secret(home) }
+        raise StateError, "HOBRIN_SESSION_KEY must have at least 64 letters." if key.size < SHORTEST_KEY
+
         Boot.eager_load
-        Web::App.build(context:, session_secret: env.fetch("HOBRIN_SESSION_KEY") { secret(home) }, hosts:,
+        Web::App.build(context:, session_secret: key, hosts:,
                        shared: shared && { **signing_in(env), **shared },
                        log: (env["HOBRIN_LOG"] == "json" ? $stdout : nil))
       end

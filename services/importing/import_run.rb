@@ -4,6 +4,10 @@ module Hobrin
   module Services
     # One import as it goes: writes pieces, and what came of each.
     class ImportRun
+      # A keyword that fewer papers of a piece have is not worth matching.
+      FEWEST = 2
+      private_constant :FEWEST
+
       # Headings that the thesaurus lacks: Hash of each to the records that carry it.
       attr_reader :strange
 
@@ -27,7 +31,7 @@ module Hobrin
         # A catalogue calls each of its records by a name of its own; files count from 1.
         @library.add_batch(piece.batch, sample: @import.sample, renew: @import.source_id) do |outcome|
           @library.imports.add(@import.id, outcome, place: piece.place, at_byte: piece.at, token:,
-                                                    refusals: piece.refusals, headings: piece.headings)
+                                                    refusals: piece.refusals, headings: matchable(piece))
         end
         piece.strange.each { |heading, records| @strange[heading] += records }
         throw :stop if @progress&.call(piece.place, piece.at) == :stop
@@ -35,6 +39,14 @@ module Hobrin
 
       # message :: what is to be said of it, or nil
       def finish(message = nil) = @library.finish_import(@import, at: @context.now, message:)
+
+      private
+
+      # Names that people may match to a heading: Hash to the records that carry each.
+      def matchable(piece)
+        frequent = piece.keywords.select { |_, count| count >= FEWEST }
+        frequent.merge(piece.strange) { |_, one, two| one + two }
+      end
     end
   end
 end

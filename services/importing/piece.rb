@@ -8,15 +8,6 @@ module Hobrin
     #   heading, and of keyword, that the thesaurus lacks to the records that carry it
     # place :: of the last entry; at :: how far the file was read
     Piece = Struct.new(:batch, :refusals, :strange, :keywords, :place, :at) do
-      # A keyword that fewer papers of a piece have is not worth matching.
-      self::FEWEST = 2
-
-      # Names that people may match to a heading: Hash to the records that carry each.
-      def headings
-        frequent = keywords.select { |_, count| count >= self.class::FEWEST }
-        frequent.merge(strange) { |_, one, two| one + two }
-      end
-
       def empty? = batch.empty? && refusals.empty?
     end
   end

@@ -10,7 +10,7 @@ module Hobrin
       # Who looked within so many minutes is here.
       MINUTES = 2
       # first :: Store::Notes::Note; answers :: Array of them
-      class Thread < Value
+      class Strand < Value
         attributes :first, :answers
 
         def open? = first.settled_at.nil?
@@ -22,16 +22,16 @@ module Hobrin
         @notes = context.notes
       end
 
-      # Array of Thread, open ones first, the last begun first.
-      def threads
+      # Array of Strand, open ones first, the last begun first.
+      def strands
         all = @notes.of(@id)
         answers = all.select(&:answers).group_by(&:answers)
         begun = all.reject(&:answers).select { |note| shown?(note) }
-        begun.map { |first| Thread.new(first:, answers: answers.fetch(first.id, [])) }
-             .sort_by { |thread| [thread.open? ? 0 : 1, -thread.first.id] }
+        begun.map { |first| Strand.new(first:, answers: answers.fetch(first.id, [])) }
+             .sort_by { |strand| [strand.open? ? 0 : 1, -strand.first.id] }
       end
 
-      def open = threads.count(&:open?)
+      def open = strands.count(&:open?)
 
       # What a kind and a key stand for: its name. Raises GoneError.
       def name(kind, key)

@@ -2,6 +2,8 @@
 
 require "sequel"
 
+Sequel.extension :migration
+
 module Hobrin
   module Store
     # Inquiries and people in PostgreSQL, for several servers that share them. The library stays a
@@ -29,6 +31,8 @@ module Hobrin
               db[table].each_slice(500) { |rows| own[table].multi_insert(rows) }
             end
           end
+          # One file, with no log beside it.
+          own.run("PRAGMA journal_mode=DELETE")
         ensure
           own&.disconnect
         end

@@ -32,7 +32,7 @@ module Hobrin
           end
 
           def typed = errors.any? ? @fields.text(:text) : ""
-          def rows = @talk.threads.map { |thread| row(thread) }
+          def rows = @talk.strands.map { |strand| row(strand) }
 
           private
 
@@ -41,11 +41,11 @@ module Hobrin
             [kind, kind == "inquiry" ? "" : @fields.text(:key)]
           end
 
-          def row(thread)
-            first = thread.first
-            said = [first, *thread.answers].map { |note| [note.who, day_and_time(note.at), note.text] }
-            settled = "settled by #{first.settled_by}, #{day_and_time(first.settled_at)}" unless thread.open?
-            Row.new(id: first.id, about: named(first), path: path(first), said:, open: thread.open?, settled:)
+          def row(strand)
+            first = strand.first
+            said = [first, *strand.answers].map { |note| [note.who, day_and_time(note.at), note.text] }
+            settled = "settled by #{first.settled_by}, #{day_and_time(first.settled_at)}" unless strand.open?
+            Row.new(id: first.id, about: named(first), path: path(first), said:, open: strand.open?, settled:)
           end
 
           def named(note)
