@@ -12,6 +12,11 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
 
   let(:allowed) { Hobrin::Outside::Allowed.new("127.0.0.1:#{@port}") }
 
+  def late
+    Timeout.timeout(60) { @held.pop }
+    [200, {}, ["late"]]
+  end
+
   # A stand-in of the plain kind over a few papers, two of them the library's, too.
   def with_stand_in
     kind = Hobrin::Demo::StandIn::KINDS.fetch("plain")
@@ -22,7 +27,8 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
                 a_record(id: "p3", title: "Earplugs for adults in intensive care and their sleep",
                          published: "2024", keywords: ["randomized controlled trial"])]
       Hobrin::Services::ImportRecords.new(elsewhere).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call(papers)))
-      Wire.serve(Hobrin::Demo::StandIn.new(elsewhere, kind)) do |port|
+      stand_in = Hobrin::Demo::StandIn.new(elsewhere, kind)
+      Wire.serve(->(env) { @held ? late : stand_in.call(env) }) do |port|
         @port = port
         yield "http://127.0.0.1:#{port}/sru"
       end
@@ -42,6 +48,23 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
   def ask(**sent) = send_form("/inquiries/1/elsewhere", show: "elsewhere", **sent)
   def source = context.library.sources.named("Ward catalogue")
   def page(query = "") = Nokogiri::HTML(visit_page("/inquiries/1/narrow?show=elsewhere#{query}").body)
+
+  # For a minute, or until the test has seen enough.
+  it "gives a page back while a catalogue is silent, says so, and changes nothing" do
+    with_stand_in do |address|
+      visit_page("/library")
+      expect(add(address).status).to eq(303)
+      before = context.inquiries.find(1).version
+      visit_page("/inquiries/1/narrow?show=elsewhere")
+      @held = Queue.new
+      ask(do: "ask", source: source.id)
+      expect(last_response.body).to match(/did not answer within \d+ seconds/)
+      expect(@held.num_waiting).to be >= 1
+      expect(context.inquiries.find(1).version).to eq(before)
+    ensure
+      @held&.close
+    end
+  end
 
   it "puts a catalogue on the list, asks it line by line, brings its records in, and tells what only it had" do
     with_stand_in do |address|
