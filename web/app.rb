@@ -64,8 +64,8 @@ module Hobrin
 
       before do
         headers Security::HEADERS
-        readable = Security.readable?(params) && Security.readable?(Security.address(request.path_info))
-        halt 400, Security::BAD_TEXT unless readable
+        halt 400, Security::BAD_TEXT unless Security.readable?(params)
+        not_found unless Security.readable?(Security.address(request.path_info))
         halt 400, Security::TOO_MUCH unless Lengths.sensible?(params)
         halt 400, Security::TOO_MUCH if request.get? && Lengths.excess(params)
       end
