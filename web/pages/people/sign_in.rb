@@ -53,7 +53,8 @@ module Hobrin
           end
 
           def secret_picture
-            RQRCode::QRCode.new(@rodauth.otp_provisioning_uri).as_svg(use_path: true, module_size: 4, standalone: true)
+            code = RQRCode::QRCode.new(@rodauth.otp_provisioning_uri)
+            code.as_svg(use_path: true, module_size: 4, viewbox: true, offset: 16, fill: "fff")
           end
 
           def codes = @rodauth.recovery_codes
