@@ -28,19 +28,12 @@ module Hobrin
 
         permit = Services::Permit.new(context)
         case need
-        when *INQUIRY then permit.inquiry(need, inquiry_number(given["id"]))
+        when *INQUIRY then permit.inquiry(need, id_of("inquiry", given["id"]))
         when :library then permit.library
         when :runs then permit.runs
         when :signed_in, :catalogue then nil
         else not_found
         end
-      end
-
-      def inquiry_number(text)
-        id = Integer(text, 10, exception: false)
-        raise GoneError, "inquiry" unless id&.between?(1, 2**53)
-
-        id
       end
 
       # The same whatever was asked for: nothing tells whether it exists.

@@ -104,7 +104,7 @@ module Hobrin
       # Whether who asks is one of two readers who have not both decided on a paper.
       def apart?(record_id)
         @twice ||= ReadTwice.new(@context, @id)
-        @twice.reader? && @twice.overview.twice.pairs.none? { |pair| pair.record_id == record_id }
+        @twice.reader? && !@twice.both_read?(record_id)
       end
     end
   end

@@ -75,14 +75,18 @@ module Hobrin
       # Gives an Overview.
       def overview
         inquiry = @context.inquiries.find(@id).inquiry
-        twice = Sifting::Twice.new(pairs: both)
-        open = both.reject { |one| inquiry.decision(one.record_id) }
+        pairs = both
+        twice = Sifting::Twice.new(pairs:)
+        open, decided = pairs.partition { |one| inquiry.decision(one.record_id).nil? }
         counts = @context.readings.counts(@id)
         Overview.new(readers:, read: pair.map { |person_id| counts.fetch(person_id, 0) }, twice:, open:,
-                     settled: settled(inquiry),
+                     settled: decided.count { |one| !one.agree? },
                      papers: inquiry.cascade(@context.evaluator).final.size,
                      records: @context.library.records_by_id(open.map(&:record_id)).to_h { |one| [one.id, one] })
       end
+
+      # Whether both have decided on a paper.
+      def both_read?(record_id) = both.any? { |one| one.record_id == record_id }
 
       # On how many papers the two differed that are decided now.
       def settled(inquiry)

@@ -33,12 +33,7 @@ module Hobrin
       def plain_params = request.params.select { |_, value| value.is_a?(String) }
 
       # The id of an import from the address. Raises GoneError when it is no number.
-      def import_id
-        id = Integer(params["id"], 10, exception: false)
-        raise GoneError, "import" unless id&.between?(1, 2**53)
-
-        id
-      end
+      def import_id = id_of("import")
     end
   end
 end

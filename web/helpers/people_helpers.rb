@@ -89,12 +89,7 @@ module Hobrin
       end
 
       # The id of a person from the address. Raises GoneError.
-      def person_id
-        id = Integer(params["id"], 10, exception: false)
-        raise GoneError, "person" unless id&.between?(1, 2**53)
-
-        id
-      end
+      def person_id = id_of("person")
 
       def change_person(change, id)
         case fields.one_of(:do, %i[run leave close open put])

@@ -18,9 +18,12 @@ module Hobrin
       def htmx? = request.env["HTTP_HX_REQUEST"] == "true"
 
       # The inquiry's id from the address. Raises GoneError when it is no number.
-      def inquiry_id
-        id = Integer(params["id"], 10, exception: false)
-        raise GoneError, "inquiry" unless id&.between?(1, 2**53)
+      def inquiry_id = id_of("inquiry")
+
+      # An id from the address. what :: a noun. Raises GoneError when it is no number.
+      def id_of(what, text = params["id"])
+        id = Integer(text, 10, exception: false)
+        raise GoneError, what unless id&.between?(1, 2**53)
 
         id
       end
