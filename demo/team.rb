@@ -6,7 +6,7 @@ module Hobrin
   module Demo
     # Three made-up people of one ward: a nurse who owns the inquiries, a second reader and a
     # librarian. Nobody knows their passwords: in the demo one becomes one of them by a press. The
-    # nurse and the second reader have read the main inquiry's papers apart.
+    # nurse and the second reader have read and weighed the main inquiry's papers apart.
     class Team
       WARD = "Ward 4 (made up)"
       PEOPLE = { nurse: ["Maren Vendrillon", "maren", :member],
@@ -28,6 +28,7 @@ module Hobrin
         @context.standings.put_unowned(ward_id: ward.id, owner_id: nurse)
         @context.standings.give(@main.id, second, :second)
         read(nurse, second)
+        weigh(nurse, second)
       end
 
       private
@@ -40,13 +41,25 @@ module Hobrin
       # What holds is what both decided, but where the file says otherwise.
       def read(nurse, second)
         @context.readings.let_read(@main.id, [nurse, second])
-        apart = @main.twice
+        apart = @main.apart.twice
         @context.inquiries.find(@main.id).inquiry.decisions.each do |decision|
           put(nurse, decision)
           put(second, apart.fetch(decision.record_id, [decision]).last)
         end
         apart.each_value do |one, two|
           [[nurse, one], [second, two]].each { |pair| put(*pair) } if two
+        end
+      end
+
+      # The first one's sheets are those that hold.
+      def weigh(nurse, second)
+        @context.sheets.let_read(@main.id, [nurse, second])
+        apart = @main.apart.weighed_apart
+        @context.inquiries.find(@main.id).inquiry.weighing.papers.each do |paper|
+          otherwise = apart.fetch(paper.record_id, {}).transform_values { |says| Appraisal::Answer.new(says:) }
+          [[nurse, paper], [second, paper.with(answers: paper.answers.merge(otherwise))]].each do |person, sheet|
+            @context.sheets.put(@main.id, person, sheet, done: true, at: @context.now)
+          end
         end
       end
 

@@ -5,16 +5,15 @@ module Hobrin
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
       attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library,
-                  :who, :filters, :dictionary, :allowed, :directory, :standings, :readings, :notes,
-                  :person
+                  :who, :filters, :dictionary, :allowed, :directory, :person
 
       # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
       #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers;
       #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings;
-      #   readings :: Store::Readings; notes :: Store::Notes
-      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:,
-                     standings:, readings:, notes:, incoming:, library:, who:, clock:, learned:, allowed: Outside::Allowed.new(""),
-                     dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
+      #   together :: Store::Together
+      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:, together:, incoming:,
+                     library:, who:, clock:, learned:,
+                     allowed: Outside::Allowed.new(""), dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
         @inquiries = inquiries
         @shared_briefs = shared_briefs
         @own_filters = own_filters
@@ -28,12 +27,15 @@ module Hobrin
         @dictionary = dictionary
         @allowed = allowed
         @directory = directory
-        @standings = standings
-        @readings = readings
-        @notes = notes
+        @together = together
         @filters = filters
         @lock = Mutex.new
       end
+
+      def standings = @together.standings
+      def readings = @together.readings
+      def sheets = @together.sheets
+      def notes = @together.notes
 
       # Short, so that an error's message never prints a whole library.
       def inspect = "#<#{self.class}>"

@@ -31,6 +31,9 @@ module Hobrin
         end
       end
 
+      # What the second one answered otherwise on sheets: Hash of id to a Hash of question to answer.
+      def weighed_apart = @data[:weighed_apart].transform_keys { |key| format(ID, key) }
+
       def call
         sift
         follow

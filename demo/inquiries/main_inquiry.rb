@@ -34,8 +34,8 @@ module Hobrin
 
       attr_reader :id
 
-      # What two people decided on its papers apart.
-      def twice = MainDecisions.new(@context, @id).twice
+      # What two people made of its papers apart.
+      def apart = MainDecisions.new(@context, @id)
 
       # Works it through to the brief.
       def work

@@ -12,10 +12,11 @@ module Hobrin
         attributes :entries, :aside, :deleted, :papers, :sample
       end
 
-      # saved :: Store::Inquiries::Saved; stage :: Inquiry::Stage; unread :: Hash of the name of each
-      #   of two who read its papers to how many they have not read, none where papers are read once
+      # saved :: Store::Inquiries::Saved; stage :: Inquiry::Stage; unread, unweighed :: Hash of the
+      #   name of each of two who read, or weigh, its papers to how many they have not yet, none where
+      #   that is done once
       class Entry < Value
-        attributes :saved, :stage, :unread
+        attributes :saved, :stage, :unread, :unweighed
       end
 
       def initialize(context)
@@ -42,7 +43,8 @@ module Hobrin
         signed = saved.inquiry.acting.signed.last
         stage = Inquiry::Stage.new(saved.inquiry, today: @context.today,
                                                   since_signed: signed && (saved.version - signed.line))
-        Entry.new(saved:, stage:, unread: ReadTwice.new(@context, saved.id).unread(saved.papers))
+        Entry.new(saved:, stage:, unread: ReadTwice.new(@context, saved.id).unread(saved.papers),
+                  unweighed: WeighTwice.new(@context, saved.id).unweighed(saved.inquiry.kept_ids))
       end
     end
   end

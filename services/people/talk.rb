@@ -3,7 +3,7 @@
 module Hobrin
   module Services
     # Notes to each other, answered and settled. What one of two readers writes about a paper is shown to
-    # the other when both have decided on it.
+    # the other when both have decided on it, and weighed it where that is done twice, too.
     class Talk
       KINDS = { "inquiry" => "The inquiry", "paper" => "Paper", "term" => "Term", "limit" => "Limit" }.freeze
       LONGEST = 1_000
@@ -101,10 +101,13 @@ module Hobrin
         note.kind != "paper" || note.person_id == @context.person&.id || !apart?(note.key)
       end
 
-      # Whether who asks is one of two readers who have not both decided on a paper.
+      # Whether who asks is one of two who have not both decided on a paper, or weighed one that is
+      # kept.
       def apart?(record_id)
-        @twice ||= ReadTwice.new(@context, @id)
-        @twice.reader? && !@twice.both_read?(record_id)
+        @reading ||= ReadTwice.new(@context, @id)
+        @weighing ||= WeighTwice.new(@context, @id)
+        (@reading.reader? && !@reading.both_read?(record_id)) ||
+          (@weighing.reader? && !@weighing.both_weighed?(record_id))
       end
     end
   end

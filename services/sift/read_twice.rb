@@ -5,45 +5,23 @@ module Hobrin
     # Papers that two people read, each without seeing what the other decides. Until both have
     # decided on a paper, neither decision is in the inquiry, so that no page, file or count can
     # tell it.
-    class ReadTwice
+    class ReadTwice < TwoPeople
       # readers :: the two People::Person; read :: how many papers each has read, in that order;
-      #   twice ::
-      #   Sifting::Twice of what both have read; open :: Array of Sifting::Twice::Pair that are to
-      #   be
-      #   settled; settled :: how many differed and hold now; papers :: how many there are to read;
-      #   records :: Hash of id to Record, of those to settle
+      #   twice :: Sifting::Twice of what both have read; open :: Array of Sifting::Twice::Pair that
+      #   are to be settled; settled :: how many differed and hold now; papers :: how many there are
+      #   to read; records :: Hash of id to Record, of those to settle
       class Overview < Value
         attributes :readers, :read, :twice, :open, :settled, :papers, :records
       end
 
-      def initialize(context, id)
-        @context = context
-        @id = id
-      end
-
-      def on? = !pair.nil?
-
-      # Whether decisions are made apart: where nobody signs in, there is nobody to be apart from.
-      def apart? = on? && !@context.person.nil?
-      def reader? = apart? && pair.include?(@context.person.id)
-
       # Begins it. What was decided so far is the owner's own reading from then on. second_id :: of
-      #   a person of the ward. Raises InputError (:second).
+      # a person of the ward. Raises InputError (:second).
       def start(second_id)
-        owner = @context.standings.of(@id).owner_id
-        second = ShareInquiry.new(@context).read(@id).people.keys.find do |person|
-          person.id == second_id
+        begin_with(second_id) do |owner|
+          inquiry.decisions.each { |decision| kept.put(@id, owner, decision, at: @context.now) }
         end
-        raise InputError, { second: "Choose somebody of the ward." } unless second && owner
-
-        @context.standings.give(@id, second.id, :second) unless @context.standings.of(@id).allows?(second, :second)
-        hand_over(owner)
-        let_read([owner, second.id], "read twice with #{second.name}")
-        ApplyEdit.new(@context).call(@id, Edits::Sift::ReadApart.new(readers: readers.map(&:name)))
+        apply_edit(Edits::Sift::ReadApart.new(readers: readers.map(&:name)))
       end
-
-      # Ends it: what both decided stays, what only one did is nobody's.
-      def stop = let_read(nil, "read twice no more")
 
       # The inquiry as a reader sees it on Sift: with their own decisions only. For others as it is.
       def as_read(opened)
@@ -74,12 +52,10 @@ module Hobrin
 
       # Gives an Overview.
       def overview
-        inquiry = @context.inquiries.find(@id).inquiry
+        inquiry = self.inquiry
         pairs = both
-        twice = Sifting::Twice.new(pairs:)
         open, decided = pairs.partition { |one| inquiry.decision(one.record_id).nil? }
-        counts = @context.readings.counts(@id)
-        Overview.new(readers:, read: pair.map { |person_id| counts.fetch(person_id, 0) }, twice:, open:,
+        Overview.new(readers:, read: counts, twice: Sifting::Twice.new(pairs:), open:,
                      settled: decided.count { |one| !one.agree? },
                      papers: inquiry.cascade(@context.evaluator).final.size,
                      records: @context.library.records_by_id(open.map(&:record_id)).to_h { |one| [one.id, one] })
@@ -96,54 +72,29 @@ module Hobrin
       end
 
       # How many of so many papers each of the two has not read: Hash of name to number.
-      def unread(papers)
-        return {} unless apart?
-
-        counts = @context.readings.counts(@id)
-        readers.to_h { |person| [person.name, [papers - counts.fetch(person.id, 0), 0].max] }
-      end
-
-      # The two, or none.
-      def readers = pair.to_a.map { |id| @context.directory.accounts.known(id) }
+      def unread(papers) = left(papers, counts)
 
       private
 
-      def pair
-        @pair = @context.readings.readers(@id) unless defined?(@pair)
-        @pair
-      end
+      def done = "read"
+      def kept = @context.readings
 
-      def hand_over(owner)
-        @context.inquiries.find(@id).inquiry.decisions.each do |decision|
-          @context.readings.put(@id, owner, decision, at: @context.now)
-        end
-      end
-
-      def let_read(pair, about)
-        @context.readings.let_read(@id, pair)
-        @pair = pair
-        @context.note_down("inquiry #{@id}", about)
-      end
+      # How many papers each of the two has read.
+      def counts = kept.counts(@id).values_at(*pair).map(&:to_i)
 
       def own_inquiry(inquiry)
-        inquiry.with(decisions: @context.readings.of(@id, @context.person.id))
+        inquiry.with(decisions: kept.of(@id, @context.person.id))
       end
 
       def both
-        @context.readings.both(@id, pair).map do |first, second|
-          Sifting::Twice::Pair.new(first:, second:)
-        end
+        kept.both(@id, pair).map { |first, second| Sifting::Twice::Pair.new(first:, second:) }
       end
 
       def write(before, after)
         changed = after - before
         gone = before.map(&:record_id) - after.map(&:record_id)
-        written = changed.map do |decision|
-          @context.readings.put(@id, @context.person.id, decision, at: @context.now)
-        end
-        written += gone.map do |record_id|
-          @context.readings.take_back(@id, @context.person.id, record_id)
-        end
+        written = changed.map { |decision| kept.put(@id, @context.person.id, decision, at: @context.now) }
+        written += gone.map { |record_id| kept.take_back(@id, @context.person.id, record_id) }
         refuse("Both have decided on this paper. Where you differ, settle it together.") unless written.all?
 
         agree(changed.map(&:record_id))
@@ -157,10 +108,8 @@ module Hobrin
       end
 
       def take_over(pair, decision)
-        ApplyEdit.new(@context).call(@id, Edits::Sift::Settle.new(decision:, pair:, readers: readers.map(&:name)))
+        apply_edit(Edits::Sift::Settle.new(decision:, pair:, readers: readers.map(&:name)))
       end
-
-      def refuse(words) = raise(InputError, { press: words })
     end
   end
 end

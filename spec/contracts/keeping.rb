@@ -96,6 +96,23 @@ RSpec.shared_examples "what is kept of inquiries and people" do
     expect(shares.of(id)).to be_nil
   end
 
+  it "keeps the sheets of two, apart until both are done with a paper" do
+    id = created
+    sheets = Hobrin::Store::Sheets.new(inquiries_db)
+    sheets.let_read(id, [7, 8])
+    one, other = %w[yes no].map do |says|
+      Hobrin::Appraisal::Paper.new(record_id: "p", design: "cohort", finding: "ü ½",
+                                   answers: { followed: Hobrin::Appraisal::Answer.new(says:, shown: "夜") })
+    end
+    put = ->(person, sheet, done) { sheets.put(id, person, sheet, done:, at: at(1)) }
+    expect([put[7, other, true], put[7, one, false], put[8, other, true]]).to all(be(true))
+    expect([sheets.both(id, [7, 8]), sheets.done(id, 7), sheets.of(id, 7)]).to eq([[], [], [one]])
+    expect([put[7, one, true], put[8, one, false], put[7, other, true]]).to eq([true, false, false])
+    expect([sheets.both(id, [8, 7]), sheets.counts(id)]).to eq([[[other, one]], { 7 => 1, 8 => 1 }])
+    sheets.let_read(id, nil)
+    expect(sheets.readers(id)).to be_nil
+  end
+
   it "keeps people and wards, no two of one login, and counts tries whoever asks" do
     accounts, wards = directory.accounts, directory.wards
     ward = wards.named("Ward 4")

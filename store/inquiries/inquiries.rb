@@ -21,7 +21,8 @@ module Hobrin
       LINE = %i[number at who step kind facts count_before count_after library_version note
                 brings_back].freeze
       # What Standings and Readings read.
-      ELSEWHERE = %i[ward_id owner_id first_reader_id second_reader_id].freeze
+      ELSEWHERE = %i[ward_id owner_id first_reader_id second_reader_id first_weigher_id
+                     second_weigher_id].freeze
       private_constant :LINE, :ELSEWHERE
 
       # Raises UnavailableError, from whatever writes, while nothing can be written.

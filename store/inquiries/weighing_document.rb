@@ -18,16 +18,28 @@ module Hobrin
                                   findings: data[:findings].map { |finding| finding(finding) })
         end
 
-        private
-
+        # One paper: see Appraisal::Paper.
         def paper_data(paper)
+          reported = paper.reported.map { |one| { **one.to_h.except(:outcome_id), outcome: one.outcome_id } }
           { record: paper.record_id, design: paper.design, reviewed: paper.reviewed,
             answers: paper.answers.transform_values(&:to_h), concerns: paper.concerns.transform_values(&:to_h),
             applies: paper.applies, graded: paper.graded, graded_why: paper.graded_why, finding: paper.finding,
-            reported: paper.reported.map do |one|
-              { **one.to_h.except(:outcome_id), outcome: one.outcome_id }
-            end }
+            reported: }
         end
+
+        def paper(data)
+          Appraisal::Paper.new(
+            **data.except(:record),
+            record_id: data[:record], applies: data[:applies].transform_values(&:to_sym),
+            answers: data[:answers].transform_values { |one| Appraisal::Answer.new(**one) },
+            concerns: data[:concerns].transform_values { |one| Appraisal::Sheets::Concern::Set.new(**one) },
+            reported: data[:reported].map do |one|
+              Appraisal::Reported.new(**one.except(:outcome), outcome_id: one[:outcome])
+            end
+          )
+        end
+
+        private
 
         def outcome_data(outcome)
           { **outcome.to_h, way: outcome.way.to_h,
@@ -40,20 +52,6 @@ module Hobrin
               { record: id, speaks: voice.speaks, words: voice.words }
             end,
             judgements: finding.judgements.transform_values(&:to_h) }
-        end
-
-        def paper(data)
-          Appraisal::Paper.new(
-            **data.except(:record), record_id: data[:record],
-                                    answers: data[:answers].transform_values do |one|
-                                      Appraisal::Answer.new(**one)
-                                    end,
-                                    concerns: data[:concerns].transform_values do |one|
-                                      Appraisal::Sheets::Concern::Set.new(**one)
-                                    end,
-                                    applies: data[:applies].transform_values(&:to_sym),
-                                    reported: data[:reported].map { |one| Appraisal::Reported.new(**one.except(:outcome), outcome_id: one[:outcome]) }
-          )
         end
 
         def outcome(data)

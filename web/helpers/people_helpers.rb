@@ -65,6 +65,28 @@ module Hobrin
         show_alone :"people/differences", title: "Read twice"
       end
 
+      # Raises GoneError where papers are not weighed twice.
+      def show_sheets(errors: {})
+        raise GoneError, "page" unless Services::WeighTwice.new(context, inquiry_id).on?
+
+        @page = Pages::People::Sheets.new(context:, id: inquiry_id, errors:)
+        show_alone :"people/sheets", title: "Weighed twice"
+      end
+
+      # Says what holds of a paper that two weighed otherwise, by what was sent.
+      def settle_sheet
+        points = fields.nested(:points)
+        taken = points.names.to_h { |key| [key, points.one_of(key, %i[first second])] }
+        Services::WeighTwice.new(context, inquiry_id).settle(fields.text(:paper), taken:,
+                                                                                  finding: fields.text(:finding).strip)
+      end
+
+      # What two people do apart, by the step that was sent.
+      def apart_at_step
+        service = fields.text(:step) == "weigh" ? Services::WeighTwice : Services::ReadTwice
+        service.new(context, inquiry_id)
+      end
+
       def show_notes(errors: {})
         @page = Pages::People::Notes.new(context:, id: inquiry_id, fields:, errors:)
         show_alone :"people/notes", title: "Notes to each other"

@@ -99,6 +99,17 @@ module Hobrin
         twice.apart? ? twice.apply(edit) : apply(edit)
       end
 
+      # And for sheets, which may be weighed twice.
+      def weigh(form)
+        edit = form.edit
+        twice = Services::WeighTwice.new(context, inquiry_id)
+        twice.apart_at?(edit.paper.record_id) ? twice.apply(edit, done: form.done?) : apply(edit)
+      end
+
+      def weigh_apart(form)
+        Services::WeighTwice.new(context, inquiry_id).apply(form.edit, done: form.done?)
+      end
+
       def apply(edit) = Services::ApplyEdit.new(context, seen:).call(inquiry_id, edit)
 
       # A failure as a page of its own; for htmx as plain words, so that the page and what was typed

@@ -81,13 +81,13 @@ module Hobrin
           saved = entry.saved
           Card.new(id: saved.id, question: saved.inquiry.question, path: "/inquiries/#{saved.id}",
                    sample: saved.sample, touched: day_and_time(saved.touched_at), steps: steps(saved),
-                   waits: unread(entry) + waits(entry.stage.waiting))
+                   waits: left(entry.unread, "read") + left(entry.unweighed, "weigh") + waits(entry.stage.waiting))
         end
 
-        # Who still has what to read, where two do.
-        def unread(entry)
-          entry.unread.select { |_, left| left.positive? }.map do |name, left|
-            Wait.new(who: name, what: "#{count_of(left, "paper")} to read", late: false)
+        # Who still has how many papers to read or to weigh, where two do.
+        def left(counts, what)
+          counts.select { |_, left| left.positive? }.map do |name, left|
+            Wait.new(who: name, what: "#{count_of(left, "paper")} to #{what}", late: false)
           end
         end
 

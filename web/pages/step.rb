@@ -49,6 +49,9 @@ module Hobrin
           query.empty? ? address : "#{address}?#{Rack::Utils.build_query(query)}"
         end
 
+        # Whether something on the page is theirs to change who else only reads the inquiry.
+        def own_part? = false
+
         def path_to_paper(record) = path(:sift, paper: record.id)
 
         # What a screen reader is told after a change.

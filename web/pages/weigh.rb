@@ -26,12 +26,27 @@ module Hobrin
 
         attr_reader :context
 
-        def rows = @rows ||= Services::ReadBrief.new(@context).rows(inquiry)
+        # The kept papers, as one of two who weigh them apart sees them.
+        def rows = @rows ||= Services::ReadBrief.new(@context).rows(apart.as_weighed(inquiry))
+        def apart = @apart ||= Services::WeighTwice.new(@context, id)
         def empty? = rows.empty?
         def weighing = inquiry.weighing
         def reading = @reading ||= Services::ReadWeigh.new(@context, opened)
         def heading = count_of(rows.size, "kept paper")
-        def weighed = rows.count(&:paper)
+        def weighed = rows.count { |row| weighed?(row) }
+        # Whether who signed in has a sheet to fill in, whatever else they may do.
+        def own_part? = apart.reader?
+
+        # What is to be known where two weigh apart; nil where they do not: [words, path].
+        def twice
+          return unless apart.apart?
+
+          overview = apart.overview
+          done = overview.readers.zip(overview.weighed).map { |one, count| "#{one.name} is done with #{number(count)}" }
+          open = count_of(overview.open.size, "paper")
+          ["Weighed twice, apart: #{done.join(", ")}. #{open} to settle.", path(:sheets)]
+        end
+
         def experience? = question.kind == "experience"
 
         # What stands beside the lists: one of PANES.
@@ -68,15 +83,13 @@ module Hobrin
 
         # The row being weighed: the one asked for, else the first not weighed yet.
         def open
-          @open ||= rows.find { |row| row.record.id == @paper } || rows.find do |row|
-            row.paper.nil?
-          end || rows.first
+          @open ||= rows.find { |row| row.record.id == @paper } || rows.find { |row| !weighed?(row) } || rows.first
         end
 
         def titles
           shows = %i[sheet numbers].include?(pane)
           rows.map do |row|
-            Title.new(record: row.record, level: row.level || "not weighed yet", gives: gives(row),
+            Title.new(record: row.record, level: (row.level if weighed?(row)) || "not weighed yet", gives: gives(row),
                       path: path(key, paper: row.record.id), open: shows && row == open)
           end
         end
@@ -107,6 +120,9 @@ module Hobrin
         end
 
         private
+
+        # Where two weigh apart, what a paper gives stands before anybody judged it.
+        def weighed?(row) = apart.apart? ? !!row.paper&.weighed? : !row.paper.nil?
 
         def gives(row) = row.results.empty? ? "" : " · #{count_of(row.results.size, "result")}"
 

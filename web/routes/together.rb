@@ -8,6 +8,7 @@ module Hobrin
         def self.registered(app)
           standing(app)
           reading_twice(app)
+          weighing_twice(app)
           notes(app)
         end
 
@@ -48,7 +49,7 @@ module Hobrin
           end
 
           app.post("/inquiries/:id/twice") do
-            twice = Services::ReadTwice.new(context, inquiry_id)
+            twice = apart_at_step
             fields.text(:do) == "stop" ? twice.stop : twice.start(fields.number(:second))
             leave_for "/inquiries/#{inquiry_id}/people"
           rescue InputError => e
@@ -56,7 +57,20 @@ module Hobrin
             show_standing(errors: e.errors)
           end
         end
-        private_class_method :standing, :reading_twice, :notes
+
+        def self.weighing_twice(app)
+          app.get("/inquiries/:id/sheets") { show_sheets }
+
+          app.post("/inquiries/:id/sheets") do
+            Lengths.check(params)
+            settle_sheet
+            leave_for "/inquiries/#{inquiry_id}/sheets"
+          rescue InputError => e
+            status 422
+            show_sheets(errors: e.errors)
+          end
+        end
+        private_class_method :weighing_twice, :standing, :reading_twice, :notes
       end
     end
   end

@@ -53,6 +53,14 @@ module Hobrin
 
       def concern(kind) = Sheets::Concern.overall(concern_by_group(kind))
 
+      # Whether anything was judged of it, beside how it was made and what it gives.
+      def weighed?
+        [answers, concerns, applies, finding].any? { |part| !part.empty? } || graded != 0
+      end
+
+      # As it is before anybody judges it: what it gives stays.
+      def unjudged = self.class.new(record_id:, design:, reviewed:, reported:)
+
       # How near it is to ours; nil when that is not said.
       def near = Applies.overall(applies)
 

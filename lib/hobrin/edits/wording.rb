@@ -59,6 +59,7 @@ module Hobrin
           when :paper_decided then decided(facts)
           when :read_twice, :settled then read_twice(kind, facts)
           when :papers_decided then decided(facts.merge(title: nil))
+          when :weighed_twice, :sheet_settled then WeighWording.twice(kind, facts)
           when :certainty_judged, :finding_judged then WeighWording.judged(facts)
           else on_trail(kind, facts)
           end

@@ -26,9 +26,6 @@ module Hobrin
 
       # In the order in which they stand apart.
       VERDICTS = %i[keep unsure drop].freeze
-      # Above this share of one verdict kappa says little.
-      ONE_SIDED = 0.85
-      private_constant :ONE_SIDED
 
       def differing = pairs.reject(&:agree?)
 
@@ -47,10 +44,12 @@ module Hobrin
 
       # What the numbers say, as an Array of sentences.
       def words
-        said = agreement
-        return ["Nobody has read a paper a second time yet."] if said.total.zero?
+        return ["Nobody has read a paper a second time yet."] if pairs.empty?
 
-        [agreed_words(said), kappa_words(said), *one_sided(said)]
+        said = Statistics::AgreementWords.new(agreement, what: "verdicts")
+        papers = pairs.size == 1 ? "1 paper" : "#{pairs.size} papers"
+        ["Both have read #{papers} and #{said.agreed}. By how often each keeps and drops, #{said.by_chance}.",
+         *said.kappa]
       end
 
       private
@@ -59,36 +58,6 @@ module Hobrin
         counts = pairs.map { |pair| [yield(pair.first), yield(pair.second)] }.tally
         names.map { |one| names.map { |two| counts.fetch([one, two], 0) } }
       end
-
-      def agreed_words(said)
-        papers = said.total == 1 ? "1 paper" : "#{said.total} papers"
-        "Both have read #{papers} and agree on #{said.agreed} (#{percent(said.share)}). By how often " \
-          "each keeps and drops, chance alone would give #{percent(said.by_chance)}."
-      end
-
-      def kappa_words(said)
-        kappa = said.kappa or return "Both gave one verdict to all of them, so kappa says nothing."
-
-        "Kappa is #{decimal(kappa.value)} (95 % from #{decimal(kappa.interval.low)} to " \
-          "#{decimal(kappa.interval.high)}): #{share_words(kappa.value)}"
-      end
-
-      def share_words(value)
-        return "they agree less often than by chance. Talk before you go on." if value.negative?
-
-        "of what chance leaves open, they agree on #{percent(value)}."
-      end
-
-      def one_sided(said)
-        return [] if said.prevalence < ONE_SIDED || said.kappa.nil?
-
-        ["#{percent(said.prevalence)} of all verdicts are the same one. Kappa is then low though the two " \
-         "agree: do not lean on it. With every verdict as frequent as the others it would be " \
-         "#{decimal(said.adjusted)}."]
-      end
-
-      def percent(share) = "#{(share * 100).round} %"
-      def decimal(number) = format("%.2f", number).sub("-", "−")
     end
   end
 end

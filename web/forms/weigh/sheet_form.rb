@@ -11,6 +11,9 @@ module Hobrin
 
           def edit = Edits::Weigh::WeighPaper.new(paper:)
 
+          # Whether one of two who weigh apart is done with it.
+          def done? = fields.text(:do) == "done"
+
           def after(_outcome)
             step = fields.one_of(:next, Inquiry::STEPS)
             step && step != :weigh ? After.new(step:) : After.new(paper: fields.text(:paper))

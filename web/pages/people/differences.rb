@@ -5,22 +5,17 @@ module Hobrin
     module Pages
       module People
         # Where two readers differ, how far they agree, and how far each is.
-        class Differences < Page
+        class Differences < Agreement
           VERDICTS = { keep: "keep", unsure: "unsure", drop: "drop" }.freeze
-          MARKS = { none: "Kappa", linear: "Weighted kappa" }.freeze
-          private_constant :VERDICTS, :MARKS
+          private_constant :VERDICTS
 
           # A paper to settle: said :: Array of [reader, verdict, reason or nil, note]
           class Row < Value
             attributes :id, :title, :byline, :path, :said
           end
 
-          attr_reader :id, :question
-
           def initialize(context:, id:, errors:)
-            super(errors:)
-            @id = id
-            @context = context
+            super
             @overview = Services::ReadTwice.new(context, id).overview
             inquiry = Services::ReadInquiry.new(context).call(id).inquiry
             @question = inquiry.question.text
@@ -38,22 +33,17 @@ module Hobrin
           def settled = @overview.settled
           def reasons = Sifting::Reasons.for(@frame)
           def words = @overview.twice.words
-          def verdicts = VERDICTS.values_at(*Sifting::Twice::VERDICTS)
-          def counted = @overview.twice.agreement.table.zip(verdicts)
 
-          # [reasons, Array of [counts, reason]], or nil.
-          def by_reason
-            names, agreement = @overview.twice.reasons
-            [names, agreement.table.zip(names)] if names
+          # Array of Counts.
+          def tables
+            verdicts = VERDICTS.values_at(*Sifting::Twice::VERDICTS)
+            [counts("Papers, by what each decided", verdicts, said), *by_reason]
           end
 
-          # Array of [what it is, number, from, to].
-          def measures
-            said = @overview.twice.agreement
-            MARKS.filter_map do |weighting, name|
-              kappa = said.kappa(weighting)
-              [name, *[kappa.value, kappa.interval.low, kappa.interval.high].map { |one| decimal(one) }] if kappa
-            end + adjusted(said)
+          # Array of Measures.
+          def measured
+            found = measures("Measures of agreement, with 95 % intervals", said, %i[none linear])
+            found.rows.empty? ? [] : [found]
           end
 
           def rows
@@ -61,6 +51,13 @@ module Hobrin
           end
 
           private
+
+          def said = @overview.twice.agreement
+
+          def by_reason
+            names, agreement = @overview.twice.reasons
+            names ? [counts("Papers that both dropped, by why", names, agreement)] : []
+          end
 
           def row(pair, record)
             said = names.zip([pair.first, pair.second]).map do |name, one|
@@ -70,12 +67,6 @@ module Hobrin
             Row.new(id: pair.record_id, title: record&.title || pair.record_id, said:,
                     byline: record&.byline.to_s, path: "/inquiries/#{id}/sift?#{query}")
           end
-
-          def adjusted(said)
-            said.adjusted ? [["Kappa, adjusted for bias and prevalence", decimal(said.adjusted), nil, nil]] : []
-          end
-
-          def decimal(value) = format("%.2f", value).sub("-", "−")
         end
       end
     end

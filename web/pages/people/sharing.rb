@@ -7,7 +7,29 @@ module Hobrin
         # What others may do with an inquiry.
         class Sharing < Page
           CHOICES = { **Hobrin::People::Standing::GIVEN, owns: "owns it in my place" }.freeze
-          private_constant :CHOICES
+          # What is said of each step that can be done twice.
+          SAID = {
+            sift: { title: "Reading twice", does: "read its papers", sees: "decides", path: "differences",
+                    press: "Read twice from now on", second: "Second reader",
+                    begins: "You and one other decide on every paper, each without seeing the other. What you agree " \
+                            "on holds at once; where you differ, you settle it together. What is decided already " \
+                            "becomes the owner’s own reading; the trail up to now still tells it." },
+            weigh: { title: "Weighing twice", does: "weigh its papers", sees: "answers", path: "sheets",
+                     press: "Weigh twice from now on", second: "Second who weighs",
+                     begins: "You and one other fill in a sheet for every kept paper, each without seeing the other. " \
+                             "When both are done with a paper, what you judged alike holds, and the rest is settled " \
+                             "point by point. Sheets that are there become the owner’s own; numbers for outcomes are " \
+                             "written down together." }
+          }.freeze
+          private_constant :CHOICES, :SAID
+
+          # A step that two do apart, or could: names :: of the two, or none
+          class Twice < Value
+            attributes :step, :names, :title, :does, :sees, :path, :press, :second, :begins
+
+            def on? = names.any?
+            def field = "second-#{step}"
+          end
 
           attr_reader :id, :question
 
@@ -15,15 +37,18 @@ module Hobrin
             super(errors:)
             @id = id
             @shared = Services::ShareInquiry.new(context).read(id)
-            @twice = Services::ReadTwice.new(context, id)
+            @apart = { sift: Services::ReadTwice.new(context, id), weigh: Services::WeighTwice.new(context, id) }
             @question = Services::ReadInquiry.new(context).call(id).question.text
           end
 
           def owner = @shared.owner&.name
           def ward = @shared.ward&.name
 
-          # The names of the two who read its papers, or none.
-          def readers = @twice.readers.map(&:name)
+          # What can be done twice: Array of Twice.
+          def twice
+            @apart.map { |step, apart| Twice.new(step:, names: apart.readers.map(&:name), **SAID.fetch(step)) }
+          end
+
           def second_choices = @shared.people.keys.map { |person| [person.id, person.name, false] }
 
           # Array of [id, name, whether as a librarian, choices].

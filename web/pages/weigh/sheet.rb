@@ -32,6 +32,26 @@ module Hobrin
 
           def record = @row.record
 
+          # Where the paper stands for two who weigh it apart: see Services::WeighTwice#standing.
+          def standing
+            return @standing if defined?(@standing)
+
+            @standing = @page.apart.standing(record.id)
+          end
+
+          # Where the sheet is sent, and whether that is for everybody who works on the inquiry, for
+          # this person alone, or for nobody now.
+          def path = standing ? @page.path(:sheet) : @page.path
+          def changed_by = { nil => :all, mine: :me, waiting: :me }.fetch(standing, :nobody)
+
+          # The names of the two.
+          def both = @page.apart.readers.map(&:name).join(" and ")
+
+          # How many points are to be settled.
+          def differing
+            @page.apart.overview.open.find { |pair| pair.record_id == record.id }&.differing.to_a.size
+          end
+
           def design
             key = @page.typed_or(:design, @row.paper&.design)
             Appraisal::Design::ALL.find { |one| one.key == key } || Appraisal::Design.proposed(record)

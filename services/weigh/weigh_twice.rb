@@ -1,0 +1,143 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # Papers that two people weigh, each without seeing the other's sheet. Until both are done with a
+    # paper, neither sheet is in the inquiry, so that no page, file or level can tell it. What papers
+    # give for outcomes is written down together.
+    class WeighTwice < TwoPeople
+      # readers :: the two People::Person; weighed :: how many papers each is done with, in that
+      #   order; twice :: Appraisal::Twice of what both are done with; open :: Array of
+      #   Appraisal::Twice::Pair that are to be settled; settled :: Array of [Pair, the sheet that
+      #   holds now] of those that differed; papers :: how many there are to weigh
+      class Overview < Value
+        attributes :readers, :weighed, :twice, :open, :settled, :papers
+      end
+
+      OPEN = "Choose at every point which of the two holds."
+      private_constant :OPEN
+
+      # Begins it. The sheets so far are the owner's own from then on. second_id :: of a person of the
+      # ward. Raises InputError (:second).
+      def start(second_id)
+        begin_with(second_id) do |owner|
+          inquiry.weighing.papers.select(&:weighed?).each do |paper|
+            kept.put(@id, owner, paper, done: true, at: @context.now)
+          end
+        end
+        apply_edit(Edits::Weigh::WeighApart.new(readers: readers.map(&:name)))
+      end
+
+      # Whether a paper is weighed by the two only: until a sheet holds that both are done with.
+      def apart_at?(record_id) = apart? && !inquiry.paper(record_id)&.weighed?
+
+      # The inquiry as one of the two sees it on Weigh: with their own sheets, and those that hold.
+      # For others as it is.
+      def as_weighed(inquiry)
+        return inquiry unless reader?
+
+        own = kept.of(@id, @context.person.id).to_h { |paper| [paper.record_id, paper] }
+        papers = inquiry.kept_ids.filter_map { |id| seen(inquiry.paper(id), own[id]) }
+        inquiry.with(weighing: inquiry.weighing.with(papers:))
+      end
+
+      # Saves one of the two sheets of a paper. edit :: Edits::Weigh::WeighPaper; done :: whether the
+      # person is done with it. Gives an ApplyEdit::Outcome. Raises InputError (:press) for who is
+      # neither of the two, and where both are done; GoneError for a paper that is not kept.
+      def apply(edit, done:)
+        refuse("#{readers.map(&:name).join(" and ")} weigh this paper, each without the other.") unless reader?
+
+        paper = edit.paper
+        saved = @context.inquiries.find(@id)
+        refuse("Judge something of it first.") if done && !paper.weighed?
+        change = edit.call(saved.inquiry, Surroundings.new(@context, saved))
+        written = apart_at?(paper.record_id) && kept.put(@id, @context.person.id, paper, done:, at: @context.now)
+        refuse("Both are done with this paper. Where you differ, settle it together.") unless written
+
+        agree(paper.record_id) if done
+        ApplyEdit::Outcome.new(opened: ReadInquiry.new(@context).call(@id), change:, line: nil)
+      end
+
+      # Says what holds of a paper where the two differ. taken :: Hash of each key of
+      # Appraisal::Twice::Points at which they differ to :first or :second, whose judgement holds;
+      # finding :: the paper in one sentence. Gives an ApplyEdit::Outcome. Raises GoneError for a
+      # paper that is not there to settle, InputError (:points) where a point is left open.
+      def settle(record_id, taken:, finding:)
+        found = to_settle.find { |one| one.record_id == record_id } or raise GoneError, "paper"
+        raise InputError, { points: OPEN } unless found.differing.all? { |key| taken[key] }
+
+        take_over(found, found.settled(second_at: found.differing.select { |key| taken[key] == :second }, finding:))
+      end
+
+      # Gives an Overview.
+      def overview
+        inquiry = self.inquiry
+        ids = inquiry.kept_ids
+        records = @context.library.records_by_id(ids).to_h { |one| [one.id, one] }
+        pairs = both.select { |pair| records.key?(pair.record_id) }
+        Overview.new(readers:, weighed: done_of(ids), open: to_settle(inquiry),
+                     twice: Appraisal::Twice.new(pairs:, kind: inquiry.question.kind, records:),
+                     settled: settled(pairs, inquiry), papers: ids.size)
+      end
+
+      # Where a paper that the two weigh apart stands for who signed in: :mine while it is theirs to
+      # weigh, :waiting when they are done and the other is not, :open when it is to be settled,
+      # :theirs for who is neither; nil where it is weighed as any other.
+      def standing(record_id)
+        return unless apart_at?(record_id)
+        return :open if both.any? { |one| one.record_id == record_id }
+        return :theirs unless reader?
+
+        kept.done(@id, @context.person.id).include?(record_id) ? :waiting : :mine
+      end
+
+      # Whether nothing of a paper is left to weigh apart: both are done, or it is not kept.
+      def both_weighed?(record_id)
+        !inquiry.kept_ids.include?(record_id) || both.any? { |one| one.record_id == record_id }
+      end
+
+      # How many kept papers each of the two has to weigh: Hash of name to number. ids :: of those
+      # that are kept
+      def unweighed(ids) = left(ids.size, done_of(ids))
+
+      private
+
+      def done = "weighed"
+      def kept = @context.sheets
+
+      # How many of some papers each of the two is done with.
+      def done_of(ids) = pair.to_a.map { |person_id| (kept.done(@id, person_id) & ids).size }
+
+      def seen(common, own)
+        return common if common&.weighed? || own.nil?
+
+        own.with(reported: common&.reported || [])
+      end
+
+      def both
+        kind = inquiry.question.kind
+        kept.both(@id, pair).map { |first, second| Appraisal::Twice::Pair.new(first:, second:, kind:) }
+      end
+
+      def to_settle(inquiry = self.inquiry)
+        both.select { |one| inquiry.kept_ids.include?(one.record_id) && !inquiry.paper(one.record_id)&.weighed? }
+      end
+
+      def settled(pairs, inquiry)
+        pairs.reject(&:agree?).map do |pair|
+          [pair, inquiry.paper(pair.record_id)]
+        end.select { |_, holds| holds&.weighed? }
+      end
+
+      # What both judged alike holds at once.
+      def agree(record_id)
+        found = to_settle.find { |one| one.record_id == record_id }
+        take_over(found, found.settled) if found&.agree?
+      end
+
+      def take_over(pair, paper)
+        apply_edit(Edits::Weigh::SettleSheet.new(paper:, pair:, readers: readers.map(&:name)))
+      end
+    end
+  end
+end
