@@ -9,6 +9,8 @@ module Hobrin
       SHARED = "hobrin.shared"
       # The id of who signed in.
       PERSON = "hobrin.person_id"
+      # The name of their session, see Store::Accounts::Session.
+      SESSION = "hobrin.session"
       # The page that is to be shown, with what it needs; a request cannot set it.
       PAGE = "hobrin.sign_in_page"
     end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "digest"
+
 module Hobrin
   module Store
     # Who may sign in, and the wards that they are on.
@@ -7,6 +9,14 @@ module Hobrin
       OPEN = 2
       CLOSED = 3
       private_constant :OPEN, :CLOSED
+
+      # A place where somebody is signed in. name :: tells it from the others, and opens nothing
+      class Session < Value
+        attributes :name, :begun, :used
+      end
+
+      # key :: as the database has it
+      def self.session_name(key) = Digest::SHA256.hexdigest("session #{key}")[0, 20]
 
       # db :: of people; rodauth works with the same one
       attr_reader :db
@@ -71,13 +81,22 @@ module Hobrin
       # Whether somebody has a second step. Array of ids.
       def with_second_step = @db[:account_otp_keys].select_map(:id)
 
-      # Where somebody is signed in: Array of [begun, last used], as the database has them.
+      # Where somebody is signed in: Array of Session, last used first.
       def sessions(id)
-        @db[:account_active_session_keys].where(account_id: id).reverse(:last_use).select_map(%i[created_at last_use])
+        sessions_of(id).reverse(:last_use).map do |row|
+          Session.new(name: Accounts.session_name(row[:session_id]), begun: row[:created_at], used: row[:last_use])
+        end
+      end
+
+      # Ends one by its name. Gives whether there was one.
+      def end_session(id, name)
+        found = sessions_of(id).select_map(:session_id).find { |key| Accounts.session_name(key) == name }
+        !found.nil? && sessions_of(id).where(session_id: found).delete == 1
       end
 
       private
 
+      def sessions_of(id) = @db[:account_active_session_keys].where(account_id: id)
       def plain(login) = login.to_s.strip.downcase
 
       def people(accounts)

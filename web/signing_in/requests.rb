@@ -49,12 +49,12 @@ module Hobrin
           rodauth.be(request.path_info.delete_prefix("/be/").to_i)
         end
 
-        # Signs out everywhere but here.
+        # Signs out at one other place, or everywhere but here.
         def elsewhere(request)
           return unless rodauth.authenticated?
 
-          rodauth.sign_out_elsewhere
-          flash[:notice] = "Elsewhere you are signed out."
+          rodauth.sign_out_elsewhere(request.params["session"])
+          flash[:notice] = request.params["session"] ? "There you are signed out." : "Elsewhere you are signed out."
           request.redirect "/account"
         end
 
@@ -73,6 +73,7 @@ module Hobrin
         def onward(request)
           env = request.env
           env[PERSON] = person_id
+          env[SESSION] = (rodauth.session_here if env[PERSON])
           env["hobrin.half_in"] = rodauth.logged_in? && !rodauth.authenticated?
           env["hobrin.notice"] = flash[:notice]
           env.fetch("hobrin.next").call(env)

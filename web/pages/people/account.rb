@@ -8,8 +8,15 @@ module Hobrin
         class Account < Page
           attr_reader :notice
 
-          def initialize(context:, notice:)
+          # A place where one is signed in: here :: whether it is this one
+          class Place < Value
+            attributes :name, :begun, :used, :here
+          end
+
+          # session :: the name of the one of this request
+          def initialize(context:, notice:, session:)
             super()
+            @session = session
             @person = context.person
             @directory = context.directory
             @notice = notice
@@ -29,8 +36,12 @@ module Hobrin
 
           def second_step? = @directory.accounts.with_second_step.include?(@person.id)
 
-          # Array of [begun, last used].
-          def sessions = @directory.accounts.sessions(@person.id).map { |times| times.map { |time| when_of(time) } }
+          # Array of Place, last used first.
+          def sessions
+            @directory.accounts.sessions(@person.id).map do |one|
+              Place.new(name: one.name, begun: when_of(one.begun), used: when_of(one.used), here: one.name == @session)
+            end
+          end
 
           private
 

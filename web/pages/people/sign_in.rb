@@ -36,6 +36,9 @@ module Hobrin
             @people = people
           end
 
+          # What who is signed in signs in with, for the browser that keeps passwords.
+          def login = (@rodauth.account || @rodauth.account_from_session)&.fetch(:login).to_s
+
           def sample? = people.any?
           def said = warning || notice
 
