@@ -65,7 +65,7 @@ module Hobrin
       def look(step)
         person = @context.person or return {}
 
-        @notes.here(@id, person.id, step:, at: @context.now)
+        @notes.here(@id, person.id, step:, at: @context.now, since: @context.minutes_ago(1))
         others = @notes.who_is_here(@id, since: @context.minutes_ago(MINUTES)).except(person.id)
         others.to_h { |id, where| [@context.directory.accounts.known(id)&.name.to_s, where] }
       end

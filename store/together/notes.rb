@@ -31,9 +31,11 @@ module Hobrin
         writing { @db[:notes].where(inquiry_id: id, id: note_id).update(settled_at: at, settled_by: by) }
       end
 
-      # Writes down that somebody looks at an inquiry.
-      def here(id, person_id, step:, at:)
+      # Writes down that somebody looks at a step of an inquiry, unless that was done since a time.
+      def here(id, person_id, step:, at:, since:)
         Trouble.told do
+          next if @db[:here].where(inquiry_id: id, person_id:, step:).where(Sequel[:at] >= since).any?
+
           @db[:here].insert_conflict(target: %i[inquiry_id person_id], update: { step:, at: })
                     .insert(inquiry_id: id, person_id:, step:, at:)
         end
