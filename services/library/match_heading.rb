@@ -20,6 +20,13 @@ module Hobrin
         @context.library.matches.write(name, heading.label)
         WakeWorker.new(@context).call
       end
+
+      # A name stands for nothing any more: papers get it back as they had it. Raises GoneError.
+      def take_back(name)
+        raise GoneError, "match" unless @context.library.matches.let_go(name)
+
+        WakeWorker.new(@context).call
+      end
     end
   end
 end

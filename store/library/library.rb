@@ -122,7 +122,8 @@ module Hobrin
         end
       end
 
-      # Gives the papers that carry a name the heading that it stands for. Gives how many changed.
+      # Gives the papers that carry a name the heading that it stands for, or of a match that goes,
+      # the name again. Gives how many changed.
       def apply_match(match)
         changing do
           indexing = Exchange::Indexing.new(HeadingRows.new(@db).read, matches: @matches.names)

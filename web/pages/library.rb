@@ -17,6 +17,7 @@ module Hobrin
                    "failed" => "could not be read", "done" => "read",
                    "taken back" => "taken back" }.freeze
         MATCHED = { "waiting" => "its papers are being changed", "done" => "done",
+                    "going" => "its papers get the name back",
                     "failed" => "its papers could not be changed; those to come are" }.freeze
         MOST_STRANGE = 40
         MOST_CHOOSABLE = 3_000
@@ -76,8 +77,8 @@ module Hobrin
         def span = [years.keys.first, years.keys.last]
         def rows = @overview.imports.map { |import| row(import) }
 
-        # [name, heading, what became of it]
-        def matches = @reading.matches.map { |one| [one.name, one.label, MATCHED.fetch(one.state)] }
+        # [name, heading, what became of it, whether it goes already]
+        def matches = @reading.matches.map { |one| [one.name, one.label, MATCHED.fetch(one.state), one.going?] }
 
         def headings? = @overview.headings.positive?
 

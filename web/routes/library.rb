@@ -41,7 +41,9 @@ module Hobrin
           end
 
           app.post("/library/matches") do
-            Services::MatchHeading.new(context).call(fields.text(:name), fields.text(:label))
+            matching = Services::MatchHeading.new(context)
+            name = fields.text(:name)
+            fields.text(:do) == "back" ? matching.take_back(name) : matching.call(name, fields.text(:label))
             leave_for "/library"
           rescue InputError => e
             status 422

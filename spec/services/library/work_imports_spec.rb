@@ -150,6 +150,16 @@ RSpec.describe Hobrin::Services::WorkImports do
       waiting(context, ris(10, from: 200))
       described_class.new(context).call
       expect(count.call).to eq(108)
+      before = context.library.newest(context.library.index.everything, limit: 200).map(&:keywords)
+      expect(before).to all(eq(%w[sleep]))
+      matching.take_back("night care")
+      waiting(context, ris(10, from: 300))
+      described_class.new(context).call
+      expect([count.call, context.library.matches.all]).to eq([0, []])
+      expect(context.evaluator.count(Hobrin::Strategy::TextTerm.read("night care"))).to eq(118)
+      kept = context.library.newest(context.library.index.everything, limit: 200)
+      expect(kept.map { |one| [one.keywords.sort, one.headings] }.uniq).to eq([[["night care", "sleep"], []]])
+      expect { matching.take_back("night care") }.to raise_error(Hobrin::GoneError)
     end
   end
 

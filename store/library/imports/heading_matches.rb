@@ -4,12 +4,16 @@ module Hobrin
   module Store
     # Which heading of the thesaurus a name from outside stands for, as a person said.
     class HeadingMatches
-      # state :: "waiting" until the papers that are here carry the heading, then "done"
+      # state :: "waiting" until the papers that are here carry the heading, then "done"; "going"
+      #   until they carry the name again
       class Match < Value
         attributes :name, :label, :state
 
-        def waiting? = state == "waiting"
+        def waiting? = WAITING.include?(state)
+        def going? = state == "going"
       end
+
+      WAITING = %w[waiting going].freeze
 
       # So many records are written anew at once.
       TOGETHER = 5_000
@@ -24,8 +28,8 @@ module Hobrin
 
       # Hash of each name, folded, to its heading, for Exchange::Indexing.
       def names
-        @db[:heading_matches].select_hash(:name,
-                                          :label).transform_keys { |name| Text::Tokens.line(name) }
+        @db[:heading_matches].exclude(state: "going").select_hash(:name, :label)
+                             .transform_keys { |name| Text::Tokens.line(name) }
       end
 
       def write(name, label)
@@ -36,19 +40,28 @@ module Hobrin
         end
       end
 
-      # The next whose papers wait, or nil.
-      def next_waiting
-        @db[:heading_matches].where(state: "waiting").order(:name).first.then do |row|
-          row && Match.new(**row)
-        end
+      # Says that a name stands for nothing any more. Gives whether it did.
+      def let_go(name)
+        Trouble.told { @db[:heading_matches].where(name:).update(state: "going") == 1 }
       end
 
-      # Writes the papers that may carry a name anew, as the block gives them; called within a
-      # transaction. Gives how many changed.
-      def apply(match, &)
-        changed = carrying(match.name).each_slice(TOGETHER).sum { |numbers| Rewriting.new(@db).call(numbers, &) }
+      # The next whose papers wait, or nil.
+      def next_waiting
+        @db[:heading_matches].where(state: WAITING).order(:name).first.then { |row| row && Match.new(**row) }
+      end
+
+      # Writes the papers that may carry a name, or of one that goes its heading, anew, as the block
+      # gives them; called within a transaction. Gives how many changed.
+      def apply(match)
+        numbers = carrying(match.going? ? match.label : match.name)
+        changed = numbers.each_slice(TOGETHER).sum do |some|
+          Rewriting.new(@db).call(some) do |record|
+            yield match.going? ? Exchange::Indexing.without(record, match.name) : record
+          end
+        end
         FacetSets.new(@db).join
-        @db[:heading_matches].where(name: match.name, label: match.label).update(state: "done")
+        same = @db[:heading_matches].where(**match.to_h)
+        match.going? ? same.delete : same.update(state: "done")
         changed
       end
 

@@ -66,9 +66,11 @@ module Hobrin
 
           def indexing(heading)
             label = heading.text("label") or heading.refuse("label")
-            Records::Indexing.new(label:, main: heading.flag("main"),
-                                  aspects: heading.texts("aspects"))
+            Records::Indexing.new(label:, main: heading.flag("main"), aspects: heading.texts("aspects"),
+                                  stands_for: stands_for(heading.texts("stands_for")))
           end
+
+          def stands_for(texts) = (texts if texts.size == 2)
 
           def published(from)
             issued = Typed.new(from.hash("issued"))

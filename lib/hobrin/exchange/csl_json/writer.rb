@@ -60,7 +60,7 @@ module Hobrin
 
           def heading(indexing)
             compact("label" => indexing.label, "main" => indexing.main || nil,
-                    "aspects" => indexing.aspects)
+                    "aspects" => indexing.aspects, "stands_for" => indexing.stands_for)
           end
 
           def compact(hash)
