@@ -13,10 +13,22 @@ need_writable() {
   mkdir -p "$1" 2>/dev/null && [ -w "$1" ] || die "The folder $1 cannot be written. HOBRIN_HOME names another."
 }
 
+# Some gems are compiled: a compiler, Ruby's headers and those of zlib must be there.
+need_compiler() {
+  local headers; headers="$(ruby -e 'print RbConfig::CONFIG["rubyhdrdir"]')"
+  command -v cc >/dev/null && [ -e "$headers/ruby.h" ] && [ -e /usr/include/zlib.h ] && return
+  local how="apt-get install build-essential ruby-dev zlib1g-dev libxml2-dev libxslt1-dev pkg-config"
+  command -v apt-get >/dev/null && [ "$(id -u)" = 0 ] || die "Gems must be compiled: $how"
+  echo "Installing a compiler and headers, once."
+  { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends \
+    build-essential ruby-dev zlib1g-dev libxml2-dev libxslt1-dev pkg-config; } >/dev/null || die "They could not be installed: $how"
+}
+
 # Gems go into vendor/bundle beside the code, so that nothing else on the machine changes.
 install_gems() {
   export BUNDLE_PATH="${BUNDLE_PATH:-vendor/bundle}"
   bundle check >/dev/null 2>&1 && return
+  need_compiler
   echo "Installing the gems, once. This takes some minutes."
   # Debian's own XML library, where its headers are: it is kept safe by Debian, and need not be compiled.
   pkg-config --exists libxml-2.0 libxslt 2>/dev/null && export BUNDLE_BUILD__NOKOGIRI="--use-system-libraries"

@@ -6,9 +6,11 @@ module Hobrin
     class AskSource
       # Seconds in which lines are asked for, one after the other, beside the whole.
       SECONDS = 5
+      # Seconds after which no further catalogue is asked again.
+      LONG = 7
       MOST = 5_000
       LONGEST = 20_000
-      private_constant :SECONDS, :LONGEST
+      private_constant :SECONDS, :LONG, :LONGEST
 
       # seen :: the version that the person looked at, or nil; fetch :: Outside::Fetch
       def initialize(context, seen: nil, fetch: Outside::Fetch.for_page(context.allowed))
@@ -27,15 +29,16 @@ module Hobrin
         write(id, asked(source, plan.lines, plan.query))
       end
 
-      # Asks every catalogue that was asked before what it was asked then. Gives an
-      #   ApplyEdit::Outcome, and Hash of the name of each that did not answer to why.
+      # Asks every catalogue that was asked before what it was asked then, as long as there is time.
+      #   Gives an ApplyEdit::Outcome, and Hash of the name of each that did not answer to why.
       def again(id)
         troubles = {}
         outcome = nil
+        ends = now + LONG
         ReadInquiry.new(@context).call(id).inquiry.elsewhere.each do |before|
-          outcome = write(id, once_more(before))
+          outcome = write(id, once_more(before, ends))
         rescue Outside::NoAnswer, GoneError, InputError => e
-          troubles[before.source] = e.message
+          troubles[before.source] = e.is_a?(InputError) ? e.errors.values.join(" ") : e.message
         end
         [outcome, troubles]
       end
@@ -105,7 +108,9 @@ module Hobrin
         nil
       end
 
-      def once_more(before)
+      def once_more(before, ends)
+        refuse("not asked this time, since the others took so long.") if now > ends
+
         source = @context.library.sources.named(before.source) or raise GoneError, "catalogue"
         sru = Outside::SruSource.new(@fetch, source.address, version: source.version)
         before.with(count: sru.count(before.query), on: @context.today.iso8601)

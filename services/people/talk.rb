@@ -2,8 +2,8 @@
 
 module Hobrin
   module Services
-    # Notes to each other, answered and settled. What one of two readers writes about a paper is shown to
-    # the other when both have decided on it, and weighed it where that is done twice, too.
+    # Notes to each other, answered and settled. What one of two readers writes about a paper is
+    # shown to the other when both have decided on it, and weighed it where that is done twice, too.
     class Talk
       KINDS = { "inquiry" => "The inquiry", "paper" => "Paper", "term" => "Term", "limit" => "Limit" }.freeze
       LONGEST = 1_000
@@ -60,8 +60,8 @@ module Hobrin
         @notes.settle(@id, first.id, at: open ? nil : @context.now, by: open ? nil : @context.who)
       end
 
-      # Says that who signed in looks at a step. Gives the names of the others that are here, with their
-      # steps.
+      # Says that who signed in looks at a step. Gives the names of the others that are here, with
+      # their steps.
       def look(step)
         person = @context.person or return {}
 

@@ -19,6 +19,9 @@ module Hobrin
       # The two, or none.
       def readers = pair.to_a.map { |id| @context.directory.accounts.known(id) }
 
+      # "Ann and Bo"
+      def names = readers.map(&:name).join(" and ")
+
       # Ends it: what both made stays, what only one did is nobody's.
       def stop = let_read(nil, "#{done} twice no more")
 
@@ -35,14 +38,16 @@ module Hobrin
         @pair
       end
 
-      # Lets the owner and another of the ward begin. The block hands over what stands already to the
-      # owner, whose id it gets. Raises InputError (:second).
+      # Lets the owner and another of the ward begin. The block hands over what stands already to
+      # the owner, whose id it gets. Raises InputError (:second).
       def begin_with(second_id)
         owner = @context.standings.of(@id).owner_id
-        second = ShareInquiry.new(@context).read(@id).people.keys.find { |person| person.id == second_id }
+        others = ShareInquiry.new(@context).read(@id).people.keys
+        second = others.find { |person| person.id == second_id }
         raise InputError, { second: "Choose somebody of the ward." } unless second && owner
 
-        @context.standings.give(@id, second.id, :second) unless @context.standings.of(@id).allows?(second, :second)
+        standings = @context.standings
+        standings.give(@id, second.id, :second) unless standings.of(@id).allows?(second, :second)
         yield owner
         let_read([owner, second.id], "#{done} twice with #{second.name}")
       end
@@ -53,10 +58,13 @@ module Hobrin
         @context.note_down("inquiry #{@id}", about)
       end
 
-      # How many of so many papers each has still to do: Hash of name to number, empty where nothing is
+      # How many of so many papers each has still to do: Hash of name to number, empty where nothing
+      # is
       # done apart. done :: how many each is done with
       def left(papers, done)
-        apart? ? readers.map(&:name).zip(done).to_h { |name, count| [name, [papers - count, 0].max] } : {}
+        return {} unless apart?
+
+        readers.map(&:name).zip(done).to_h { |name, count| [name, [papers - count, 0].max] }
       end
 
       def inquiry = @context.inquiries.find(@id).inquiry

@@ -34,7 +34,7 @@ module Hobrin
       # (:press) for who is no reader, and for a paper on which both have decided; what the edit
       # raises.
       def apply(edit)
-        refuse("#{readers.map(&:name).join(" and ")} read the papers of this inquiry.") unless reader?
+        refuse("#{names} read the papers of this inquiry.") unless reader?
 
         saved = @context.inquiries.find(@id)
         before = own_inquiry(saved.inquiry)

@@ -2,9 +2,9 @@
 
 module Hobrin
   module Services
-    # Papers that two people weigh, each without seeing the other's sheet. Until both are done with a
-    # paper, neither sheet is in the inquiry, so that no page, file or level can tell it. What papers
-    # give for outcomes is written down together.
+    # Papers that two people weigh, each without seeing the other's sheet. Until both are done with
+    # a paper, neither sheet is in the inquiry, so that no page, file or level can tell it. What
+    # papers give for outcomes is written down together.
     class WeighTwice < TwoPeople
       # readers :: the two People::Person; weighed :: how many papers each is done with, in that
       #   order; twice :: Appraisal::Twice of what both are done with; open :: Array of
@@ -17,8 +17,8 @@ module Hobrin
       OPEN = "Choose at every point which of the two holds."
       private_constant :OPEN
 
-      # Begins it. The sheets so far are the owner's own from then on. second_id :: of a person of the
-      # ward. Raises InputError (:second).
+      # Begins it. The sheets so far are the owner's own from then on. second_id :: of a person of
+      # the ward. Raises InputError (:second).
       def start(second_id)
         begin_with(second_id) do |owner|
           inquiry.weighing.papers.select(&:weighed?).each do |paper|
@@ -41,19 +41,18 @@ module Hobrin
         inquiry.with(weighing: inquiry.weighing.with(papers:))
       end
 
-      # Saves one of the two sheets of a paper. edit :: Edits::Weigh::WeighPaper; done :: whether the
+      # Saves one of the two sheets of a paper. edit :: Edits::Weigh::WeighPaper; done :: whether
+      #   the
       # person is done with it. Gives an ApplyEdit::Outcome. Raises InputError (:press) for who is
       # neither of the two, and where both are done; GoneError for a paper that is not kept.
       def apply(edit, done:)
-        refuse("#{readers.map(&:name).join(" and ")} weigh this paper, each without the other.") unless reader?
-
         paper = edit.paper
-        saved = @context.inquiries.find(@id)
+        refuse("#{names} weigh this paper, each without the other.") unless reader?
         refuse("Judge something of it first.") if done && !paper.weighed?
-        change = edit.call(saved.inquiry, Surroundings.new(@context, saved))
-        written = apart_at?(paper.record_id) && kept.put(@id, @context.person.id, paper, done:, at: @context.now)
-        refuse("Both are done with this paper. Where you differ, settle it together.") unless written
 
+        saved = @context.inquiries.find(@id)
+        change = edit.call(saved.inquiry, Surroundings.new(@context, saved))
+        put(paper, done)
         agree(paper.record_id) if done
         ApplyEdit::Outcome.new(opened: ReadInquiry.new(@context).call(@id), change:, line: nil)
       end
@@ -66,7 +65,8 @@ module Hobrin
         found = to_settle.find { |one| one.record_id == record_id } or raise GoneError, "paper"
         raise InputError, { points: OPEN } unless found.differing.all? { |key| taken[key] }
 
-        take_over(found, found.settled(second_at: found.differing.select { |key| taken[key] == :second }, finding:))
+        second_at = found.differing.select { |key| taken[key] == :second }
+        take_over(found, found.settled(second_at:, finding:))
       end
 
       # Gives an Overview.
@@ -105,6 +105,13 @@ module Hobrin
       def done = "weighed"
       def kept = @context.sheets
 
+      def put(paper, done)
+        at, person_id = @context.now, @context.person.id
+        return if apart_at?(paper.record_id) && kept.put(@id, person_id, paper, done:, at:)
+
+        refuse("Both are done with this paper. Where you differ, settle it together.")
+      end
+
       # How many of some papers each of the two is done with.
       def done_of(ids) = pair.to_a.map { |person_id| (kept.done(@id, person_id) & ids).size }
 
@@ -120,7 +127,9 @@ module Hobrin
       end
 
       def to_settle(inquiry = self.inquiry)
-        both.select { |one| inquiry.kept_ids.include?(one.record_id) && !inquiry.paper(one.record_id)&.weighed? }
+        both.select do |one|
+          inquiry.kept_ids.include?(one.record_id) && !inquiry.paper(one.record_id)&.weighed?
+        end
       end
 
       def settled(pairs, inquiry)

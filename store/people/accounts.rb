@@ -15,9 +15,6 @@ module Hobrin
         attributes :name, :begun, :used
       end
 
-      # key :: as the database has it
-      def self.session_name(key) = Digest::SHA256.hexdigest("session #{key}")[0, 20]
-
       # db :: of people; rodauth works with the same one
       attr_reader :db
 
@@ -84,13 +81,16 @@ module Hobrin
       # Where somebody is signed in: Array of Session, last used first.
       def sessions(id)
         sessions_of(id).reverse(:last_use).map do |row|
-          Session.new(name: Accounts.session_name(row[:session_id]), begun: row[:created_at], used: row[:last_use])
+          Session.new(name: session_name(row[:session_id]), begun: row[:created_at], used: row[:last_use])
         end
       end
 
+      # What a session is called. key :: as the database has it
+      def session_name(key) = Digest::SHA256.hexdigest("session #{key}")[0, 20]
+
       # Ends one by its name. Gives whether there was one.
       def end_session(id, name)
-        found = sessions_of(id).select_map(:session_id).find { |key| Accounts.session_name(key) == name }
+        found = sessions_of(id).select_map(:session_id).find { |key| session_name(key) == name }
         !found.nil? && sessions_of(id).where(session_id: found).delete == 1
       end
 

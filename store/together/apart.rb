@@ -34,8 +34,8 @@ module Hobrin
 
       # The papers that both are done with: Array of [that of the first, that of the second].
       def both(id, pair)
-        of_papers = finished(id).where(person_id: pair).order(:record_id).all.group_by { |row| row[:record_id] }
-        of_papers.values.select { |two| two.size == 2 }.map do |two|
+        rows = finished(id).where(person_id: pair).order(:record_id).all
+        rows.group_by { |row| row[:record_id] }.values.select { |two| two.size == 2 }.map do |two|
           two.sort_by { |row| pair.index(row[:person_id]) }.map { |row| held(row) }
         end
       end

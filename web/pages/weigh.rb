@@ -83,7 +83,8 @@ module Hobrin
 
         # The row being weighed: the one asked for, else the first not weighed yet.
         def open
-          @open ||= rows.find { |row| row.record.id == @paper } || rows.find { |row| !weighed?(row) } || rows.first
+          @open ||= rows.find { |row| row.record.id == @paper } ||
+                    rows.find { |row| !weighed?(row) } || rows.first
         end
 
         def titles

@@ -21,7 +21,9 @@ module Hobrin
           end
 
           app.post("/inquiries/:id/again") do
-            change(:trail, Forms::Trail::AgainForm) { Services::RunAgain.new(context).write(inquiry_id) }
+            change(:trail, Forms::Trail::AgainForm) do |form|
+              form.call(Services::RunAgain.new(context), Services::AskSource.new(context), inquiry_id)
+            end
           end
         end
 

@@ -34,7 +34,7 @@ module Hobrin
               db context.directory.accounts.db
               hmac_secret secret
               enable(*FEATURES)
-              auth_class_eval { prepend Words, Behaviour }
+              auth_class_eval { prepend Words, Behaviour, Elsewhere }
               ROUTES.merge(SETTINGS).each { |name, value| public_send(name, value) }
             end
           end.app

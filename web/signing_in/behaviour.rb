@@ -41,20 +41,6 @@ module Hobrin
         # See Requests#be.
         def be(id) = account_from_id(id) && login("demo")
 
-        # session :: the name of one, see Store::Accounts::Session, or nil for all others. Who wanted to
-        # stay signed in elsewhere has to sign in again.
-        def sign_out_elsewhere(session = nil)
-          account_from_session
-          return end_elsewhere("signed out elsewhere") unless session
-
-          context.directory.accounts.end_session(account_id, session.to_s)
-          forget_elsewhere
-          note_down("one session ended")
-        end
-
-        # The name of the session of this request.
-        def session_here = Store::Accounts.session_name(compute_hmac(session[session_id_session_key].to_s))
-
         def before_login_route
           super
           return unless request.post? && too_many?
@@ -140,19 +126,6 @@ module Hobrin
 
         def note_down(what, who = account && account[:name])
           context.directory.audit.add(at: context.now, who: who || "somebody", what:)
-        end
-
-        def end_elsewhere(what)
-          remove_all_active_sessions_except_current
-          forget_elsewhere
-          note_down(what)
-        end
-
-        # A cookie by which somebody stays signed in is good for no other place any more.
-        def forget_elsewhere
-          here = remembered_session_id
-          disable_remember_login
-          remember_login if here
         end
 
         def too_many?

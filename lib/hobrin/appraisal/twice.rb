@@ -27,7 +27,8 @@ module Hobrin
           Points.mixed(first, second, differing & second_at).with(finding:)
         end
 
-        # The questions of both sheets: Hash of key to text; of an answer to another sheet, any text.
+        # The questions of both sheets: Hash of key to text; of an answer to another sheet, any
+        # text.
         def questions
           sheets = [first.sheet(kind), second.sheet(kind), *Sheets::ALL.values]
           sheets.flat_map(&:questions).uniq(&:key).to_h { |one| [one.key, one.text] }

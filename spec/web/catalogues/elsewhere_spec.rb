@@ -91,6 +91,12 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       header "HX-Request", "true"
       expect(ask(do: "again",
                  source: source.id).body).to include("Asked again: Ward catalogue 3 records.")
+      run = Nokogiri::HTML(visit_page("/inquiries/1/trail?again=yes").body)
+      expect(run.at_css("#card ul").text).to include("Ward catalogue: 3 records on 23 Nov 2026")
+      body = send_form("/inquiries/1/again", do: "everywhere").body
+      expect(body).to include("Asked again: Ward catalogue 3 records.", "Run again over the library")
+      # Nothing changed there since the same day: only the run is a line.
+      expect(last_line.kind).to eq(:run_again)
     end
   end
 

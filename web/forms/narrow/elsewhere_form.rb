@@ -7,11 +7,13 @@ module Hobrin
         # A search in another catalogue: asked as it is shown or as a person changed it, asked
         # again, brought in, or looked at in another catalogue.
         class ElsewhereForm < Form
+          include AskedAgain
+
           # asking :: Services::AskSource. Gives an ApplyEdit::Outcome.
           def call(asking, id)
             case fields.one_of(:do, %i[ask again bring])
             when :ask then asking.ask(id, source, texts)
-            when :again then again(asking, id)
+            when :again then ask_again(asking, id)
             when :bring then asking.bring(id, source, fields.number(:most))
             else unknown
             end
@@ -33,19 +35,6 @@ module Hobrin
           private
 
           def source = id(:source, of: "catalogue")
-
-          def again(asking, id)
-            outcome, troubles = asking.again(id)
-            wrong = troubles.map { |name, words| "#{name}: #{words}" }.join(" ")
-            raise InputError,
-                  { press: wrong.empty? ? "No other catalogue was asked yet." : wrong } unless outcome
-
-            told = outcome.opened.inquiry.elsewhere.reject { |one| troubles.key?(one.source) }
-            @said = "Asked again: #{told.map do |one|
-              "#{one.source} #{one.count} records"
-            end.join(", ")}. #{wrong}".strip
-            outcome
-          end
         end
       end
     end

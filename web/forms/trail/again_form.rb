@@ -4,9 +4,18 @@ module Hobrin
   module Web
     module Forms
       module Trail
-        # The search run again is written to the trail.
+        # The search run again is written to the trail; other catalogues are asked again, too, where
+        # that was pressed.
         class AgainForm < Form
-          def after(_outcome) = After.new(stay: { "again" => "yes" })
+          include AskedAgain
+
+          # running :: Services::RunAgain; asking :: Services::AskSource. Gives an ApplyEdit::Outcome.
+          def call(running, asking, id)
+            outcome = running.write(id)
+            fields.text(:do) == "everywhere" ? ask_again(asking, id) : outcome
+          end
+
+          def after(_outcome) = After.new(stay: { "again" => "yes" }, said: @said)
         end
       end
     end

@@ -39,7 +39,8 @@ module Hobrin
           # Array of Place, last used first.
           def sessions
             @directory.accounts.sessions(@person.id).map do |one|
-              Place.new(name: one.name, begun: when_of(one.begun), used: when_of(one.used), here: one.name == @session)
+              Place.new(name: one.name, begun: when_of(one.begun), used: when_of(one.used),
+                        here: one.name == @session)
             end
           end
 

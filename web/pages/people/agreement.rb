@@ -42,7 +42,8 @@ module Hobrin
           def measures(caption, agreement, weightings)
             rows = weightings.filter_map do |weighting|
               kappa = agreement.kappa(weighting) or next
-              [MARKS[weighting], *[kappa.value, kappa.interval.low, kappa.interval.high].map { |one| decimal(one) }]
+              numbers = [kappa.value, kappa.interval.low, kappa.interval.high]
+              [MARKS[weighting], *numbers.map { |one| decimal(one) }]
             end
             Measures.new(caption:, rows: rows + adjusted(agreement))
           end

@@ -6,7 +6,8 @@ module Hobrin
       module People
         # Where two people weighed a paper otherwise, how far they agree, and how far each is.
         class Sheets < Agreement
-          # A paper to settle: points :: Array of Point; finding :: the paper in one sentence, as far
+          # A paper to settle: points :: Array of Point; finding :: the paper in one sentence, as
+          #   far
           #   as one is there; found :: Array of [name, the sentence]; alike :: how many points both
           #   judged alike
           class Row < Value
@@ -14,8 +15,8 @@ module Hobrin
           end
 
           # A point that they judged otherwise: place :: its place on the page; said :: Array of
-          #   [name, what they say, the sentence that shows it, value of the choice, whether they alone
-          #   said anything]
+          #   [name, what they say, the sentence that shows it, value of the choice, whether they
+          #   alone said anything]
           class Point < Value
             attributes :key, :name, :place, :said
           end
@@ -66,7 +67,9 @@ module Hobrin
           end
 
           def rows
-            @overview.open.each_with_index.map { |pair, place| row(pair, place, twice.records[pair.record_id]) }
+            @overview.open.each_with_index.map do |pair, place|
+              row(pair, place, twice.records[pair.record_id])
+            end
           end
 
           private

@@ -33,10 +33,12 @@ module Hobrin
           # none is signed.
           def signed_path = (@page.path(:act, show: "versions") if @page.inquiry.acting.signed.any?)
 
-          # Where other catalogues that were asked are asked again; nil while none was.
-          def elsewhere_path
-            @page.path(:narrow, show: "elsewhere") if @page.inquiry.elsewhere.any?
+          # What other catalogues gave when they were asked last: Array of [name, records, day].
+          def elsewhere
+            @page.inquiry.elsewhere.map { |one| [one.source, count_of(one.count, "record"), day(one.on)] }
           end
+
+          def elsewhere_path = @page.path(:narrow, show: "elsewhere")
 
           def before
             base = @outcome.base

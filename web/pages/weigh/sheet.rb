@@ -44,13 +44,17 @@ module Hobrin
           def path = standing ? @page.path(:sheet) : @page.path
           def changed_by = { nil => :all, mine: :me, waiting: :me }.fetch(standing, :nobody)
 
-          # The names of the two.
-          def both = @page.apart.readers.map(&:name).join(" and ")
-
-          # How many points are to be settled.
-          def differing
-            @page.apart.overview.open.find { |pair| pair.record_id == record.id }&.differing.to_a.size
+          # What two who weigh the paper apart are told of it, nil where it is weighed as any other.
+          def apart_words
+            both = @page.apart.names
+            { mine: "#{both} weigh this paper, each without seeing the other. Say when you are done with it.",
+              waiting: "You are done with this paper, and the other is not yet. A change here opens your sheet again.",
+              open: "Both are done with this paper, and differ.",
+              theirs: "#{both} weigh this paper, each without seeing the other." }[standing]
           end
+
+          # Where the two settle it, once both are done.
+          def path_to_settle = (@page.path(:sheets) if standing == :open)
 
           def design
             key = @page.typed_or(:design, @row.paper&.design)

@@ -24,8 +24,8 @@ module Hobrin
               **keyed("applies", paper.applies) { |near| near } }
           end
 
-          # The keys at which two papers are judged otherwise. questions :: the keys of questions in the
-          # order of their sheets
+          # The keys at which two papers are judged otherwise. questions :: the keys of questions in
+          # the order of their sheets
           def differing(one, other, questions)
             first, second = of(one), of(other)
             keys = (first.keys | second.keys).reject { |key| first[key] == second[key] }

@@ -19,9 +19,9 @@ module Hobrin
         @keywords = Hash.new(0)
       end
 
-      # record :: Records::Record. Gives one with its headings as the thesaurus has them. A name gives
-      # way to the heading that it stands for, which remembers it, unless the record has the heading
-      # anyhow.
+      # record :: Records::Record. Gives one with its headings as the thesaurus has them. A name
+      # gives way to the heading that it stands for, which remembers it, unless the record has the
+      # heading anyhow.
       def call(record)
         return record if @thesaurus.headings.empty?
 
@@ -29,7 +29,8 @@ module Hobrin
         known = record.headings.map { |one| known(one) }
         there = (known.compact + found).map(&:label)
         own = record.headings.zip(known).map { |one, heading| heading || in_place_of(one, there) }
-        said, keywords = others.map { |name| said(name, there) }.partition { |one| one.is_a?(Records::Indexing) }
+        said, keywords = others.map { |name| said(name, there) }
+                               .partition { |one| one.is_a?(Records::Indexing) }
         keywords.each { |keyword| @keywords[keyword] += 1 }
         headings = (own + found + said).uniq(&:label)
         same = headings == record.headings && keywords == record.keywords
@@ -52,7 +53,8 @@ module Hobrin
 
       private
 
-      # The label that a name stands for, which is there from then on; nil where it is there already.
+      # The label that a name stands for, which is there from then on; nil where it is there
+      # already.
       def matching(name, there)
         label = @matches[Text::Tokens.line(name)]
         there.push(label).last unless label.nil? || there.include?(label)

@@ -6,8 +6,8 @@ module Hobrin
       # Takes the sheet that came of two: what both judged alike, or what was settled where they
       # differ. The trail keeps all of it.
       #
-      # paper :: Appraisal::Paper that holds; pair :: Appraisal::Twice::Pair; readers :: the names of
-      #   the two
+      # paper :: Appraisal::Paper that holds; pair :: Appraisal::Twice::Pair; readers :: the names
+      #   of the two
       class SettleSheet < WeighPaper
         attributes :paper, :pair, :readers
 
