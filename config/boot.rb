@@ -53,6 +53,8 @@ module Hobrin
       def eager_load
         Hobrin.eager_load
         LOADER.eager_load
+        learned
+        dictionary
       end
 
       # Where data lives: HOBRIN_HOME, or var/ beside the code.
@@ -72,7 +74,7 @@ module Hobrin
           papers: Store::KeptPapers.new(home), incoming: Store::Incoming.new(home),
           allowed: Outside::Allowed.new(allowed),
           library: Store::Library.new(database(home, :library)), who:,
-          clock:, learned:, dictionary:
+          clock:, language: self
         )
       end
 

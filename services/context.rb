@@ -5,15 +5,17 @@ module Hobrin
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
       attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library,
-                  :who, :filters, :dictionary, :allowed, :directory, :person
+                  :who, :filters, :allowed, :directory, :person
 
-      # clock :: anything with `now`, such as Time; learned :: Question::Understanding::Learned;
-      #   dictionary :: Text::Dictionary; filters :: Strategy::Filters; papers :: Store::KeptPapers;
+      # clock :: anything with `now`, such as Time; language :: anything with `learned`, a
+      #   Question::Understanding::Learned, and `dictionary`, a Text::Dictionary: they take memory, and
+      #   are asked for only when they are needed
+      #   filters :: Strategy::Filters; papers :: Store::KeptPapers;
       #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings;
       #   together :: Store::Together
       def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:, together:, incoming:,
-                     library:, who:, clock:, learned:,
-                     allowed: Outside::Allowed.new(""), dictionary: Text::Dictionary::NONE, filters: Strategy::Filters::NONE)
+                     library:, who:, clock:, language:,
+                     allowed: Outside::Allowed.new(""), filters: Strategy::Filters::NONE)
         @inquiries = inquiries
         @shared_briefs = shared_briefs
         @own_filters = own_filters
@@ -23,8 +25,7 @@ module Hobrin
         @library = library
         @who = who
         @clock = clock
-        @learned = learned
-        @dictionary = dictionary
+        @language = language
         @allowed = allowed
         @directory = directory
         @together = together
@@ -32,6 +33,7 @@ module Hobrin
         @lock = Mutex.new
       end
 
+      def dictionary = @language.dictionary
       def standings = @together.standings
       def readings = @together.readings
       def sheets = @together.sheets
@@ -80,7 +82,7 @@ module Hobrin
       def thesaurus = evaluator.thesaurus
 
       # What reads a question.
-      def understanding = Question::Understanding.new(@learned, thesaurus)
+      def understanding = Question::Understanding.new(@language.learned, thesaurus)
 
       # What papers are told by when Hobrin learns what a person keeps: Hash of each number to its
       # Sifting::Traits. They are kept until the library changes: a page asks for those of every

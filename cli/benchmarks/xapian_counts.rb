@@ -17,7 +17,7 @@ module Hobrin
 
         class << self
           # folder :: Pathname; thesaurus :: Thesaurus. Gives one to be filled, nil where there is no
-          #   Xapian.
+          # Xapian.
           def in(folder, thesaurus)
             require "xapian"
             new(folder.join("xapian").to_s, thesaurus)
@@ -29,30 +29,22 @@ module Hobrin
         def initialize(path, thesaurus)
           @path = path
           @thesaurus = thesaurus
-          @writing = Xapian::WritableDatabase.new(path, Xapian::DB_CREATE_OR_OVERWRITE)
-          @words = Xapian::TermGenerator.new
-          @added = 0
         end
 
-        # record :: Records::Record
-        def add(record)
-          document = Xapian::Document.new
-          @words.document = document
-          [record.title, record.abstract.to_s, *record.keywords].each do |text|
-            @words.index_text(Text::Tokens.line(text))
-            @words.increase_termpos(GAP)
+        # records :: Enumerable of Records::Record
+        def fill(records)
+          writing = Xapian::WritableDatabase.new(@path, Xapian::DB_CREATE_OR_OVERWRITE)
+          words = Xapian::TermGenerator.new
+          records.each.with_index(1) do |record, place|
+            writing.add_document(document(record, words))
+            writing.commit if (place % COMMIT).zero?
           end
-          Retrieval::Facets.of(record).each do |name, value|
-            document.add_boolean_term("#{FACETS[name]}#{value}") if FACETS.key?(name)
-          end
-          @writing.add_document(document)
-          @writing.commit if ((@added += 1) % COMMIT).zero?
+          writing.commit
+          writing.close
         end
 
         # Opens what was filled.
         def ready
-          @writing.commit
-          @writing.close
           @database = Xapian::Database.new(@path)
           @enquire = Xapian::Enquire.new(@database)
           @enquire.weighting_scheme = Xapian::BoolWeight.new
@@ -65,6 +57,18 @@ module Hobrin
         end
 
         private
+
+        def document(record, words)
+          document = words.document = Xapian::Document.new
+          [record.title, record.abstract.to_s, *record.keywords].each do |text|
+            words.index_text(Text::Tokens.line(text))
+            words.increase_termpos(GAP)
+          end
+          Retrieval::Facets.of(record).each do |name, value|
+            document.add_boolean_term("#{FACETS[name]}#{value}") if FACETS.key?(name)
+          end
+          document
+        end
 
         def op(name) = Xapian::Query.const_get("OP_#{name}")
         def together(name, queries) = Xapian::Query.new(op(name), queries)

@@ -4,9 +4,11 @@ module Hobrin
   module Services
     # One import as it goes: writes pieces, and what came of each.
     class ImportRun
-      # A keyword that fewer papers of a piece have is not worth matching.
+      # A keyword that fewer papers have is not worth matching.
       FEWEST = 2
-      private_constant :FEWEST
+      # So many keywords that one paper alone had are kept in mind, until a second one has them.
+      MOST_RARE = 20_000
+      private_constant :FEWEST, :MOST_RARE
 
       # Headings that the thesaurus lacks: Hash of each to the records that carry it.
       attr_reader :strange
@@ -19,6 +21,7 @@ module Hobrin
         @import = import
         @progress = progress
         @strange = Hash.new(0)
+        @rare = {}
       end
 
       # Gathers entries for this run.
@@ -44,7 +47,10 @@ module Hobrin
 
       # Names that people may match to a heading: Hash to the records that carry each.
       def matchable(piece)
-        frequent = piece.keywords.select { |_, count| count >= FEWEST }
+        counts = piece.keywords.to_h { |name, count| [name, count + (@rare.delete(name) || 0)] }
+        rare, frequent = counts.partition { |_, count| count < FEWEST }.map(&:to_h)
+        @rare.update(rare)
+        @rare.shift while @rare.size > MOST_RARE
         frequent.merge(piece.strange) { |_, one, two| one + two }
       end
     end

@@ -9,8 +9,9 @@ module Hobrin
       SMALLEST = 2_000_000
       # As many as keep two cores busy together with the one that writes.
       READERS = 2
-      # Entries of a piece.
-      TOGETHER = 2_000
+      # Entries of a piece. Larger ones are written a little faster, and take more memory in each
+      # process.
+      TOGETHER = 1_000
       private_constant :SMALLEST, :READERS, :TOGETHER
 
       # io :: an IO at its beginning, read as bytes; gathering :: Gathering

@@ -59,8 +59,7 @@ module Hobrin
       end
 
       # How many of so many papers each has still to do: Hash of name to number, empty where nothing
-      # is
-      # done apart. done :: how many each is done with
+      # is done apart. done :: how many each is done with
       def left(papers, done)
         return {} unless apart?
 

@@ -15,7 +15,8 @@ module Hobrin
       end
 
       OPEN = "Choose at every point which of the two holds."
-      private_constant :OPEN
+      NOT_TWICE = "The papers of this inquiry are not weighed twice any more. Load the page again."
+      private_constant :OPEN, :NOT_TWICE
 
       # Begins it. The sheets so far are the owner's own from then on. second_id :: of a person of
       # the ward. Raises InputError (:second).
@@ -41,13 +42,12 @@ module Hobrin
         inquiry.with(weighing: inquiry.weighing.with(papers:))
       end
 
-      # Saves one of the two sheets of a paper. edit :: Edits::Weigh::WeighPaper; done :: whether
-      #   the
+      # Saves one of the two sheets of a paper. edit :: Edits::Weigh::WeighPaper; done :: whether the
       # person is done with it. Gives an ApplyEdit::Outcome. Raises InputError (:press) for who is
       # neither of the two, and where both are done; GoneError for a paper that is not kept.
       def apply(edit, done:)
         paper = edit.paper
-        refuse("#{names} weigh this paper, each without the other.") unless reader?
+        refuse(on? ? "#{names} weigh this paper, each without the other." : NOT_TWICE) unless reader?
         refuse("Judge something of it first.") if done && !paper.weighed?
 
         saved = @context.inquiries.find(@id)
@@ -74,8 +74,8 @@ module Hobrin
         inquiry = self.inquiry
         ids = inquiry.kept_ids
         records = @context.library.records_by_id(ids).to_h { |one| [one.id, one] }
-        pairs = both.select { |pair| records.key?(pair.record_id) }
-        Overview.new(readers:, weighed: done_of(ids), open: to_settle(inquiry),
+        pairs, open = [both, to_settle(inquiry)].map { |all| all.select { |one| records.key?(one.record_id) } }
+        Overview.new(readers:, weighed: done_of(ids), open:,
                      twice: Appraisal::Twice.new(pairs:, kind: inquiry.question.kind, records:),
                      settled: settled(pairs, inquiry), papers: ids.size)
       end

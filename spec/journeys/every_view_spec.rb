@@ -11,6 +11,7 @@ RSpec.describe "Every view", :sample, :browser do
   ["/", "/library", "/library/doubles", "/library?back=1", *steps.map do |step|
     "/inquiries/1/#{step}"
   end, "/inquiries/5/ask", "/inquiries/77/ask"].each do |view|
-    it("is clean for axe and the console, and fits 390 px: #{view}") { expect_clean(view) }
+    # What is open on a page is read by axe wide only: the page itself was read narrow, too.
+    it("is clean for axe and the console, and fits 390 px: #{view}") { expect_clean(view, narrow: !view.include?("?")) }
   end
 end

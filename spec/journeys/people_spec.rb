@@ -109,5 +109,35 @@ RSpec.describe "People", :browser do
       within(:xpath, "//section[contains(., 'Reading twice')]") { click_button "End it: what holds already stays" }
       expect(page).to have_button("Read twice from now on")
     end
+
+    it "weigh the same papers apart, and settle a sheet point by point" do
+      be "Maren Vendrillon"
+      visit "/inquiries/4/people"
+      within(:xpath, "//section[contains(., 'Weighing twice')]") do
+        select "Oskar Thimmel", from: "Second who weighs"
+        click_button "Weigh twice from now on"
+      end
+      expect(page).to have_text("weigh its papers, each without seeing what the other answers")
+      sign_out
+      be "Oskar Thimmel"
+      visit "/inquiries/4/weigh"
+      expect(page).to have_css(".twice-bar", text: "Maren Vendrillon is done with 5, Oskar Thimmel is done with 0")
+      expect(page).to have_css(".dock-count", text: /\A0\s+of 5 weighed/)
+      expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+      within(".sheet") { first("label", text: "Mostly").click }
+      expect(page).to have_css(".dock-count", text: /\A1\s+of 5 weighed/)
+      click_button "Done with this paper"
+      click_link "Settle it together"
+      expect(page).to have_text("1 to settle, 0 settled")
+      expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+      sign_out
+      be "Maren Vendrillon"
+      visit "/inquiries/4/sheets"
+      all(".point").each { |point| point.first("input").click if point.has_no_css?("input:checked", wait: 0) }
+      click_button "Let this hold"
+      expect(page).to have_text("0 to settle, 1 settled")
+      visit "/inquiries/4/trail"
+      expect(page).to have_text(/Settled the sheet of .*Maren Vendrillon .*Oskar Thimmel/)
+    end
   end
 end

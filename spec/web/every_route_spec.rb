@@ -32,6 +32,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "full-text" => %w[paper file do], "resolver" => %w[resolver paper],
       "weigh" => %w[paper design reviewed answers shown take concerns concern_why applies graded
                     graded_why finding next],
+      "sheet" => %w[paper answers do], "sheets" => %w[paper points finding],
       "outcomes" => %w[do outcome name kind better matters worthwhile baseline measure model level knapp
                        domain steps why part],
       "results" => %w[do paper result outcome form measure events total comparison_events mean size group

@@ -9,10 +9,9 @@ module Hobrin
     # makes one of them again.
     class FacetSets
       INSERT = "INSERT INTO facets (name, value, part, records) VALUES (?, ?, ?, ?)"
-      SCATTERED = Sequel.lit(
-        "(name, value) IN (SELECT name, value FROM facets GROUP BY name, value HAVING count(*) > 1)"
-      )
-      private_constant :INSERT, :SCATTERED
+      # The parts of so many values are joined at once.
+      TOGETHER = 200
+      private_constant :INSERT, :TOGETHER
 
       def initialize(db)
         @db = db
@@ -24,9 +23,14 @@ module Hobrin
       # The same of records that are written anew: below every part that is there.
       def add_anew(batch, numbers) = put(batch, numbers, [@db[:facets].min(:part).to_i, 0].min - 1)
 
-      # Joins the parts of each value into one; facet by facet, since all of them may be more than
-      # there is room for.
-      def join = @db[:facets].where(SCATTERED).distinct.select_map(:name).each { |name| join_all(name) }
+      # Joins the parts of each value into one; some values at a time, since all of them may be more
+      # than there is room for.
+      def join
+        scattered = @db[:facets].group(:name, :value).having { count.function.* > 1 }
+        scattered.select_map(%i[name value]).group_by(&:first).each do |name, pairs|
+          pairs.map(&:last).each_slice(TOGETHER) { |values| join_values(name, values) }
+        end
+      end
 
       # Takes records out of every set; a value that nothing has any more goes.
       def remove(gone)
@@ -59,11 +63,11 @@ module Hobrin
 
       private
 
-      def join_all(name)
-        scattered = @db[:facets].where(name:).where(SCATTERED)
-        joined = scattered.select_map(%i[value records]).group_by(&:first)
-                          .map { |value, same| [name, value, 0, union(same.map(&:last))] }
-        scattered.delete
+      def join_values(name, values)
+        parts = @db[:facets].where(name:).where(Membership.of(:value, values))
+        joined = parts.select_map(%i[value records]).group_by(&:first)
+                      .map { |value, same| [name, value, 0, union(same.map(&:last))] }
+        parts.delete
         write(joined)
       end
 

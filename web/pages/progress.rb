@@ -23,7 +23,7 @@ module Hobrin
           when :word then blocks.any? && blocks.all? { |block| block.in_use.any? }
           when :narrow then @papers.positive? && @inquiry.aim.standing(@papers) == :inside
           when :sift then @inquiry.kept_ids.any?
-          when :weigh then @inquiry.papers.any?
+          when :weigh then @inquiry.papers.any?(&:weighed?)
           when :act then !@inquiry.conclusion.empty?
           end
         end
@@ -34,7 +34,7 @@ module Hobrin
           when :word then some(terms, "term")
           when :narrow then "#{number(@papers)} left" if terms.positive?
           when :sift then said(@inquiry.kept_ids.size, "kept")
-          when :weigh then said(@inquiry.papers.size, "weighed")
+          when :weigh then said(@inquiry.papers.count(&:weighed?), "weighed")
           end
         end
 

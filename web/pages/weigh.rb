@@ -122,8 +122,8 @@ module Hobrin
 
         private
 
-        # Where two weigh apart, what a paper gives stands before anybody judged it.
-        def weighed?(row) = apart.apart? ? !!row.paper&.weighed? : !row.paper.nil?
+        # What a paper gives may stand before anybody judged it.
+        def weighed?(row) = !row.paper.nil? && row.paper.weighed?
 
         def gives(row) = row.results.empty? ? "" : " · #{count_of(row.results.size, "result")}"
 

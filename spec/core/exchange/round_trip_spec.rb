@@ -98,7 +98,7 @@ RSpec.describe Hobrin::Exchange, :slow do
     random = Random.new(18)
     thesaurus = Hobrin::Thesaurus.new([a_heading("Noise", also_called: ["Din"]), a_heading("Sleep")])
     names = ["night care", "Quiet", "sleep", "din", "Noise", "rest, at night"]
-    plain = ->(record) { [record.keywords.sort, record.headings.map { |one| [one.label, one.main] }.sort_by(&:first)] }
+    plain = ->(record) { [record.keywords.sort, record.headings.map { |one| [one.label, one.main] }.sort_by(&:to_s)] }
     changed = Array.new(300) do
       headings = names.sample(random.rand(0..3), random:).map do |label|
         Hobrin::Records::Indexing.new(label:, main: random.rand < 0.3)

@@ -35,6 +35,19 @@ RSpec.describe Hobrin::Services::ImportRecords do
     expect(all.first.last(4)).to all(be_any)
   end
 
+  it "counts names that no heading has over the whole file, however far its papers lie apart" do
+    names = { 1 => "rare", 2_150 => "rare", 3 => "once", 5 => "often", 6 => "often", 1_200 => "often",
+              2_199 => "often" }
+    text = Array.new(2_200) do |place|
+      "TY  - JOUR\nID  - n#{place}\nTI  - Night #{place}\n#{"KW  - #{names[place]}\n" if names[place]}ER  - \n"
+    end.join
+    with_home do |context|
+      Hobrin::Services::ImportThesaurus.new(context).call([a_heading("Sleep")])
+      import(context, text)
+      expect(context.library.imports.headings(1)).to eq("often" => 4, "rare" => 2)
+    end
+  end
+
   it "is the same library whether it came at once, in parts, or the other way round" do
     libraries = [[records], records.each_slice(7), records.reverse.each_slice(25)].map do |parts|
       with_home do |context|
@@ -52,7 +65,7 @@ RSpec.describe Hobrin::Services::ImportRecords do
     with_home do |context|
       text = written(:csl, many)
       import(context, text) { |entries, bytes| seen << [entries, bytes] }
-      expect(seen.map(&:first)).to eq([2_000, 4_000, 6_000, 8_000, 9_000])
+      expect(seen.map(&:first)).to eq((1..9).map { |piece| piece * 1_000 })
       expect(seen.map(&:last)).to eq(seen.map(&:last).sort)
       expect(seen.last.last).to eq(text.bytesize)
       others = written(:csl, many.map { |record| record.with(id: "x#{record.id}") })

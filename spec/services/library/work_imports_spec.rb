@@ -66,7 +66,7 @@ RSpec.describe Hobrin::Services::WorkImports do
         imports.change(import.id, state: "stopped") if (batches += 1) == 1
       end
       described_class.new(context).call
-      expect(now(context, import).to_h).to include(state: "stopped", entries: 2_000, added: 1_979)
+      expect(now(context, import).to_h).to include(state: "stopped", entries: 1_000, added: 989)
       imports.change(import.id, state: "waiting")
       described_class.new(context).call
       expect(now(context,

@@ -5,47 +5,11 @@
 RSpec.describe "Reading twice", :client do
   include SmallWard
   include Ward
+  include EveryAddress
 
-  let(:pages) do
-    routes = Hobrin::Web::App.routes["GET"].map { |pattern, *| pattern.to_s }
-    routes.grep(%r{\A/(?!sign-in/page|sru|oai|account)}).flat_map { |pattern| addresses(pattern) }
-  end
-
-  # Every address that a pattern stands for, with what can be asked there.
-  def addresses(pattern)
-    endings = { ":format" => %w[csv ris json html md bib],
-                ":name" => %w[brief.md brief.html brief.fhir.json ward.pdf findings.csv papers.csv
-                              1.md] }
-    filled = endings.reduce([pattern.gsub(":id", "1")]) do |all, (name, values)|
-      all.flat_map do |path|
-        path.include?(name) ? values.map do |value|
-          path.sub(name, value)
-        end : [path]
-      end
-    end
-    more = { "/inquiries/:id/sift" => sift_pages,
-             "/inquiries/:id/since" => ["/inquiries/1/since?seen=1"] }
-    filled.map { |path| path.sub("/feed/:token", "/feed/#{"f" * 40}") } + more.fetch(pattern, [])
-  end
-
-  def sift_pages
-    %w[paper=p0 paper=p1 order=likeliest part=keep part=drop part=unread show=threads group=year
-       find=sleep]
-      .map do |query|
-      "/inquiries/1/sift?#{query}"
-    end
-  end
-
-  # Everything that the second reader can see, without what differs from one request to the next.
   def seen_by_the_second
     sign_in(:second)
-    pages.to_h do |path|
-      body = visit_page(path).body
-      plain = body.gsub(/(?:value|content|hx-headers)=(?:"[^"]{80,}"|'[^']*')/, "").gsub(
-        %r{/ID ?\[.*?\]}m, ""
-      )
-      [path, [last_response.status, path.end_with?(".pdf") ? body.bytesize : plain]]
-    end
+    everything_seen
   end
 
   # A copy of one ward, in which the owner decides on two papers as told.

@@ -67,10 +67,13 @@ module Hobrin
           def indexing(heading)
             label = heading.text("label") or heading.refuse("label")
             Records::Indexing.new(label:, main: heading.flag("main"), aspects: heading.texts("aspects"),
-                                  stands_for: stands_for(heading.texts("stands_for")))
+                                  stands_for: heading.hashes("stands_for").map { |part| part(Typed.new(part)) })
           end
 
-          def stands_for(texts) = (texts if texts.size == 2)
+          # What a heading stands for is a keyword or a heading, and stands for nothing else.
+          def part(given)
+            given.text("keyword") || indexing(given).then { |one| one.with(stands_for: []) }
+          end
 
           def published(from)
             issued = Typed.new(from.hash("issued"))

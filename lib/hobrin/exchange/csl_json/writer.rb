@@ -59,9 +59,11 @@ module Hobrin
           end
 
           def heading(indexing)
-            compact("label" => indexing.label, "main" => indexing.main || nil,
-                    "aspects" => indexing.aspects, "stands_for" => indexing.stands_for)
+            compact("label" => indexing.label, "main" => indexing.main || nil, "aspects" => indexing.aspects,
+                    "stands_for" => indexing.stands_for.map { |part| part(part) })
           end
+
+          def part(part) = part.is_a?(String) ? { "keyword" => part } : heading(part)
 
           def compact(hash)
             hash.reject { |_, value| value.nil? || (value.respond_to?(:empty?) && value.empty?) }

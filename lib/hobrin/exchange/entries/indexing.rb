@@ -19,65 +19,65 @@ module Hobrin
         @keywords = Hash.new(0)
       end
 
-      # record :: Records::Record. Gives one with its headings as the thesaurus has them. A name
-      # gives way to the heading that it stands for, which remembers it, unless the record has the
-      # heading anyhow.
+      # record :: Records::Record. Gives one with its headings as the thesaurus has them. A name that
+      # stands for a heading gives way to it, and the heading keeps it in mind.
       def call(record)
         return record if @thesaurus.headings.empty?
 
         found, others = Keyword.sorted(record.keywords, @thesaurus)
-        known = record.headings.map { |one| known(one) }
-        there = (known.compact + found).map(&:label)
-        own = record.headings.zip(known).map { |one, heading| heading || in_place_of(one, there) }
-        said, keywords = others.map { |name| said(name, there) }
-                               .partition { |one| one.is_a?(Records::Indexing) }
+        names, own = record.headings.flat_map(&:parts).partition { |part| part.is_a?(String) }
+        said, keywords = (others + names).partition { |name| matching(name) }
         keywords.each { |keyword| @keywords[keyword] += 1 }
-        headings = (own + found + said).uniq(&:label)
+        parts = own.map { |part| preferred(part) } + found + said
+        headings = parts.group_by { |part| label(part) }.map { |label, same| Indexing.together(label, same) }
         same = headings == record.headings && keywords == record.keywords
         same ? record : record.with(headings:, keywords:)
       end
 
-      # A record in which a name from outside stands again as it was, in place of the heading.
-      # name :: as it was matched
-      def self.without(record, name)
-        plain = Text::Tokens.line(name)
-        headings, keywords = [], record.keywords
-        record.headings.each do |one|
-          was, text = one.stands_for
-          next headings << one unless text && Text::Tokens.line(text) == plain
-
-          was == "heading" ? headings << one.with(label: text, stands_for: nil) : keywords += [text]
+      class << self
+        # A record in which a name from outside stands again as it was, beside the heading or in its
+        # place. name :: as it was matched
+        def without(record, name)
+          plain = Text::Tokens.line(name)
+          back, headings = [], []
+          record.headings.each do |one|
+            gone, stay = one.parts.partition { |part| text(part) != one.label && Text::Tokens.line(text(part)) == plain }
+            back += gone
+            headings << (gone.empty? ? one : together(one.label, stay)) if stay.any?
+          end
+          keywords, others = back.partition { |part| part.is_a?(String) }
+          record.with(headings: headings + others, keywords: record.keywords + keywords)
         end
-        record.with(headings:, keywords:)
+
+        # One heading of all that is filed under a label. parts :: see Records::Indexing
+        def together(label, parts)
+          first = parts.find { |part| part.is_a?(Records::Indexing) } || Records::Indexing.new(label:)
+          return first if parts.all? { |part| text(part) == label }
+
+          first.with(label:, stands_for: parts)
+        end
+
+        private
+
+        def text(part) = part.is_a?(String) ? part : part.label
       end
 
       private
 
-      # The label that a name stands for, which is there from then on; nil where it is there
-      # already.
-      def matching(name, there)
-        label = @matches[Text::Tokens.line(name)]
-        there.push(label).last unless label.nil? || there.include?(label)
+      def matching(name) = @matches[Text::Tokens.line(name)]
+
+      # A heading as the thesaurus has it.
+      def preferred(part)
+        heading = @thesaurus.heading(part.label) || @thesaurus.named(part.label)
+        @strange[part.label] += 1 unless heading || matching(part.label)
+        heading.nil? || heading.label == part.label ? part : part.with(label: heading.label)
       end
 
-      # What stands in place of a keyword: a heading, or the keyword.
-      def said(name, there)
-        label = matching(name, there)
-        label ? Records::Indexing.new(label:, stands_for: ["keyword", name]) : name
-      end
+      # What a part is filed under.
+      def label(part)
+        return matching(part) if part.is_a?(String)
 
-      # A heading as the thesaurus has it, or as it was matched before; nil for one that it lacks.
-      def known(indexing)
-        heading = @thesaurus.heading(indexing.label) || @thesaurus.named(indexing.label)
-        heading && (heading.label == indexing.label ? indexing : indexing.with(label: heading.label))
-      end
-
-      def in_place_of(indexing, there)
-        label = matching(indexing.label, there)
-        return indexing.with(label:, stands_for: ["heading", indexing.label]) if label
-
-        @strange[indexing.label] += 1 unless @matches[Text::Tokens.line(indexing.label)]
-        indexing
+        (@thesaurus.heading(part.label) && part.label) || matching(part.label) || part.label
       end
     end
   end
