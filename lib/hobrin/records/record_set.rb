@@ -22,10 +22,13 @@ module Hobrin
         def empty = new(Roaring::Bitmap32.new)
 
         # The union of any number of sets; none gives the empty set.
-        def union(sets) = empty.join(sets)
+        def union(sets) = sets.one? ? sets.first : empty.join(sets)
 
-        # The intersection of one set or more.
-        def intersection(sets) = sets.reduce(:&)
+        # The intersection of one set or more: the smallest first, so that little is gone through.
+        def intersection(sets)
+          smallest, *others = sets.sort_by(&:size)
+          smallest.meet(others)
+        end
 
         # Bytes from `dump` in; the set out.
         def load(bytes) = new(Roaring::Bitmap32.deserialize(bytes))
@@ -38,9 +41,20 @@ module Hobrin
 
       # The union with any number of sets, made in one go.
       def join(others)
+        return self if others.empty?
+
         whole = bitmap.dup
         others.each { |other| whole.or!(other.bitmap) }
         RecordSet.new(whole)
+      end
+
+      # What all of any number of sets have, made in one go.
+      def meet(others)
+        return self if others.empty?
+
+        left = bitmap.dup
+        others.each { |other| left.and!(other.bitmap) }
+        RecordSet.new(left)
       end
 
       def |(other) = RecordSet.new(bitmap | other.bitmap)
