@@ -80,6 +80,7 @@ RSpec.describe "People", :browser do
     def be(name)
       visit "/sign-in"
       click_button "Be #{name}"
+      expect(page).to have_link(name, href: "/account")
     end
 
     it "read the same papers apart, see where they differ, and settle it" do

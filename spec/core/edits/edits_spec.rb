@@ -214,6 +214,22 @@ RSpec.describe Hobrin::Edits do
       ->(e) { e::ReadApart.new(readers: %w[Ana Bo]) },
       "Ana and Bo read the papers apart from now on (decided before: 1)", ->(now) { now.decisions.empty? }
     ],
+    "Weigh::WeighApart" => [
+      ->(e) { e::WeighApart.new(readers: %w[Ana Bo]) },
+      "Ana and Bo weigh the papers apart from now on (weighed before: 0)", ->(now) { now.papers.none?(&:weighed?) }
+    ],
+    "Weigh::SettleSheet" => [
+      lambda { |e|
+        sheets = %w[yes no].map do |says|
+          answers = { followed: Hobrin::Appraisal::Answer.new(says:) }
+          Hobrin::Appraisal::Paper.new(record_id: "one", design: "randomized_trial", answers:)
+        end
+        pair = Hobrin::Appraisal::Twice::Pair.new(first: sheets.first, second: sheets.last, kind: nil)
+        e::SettleSheet.new(paper: sheets.last, pair:, readers: %w[Ana Bo])
+      },
+      "Settled the sheet of “Earplugs”: Were nearly all followed to the end? Ana yes, Bo no: no",
+      ->(now) { now.papers.first.answers[:followed].says == :no }
+    ],
     "Weigh::WeighPaper" => [
       lambda { |e|
         e::WeighPaper.new(paper: Hobrin::Appraisal::Paper.new(record_id: "one", design: "cohort"))
