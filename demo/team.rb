@@ -56,8 +56,10 @@ module Hobrin
         @context.sheets.let_read(@main.id, [nurse, second])
         apart = @main.apart.weighed_apart
         @context.inquiries.find(@main.id).inquiry.weighing.papers.each do |paper|
-          otherwise = apart.fetch(paper.record_id, {}).transform_values { |says| Appraisal::Answer.new(says:) }
-          [[nurse, paper], [second, paper.with(answers: paper.answers.merge(otherwise))]].each do |person, sheet|
+          otherwise = apart.fetch(paper.record_id, {})
+                           .transform_values { |says| Appraisal::Answer.new(says:) }
+          other = paper.with(answers: paper.answers.merge(otherwise))
+          [[nurse, paper], [second, other]].each do |person, sheet|
             @context.sheets.put(@main.id, person, sheet, done: true, at: @context.now)
           end
         end

@@ -81,7 +81,8 @@ module Hobrin
           saved = entry.saved
           Card.new(id: saved.id, question: saved.inquiry.question, path: "/inquiries/#{saved.id}",
                    sample: saved.sample, touched: day_and_time(saved.touched_at), steps: steps(saved),
-                   waits: left(entry.unread, "read") + left(entry.unweighed, "weigh") + waits(entry.stage.waiting))
+                   waits: left(entry.unread, "read") + left(entry.unweighed, "weigh") +
+                          waits(entry.stage.waiting))
         end
 
         # Who still has how many papers to read or to weigh, where two do.

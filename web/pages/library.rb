@@ -78,7 +78,9 @@ module Hobrin
         def rows = @overview.imports.map { |import| row(import) }
 
         # [name, heading, what became of it, whether it goes already]
-        def matches = @reading.matches.map { |one| [one.name, one.label, MATCHED.fetch(one.state), one.going?] }
+        def matches
+          @reading.matches.map { |one| [one.name, one.label, MATCHED.fetch(one.state), one.going?] }
+        end
 
         def headings? = @overview.headings.positive?
 

@@ -42,7 +42,9 @@ module Hobrin
           return unless apart.apart?
 
           overview = apart.overview
-          done = overview.readers.zip(overview.weighed).map { |one, count| "#{one.name} is done with #{number(count)}" }
+          done = overview.readers.zip(overview.weighed).map do |one, count|
+            "#{one.name} is done with #{number(count)}"
+          end
           open = count_of(overview.open.size, "paper")
           ["Weighed twice, apart: #{done.join(", ")}. #{open} to settle.", path(:sheets)]
         end
@@ -90,7 +92,8 @@ module Hobrin
         def titles
           shows = %i[sheet numbers].include?(pane)
           rows.map do |row|
-            Title.new(record: row.record, level: (row.level if weighed?(row)) || "not weighed yet", gives: gives(row),
+            level = row.level if weighed?(row)
+            Title.new(record: row.record, level: level || "not weighed yet", gives: gives(row),
                       path: path(key, paper: row.record.id), open: shows && row == open)
           end
         end

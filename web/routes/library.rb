@@ -43,7 +43,8 @@ module Hobrin
           app.post("/library/matches") do
             matching = Services::MatchHeading.new(context)
             name = fields.text(:name)
-            fields.text(:do) == "back" ? matching.take_back(name) : matching.call(name, fields.text(:label))
+            back = fields.text(:do) == "back"
+            back ? matching.take_back(name) : matching.call(name, fields.text(:label))
             leave_for "/library"
           rescue InputError => e
             status 422

@@ -21,7 +21,8 @@ module Hobrin
 
           app.get("/account") do
             not_found unless person_here
-            @page = Pages::People::Account.new(context:, notice: env["hobrin.notice"], session: env[SigningIn::SESSION])
+            @page = Pages::People::Account.new(context:, notice: env["hobrin.notice"],
+                                               session: env[SigningIn::SESSION])
             show_alone :"people/account", title: "Your account"
           end
 

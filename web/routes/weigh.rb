@@ -8,9 +8,13 @@ module Hobrin
       module Weigh
         def self.registered(app)
           app.get("/inquiries/:id/weigh") { show :weigh }
-          app.post("/inquiries/:id/weigh") { change(:weigh, Forms::Weigh::SheetForm) { |form| weigh(form) } }
+          app.post("/inquiries/:id/weigh") do
+            change(:weigh, Forms::Weigh::SheetForm) { |form| weigh(form) }
+          end
           # The sheet of one of two who weigh apart.
-          app.post("/inquiries/:id/sheet") { change(:weigh, Forms::Weigh::SheetForm) { |form| weigh_apart(form) } }
+          app.post("/inquiries/:id/sheet") do
+            change(:weigh, Forms::Weigh::SheetForm) { |form| weigh_apart(form) }
+          end
           app.post("/inquiries/:id/outcomes") { change :weigh, Forms::Weigh::OutcomeForm }
           app.post("/inquiries/:id/results") { change :weigh, Forms::Weigh::ResultForm }
           app.post("/inquiries/:id/findings") { change :weigh, Forms::Weigh::FindingForm }

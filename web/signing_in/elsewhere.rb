@@ -18,7 +18,8 @@ module Hobrin
 
         # The name of the session of this request.
         def session_here
-          context.directory.accounts.session_name(compute_hmac(session[session_id_session_key].to_s))
+          key = session[session_id_session_key].to_s
+          context.directory.accounts.session_name(compute_hmac(key))
         end
 
         private

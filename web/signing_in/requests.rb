@@ -53,8 +53,9 @@ module Hobrin
         def elsewhere(request)
           return unless rodauth.authenticated?
 
-          rodauth.sign_out_elsewhere(request.params["session"])
-          flash[:notice] = request.params["session"] ? "There you are signed out." : "Elsewhere you are signed out."
+          session = request.params["session"]
+          rodauth.sign_out_elsewhere(session)
+          flash[:notice] = "#{session ? "There" : "Elsewhere"} you are signed out."
           request.redirect "/account"
         end
 

@@ -49,15 +49,17 @@ module Hobrin
       def concerns = table(Sheets::Concern::LEVELS, both { |paper| paper.concern(kind) })
 
       # Of the level of evidence, 1 to 5.
-      def levels = table([*1..5], both { |paper| paper.level(records.fetch(paper.record_id), kind).number })
+      def levels
+        table([*1..5], both { |paper| paper.level(records.fetch(paper.record_id), kind).number })
+      end
 
       # What the numbers say, as an Array of sentences.
       def words
         return ["Nobody has weighed a paper a second time yet."] if pairs.empty?
 
         papers = pairs.size == 1 ? "1 paper" : "#{pairs.size} papers"
-        ["Both have weighed #{papers}, and judged #{pairs.count(&:agree?)} alike in every point.", *answered,
-         *of_concerns.kappa]
+        ["Both have weighed #{papers}, and judged #{pairs.count(&:agree?)} alike in every point.",
+         *answered, *of_concerns.kappa]
       end
 
       private
@@ -81,7 +83,8 @@ module Hobrin
 
       def table(names, said)
         counts = said.tally
-        Statistics::Agreement.new(names.map { |one| names.map { |two| counts.fetch([one, two], 0) } })
+        rows = names.map { |one| names.map { |two| counts.fetch([one, two], 0) } }
+        Statistics::Agreement.new(rows)
       end
     end
   end

@@ -38,7 +38,8 @@ module Hobrin
             "#{name} #{first} #{one.downcase}, #{second} #{other.downcase}: #{holds.downcase}"
           end
           more = facts[:differed].size - points.size
-          "Settled the sheet of “#{facts[:title]}”: #{[*points, *("and #{more} more" if more.positive?)].join("; ")}"
+          points << "and #{more} more" if more.positive?
+          "Settled the sheet of “#{facts[:title]}”: #{points.join("; ")}"
         end
 
         # "Certainty of “Delirium”, imprecision: −1, since …"

@@ -9,17 +9,19 @@ module Hobrin
           CHOICES = { **Hobrin::People::Standing::GIVEN, owns: "owns it in my place" }.freeze
           # What is said of each step that can be done twice.
           SAID = {
-            sift: { title: "Reading twice", does: "read its papers", sees: "decides", path: "differences",
-                    press: "Read twice from now on", second: "Second reader",
-                    begins: "You and one other decide on every paper, each without seeing the other. What you agree " \
-                            "on holds at once; where you differ, you settle it together. What is decided already " \
-                            "becomes the owner’s own reading; the trail up to now still tells it." },
-            weigh: { title: "Weighing twice", does: "weigh its papers", sees: "answers", path: "sheets",
-                     press: "Weigh twice from now on", second: "Second who weighs",
-                     begins: "You and one other fill in a sheet for every kept paper, each without seeing the other. " \
-                             "When both are done with a paper, what you judged alike holds, and the rest is settled " \
-                             "point by point. Sheets that are there become the owner’s own; numbers for outcomes are " \
-                             "written down together." }
+            sift: { title: "Reading twice", does: "read its papers", sees: "decides",
+                    path: "differences", press: "Read twice from now on", second: "Second reader",
+                    begins: "You and one other decide on every paper, each without seeing the " \
+                            "other. What you agree on holds at once; where you differ, you " \
+                            "settle it together. What is decided already becomes the owner’s " \
+                            "own reading; the trail up to now still tells it." },
+            weigh: { title: "Weighing twice", does: "weigh its papers", sees: "answers",
+                     path: "sheets", press: "Weigh twice from now on", second: "Second who weighs",
+                     begins: "You and one other fill in a sheet for every kept paper, each " \
+                             "without seeing the other. When both are done with a paper, what " \
+                             "you judged alike holds, and the rest is settled point by point. " \
+                             "Sheets that are there become the owner’s own; numbers for " \
+                             "outcomes are written down together." }
           }.freeze
           private_constant :CHOICES, :SAID
 
@@ -37,7 +39,8 @@ module Hobrin
             super(errors:)
             @id = id
             @shared = Services::ShareInquiry.new(context).read(id)
-            @apart = { sift: Services::ReadTwice.new(context, id), weigh: Services::WeighTwice.new(context, id) }
+            @apart = { sift: Services::ReadTwice, weigh: Services::WeighTwice }
+                     .transform_values { |service| service.new(context, id) }
             @question = Services::ReadInquiry.new(context).call(id).question.text
           end
 
@@ -46,7 +49,9 @@ module Hobrin
 
           # What can be done twice: Array of Twice.
           def twice
-            @apart.map { |step, apart| Twice.new(step:, names: apart.readers.map(&:name), **SAID.fetch(step)) }
+            @apart.map do |step, apart|
+              Twice.new(step:, names: apart.readers.map(&:name), **SAID.fetch(step))
+            end
           end
 
           def second_choices = @shared.people.keys.map { |person| [person.id, person.name, false] }

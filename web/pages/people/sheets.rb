@@ -41,7 +41,8 @@ module Hobrin
           def settled_points
             @overview.settled.map do |pair, holds|
               points = pair.differing.map do |key|
-                said = names.zip([pair.first, pair.second]).map { |name, sheet| [name, words_at(key, sheet)] }
+                said = names.zip([pair.first, pair.second])
+                            .map { |name, sheet| [name, words_at(key, sheet)] }
                 [pair.name(key), said, words_at(key, holds)]
               end
               [twice.records[pair.record_id].title, points]
@@ -53,14 +54,16 @@ module Hobrin
           # Array of Counts.
           def tables
             concerns = Appraisal::Sheets::Concern::LEVELS.map(&:to_s)
-            [counts("Questions, by what each answered", Appraisal::Answer::WORDS.values, twice.answers),
+            answers = Appraisal::Answer::WORDS.values
+            [counts("Questions, by what each answered", answers, twice.answers),
              counts("Papers, by the concern that error came in", concerns, twice.concerns),
              counts("Papers, by level", (1..5).map(&:to_s), twice.levels)].reject(&:empty?)
           end
 
           # Array of Measures.
           def measured
-            { "Agreement on answers" => [twice.answers, %i[none]], "On concern" => [twice.concerns, %i[linear]],
+            { "Agreement on answers" => [twice.answers, %i[none]],
+              "On concern" => [twice.concerns, %i[linear]],
               "On levels" => [twice.levels, %i[linear]] }
               .map { |caption, (agreement, weightings)| measures(caption, agreement, weightings) }
               .reject { |one| one.rows.empty? }
@@ -82,7 +85,8 @@ module Hobrin
             path = "/inquiries/#{id}/weigh?#{Rack::Utils.build_query("paper" => pair.record_id)}"
             Row.new(id: pair.record_id, title: record.title, byline: record.byline, path:,
                     points: points(pair, sheets, place), finding: pair.agreed_finding,
-                    found: sheets.map { |name, sheet| [name, sheet.finding] }.reject { |_, text| text.empty? },
+                    found: sheets.map { |name, sheet| [name, sheet.finding] }
+                                 .reject { |_, text| text.empty? },
                     alike: Appraisal::Twice::Points.of(pair.first).size - pair.differing.size)
           end
 

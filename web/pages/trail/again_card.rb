@@ -35,7 +35,9 @@ module Hobrin
 
           # What other catalogues gave when they were asked last: Array of [name, records, day].
           def elsewhere
-            @page.inquiry.elsewhere.map { |one| [one.source, count_of(one.count, "record"), day(one.on)] }
+            @page.inquiry.elsewhere.map do |one|
+              [one.source, count_of(one.count, "record"), day(one.on)]
+            end
           end
 
           def elsewhere_path = @page.path(:narrow, show: "elsewhere")

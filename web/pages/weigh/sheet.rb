@@ -47,10 +47,11 @@ module Hobrin
           # What two who weigh the paper apart are told of it, nil where it is weighed as any other.
           def apart_words
             both = @page.apart.names
-            { mine: "#{both} weigh this paper, each without seeing the other. Say when you are done with it.",
-              waiting: "You are done with this paper, and the other is not yet. A change here opens your sheet again.",
-              open: "Both are done with this paper, and differ.",
-              theirs: "#{both} weigh this paper, each without seeing the other." }[standing]
+            theirs = "#{both} weigh this paper, each without seeing the other."
+            { theirs:, mine: "#{theirs} Say when you are done with it.",
+              waiting: "You are done with this paper, and the other is not yet. A change here " \
+                       "opens your sheet again.",
+              open: "Both are done with this paper, and differ." }[standing]
           end
 
           # Where the two settle it, once both are done.

@@ -20,7 +20,8 @@ module Hobrin
           # paper :: Paper. Gives a Hash of key to what is judged, without reasons and sentences.
           def of(paper)
             { "design" => paper.design, "reviewed" => paper.reviewed, "graded" => paper.graded,
-              **keyed("answers", paper.answers, &:says), **keyed("concerns", paper.concerns, &:concern),
+              **keyed("answers", paper.answers, &:says),
+              **keyed("concerns", paper.concerns, &:concern),
               **keyed("applies", paper.applies) { |near| near } }
           end
 

@@ -29,7 +29,8 @@ module Hobrin
         said, keywords = (others + names).partition { |name| matching(name) }
         keywords.each { |keyword| @keywords[keyword] += 1 }
         parts = own.map { |part| preferred(part) } + found + said
-        headings = parts.group_by { |part| label(part) }.map { |label, same| Indexing.together(label, same) }
+        headings = parts.group_by { |part| label(part) }
+                        .map { |label, same| Indexing.together(label, same) }
         same = headings == record.headings && keywords == record.keywords
         same ? record : record.with(headings:, keywords:)
       end
@@ -41,7 +42,9 @@ module Hobrin
           plain = Text::Tokens.line(name)
           back, headings = [], []
           record.headings.each do |one|
-            gone, stay = one.parts.partition { |part| text(part) != one.label && Text::Tokens.line(text(part)) == plain }
+            gone, stay = one.parts.partition do |part|
+              text(part) != one.label && Text::Tokens.line(text(part)) == plain
+            end
             back += gone
             headings << (gone.empty? ? one : together(one.label, stay)) if stay.any?
           end
@@ -51,7 +54,8 @@ module Hobrin
 
         # One heading of all that is filed under a label. parts :: see Records::Indexing
         def together(label, parts)
-          first = parts.find { |part| part.is_a?(Records::Indexing) } || Records::Indexing.new(label:)
+          first = parts.find { |part| part.is_a?(Records::Indexing) }
+          first ||= Records::Indexing.new(label:)
           return first if parts.all? { |part| text(part) == label }
 
           first.with(label:, stands_for: parts)

@@ -12,10 +12,10 @@ module Hobrin
         attributes :readers
 
         def call(inquiry, _surroundings)
-          weighing = inquiry.weighing
-          Change.new(inquiry: inquiry.with(weighing: weighing.with(papers: weighing.papers.map(&:unjudged))),
-                     kind: :weigh_apart,
-                     facts: { readers: readers.join(" and "), papers: weighing.papers.count(&:weighed?) })
+          papers = inquiry.papers
+          weighing = inquiry.weighing.with(papers: papers.map(&:unjudged))
+          Change.new(inquiry: inquiry.with(weighing:), kind: :weigh_apart,
+                     facts: { readers: readers.join(" and "), papers: papers.count(&:weighed?) })
         end
       end
     end
