@@ -2,7 +2,7 @@
 
 module Hobrin
   module Services
-    # Some hundred entries of what comes in, read and laid out as the library writes them.
+    # A thousand entries at most of what comes in, read and laid out as the library writes them.
     #
     # batch :: Store::Batch; refusals :: Array of Exchange::Refusal; strange, keywords :: Hash of
     #   heading, and of keyword, that the thesaurus lacks to the records that carry it

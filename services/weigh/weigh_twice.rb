@@ -74,7 +74,8 @@ module Hobrin
         inquiry = self.inquiry
         ids = inquiry.kept_ids
         records = @context.library.records_by_id(ids).to_h { |one| [one.id, one] }
-        pairs, open = [both, to_settle(inquiry)].map { |all| all.select { |one| records.key?(one.record_id) } }
+        pairs = both(inquiry).select { |pair| records.key?(pair.record_id) }
+        open = pairs & to_settle(inquiry)
         Overview.new(readers:, weighed: done_of(ids), open:,
                      twice: Appraisal::Twice.new(pairs:, kind: inquiry.question.kind, records:),
                      settled: settled(pairs, inquiry), papers: ids.size)
@@ -121,13 +122,13 @@ module Hobrin
         own.with(reported: common&.reported || [])
       end
 
-      def both
+      def both(inquiry = self.inquiry)
         kind = inquiry.question.kind
         kept.both(@id, pair).map { |first, second| Appraisal::Twice::Pair.new(first:, second:, kind:) }
       end
 
       def to_settle(inquiry = self.inquiry)
-        both.select do |one|
+        both(inquiry).select do |one|
           inquiry.kept_ids.include?(one.record_id) && !inquiry.paper(one.record_id)&.weighed?
         end
       end
