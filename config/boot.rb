@@ -29,8 +29,8 @@ module Hobrin
                "demo" => Demo, "learning" => Learning }.freeze
     # Folders that only hold files together, one for each step or table; what is in them belongs to
     # the layer itself.
-    GROUPS = %w[store/* store/library/nearness store/library/imports services/* web/pages/weigh/pictures web/drawing
-                web/helpers cli/commands/people cli/commands/keeping
+    GROUPS = %w[store/* store/library/nearness store/library/imports store/library/words services/*
+                web/pages/weigh/pictures web/drawing web/helpers cli/commands/people cli/commands/keeping
                 demo/inquiries].freeze
     # What is no Ruby of a layer, or a program of its own.
     IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].freeze

@@ -41,7 +41,10 @@ module Hobrin
       end
 
       # message :: what is to be said of it, or nil
-      def finish(message = nil) = @library.finish_import(@import, at: @context.now, message:)
+      def finish(message = nil)
+        @library.finish_import(@import, at: @context.now, message:)
+        @library.keep_frequent_words
+      end
 
       private
 

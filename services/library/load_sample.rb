@@ -48,6 +48,7 @@ module Hobrin
           end
         end
         library.finish_import(import, at: @context.now)
+        library.keep_frequent_words
       end
 
       # Sample inquiries of a start that was cut off are made anew: nobody has worked on them yet.

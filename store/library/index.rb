@@ -14,6 +14,7 @@ module Hobrin
         @db = db
         @facets = FacetSets.new(db)
         @texts = FullText.new(db, &)
+        @one_word = OneWord.new(db, @texts)
         @sets = Kept.new
         @spellings = Kept.new(most: MOST_SPELLINGS)
         freeze
@@ -25,7 +26,7 @@ module Hobrin
       def not_indexed = sets(:unindexed).fetch("yes") { Records::RecordSet.empty }
       def unstated(limit) = facet(:unstated, [limit.to_s])
 
-      def words(leaf) = @texts.words(leaf)
+      def words(leaf) = @one_word.call(leaf, among: everything) || @texts.words(leaf)
       def whole(leaf) = @texts.whole(leaf)
       def near(leaf) = @texts.near(leaf)
 

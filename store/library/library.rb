@@ -122,6 +122,10 @@ module Hobrin
         end
       end
 
+      # Keeps the sets of frequent words ready, after an import. Nothing that is answered changes, but
+      # how soon.
+      def keep_frequent_words = FrequentWords.new(@db).keep
+
       # Gives the papers that carry a name the heading that it stands for, or of a match that goes,
       # the name again. Gives how many changed.
       def apply_match(match)

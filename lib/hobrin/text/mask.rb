@@ -36,6 +36,9 @@ module Hobrin
         beginning? ? word.start_with?(stem) : pieces_fit?(word)
       end
 
+      # Those of some folded words that it takes in.
+      def among(words) = words.select { |word| match?(word) }
+
       # Whether one word might fit this and another mask; true, too, where that is not easily told.
       def meets?(other)
         return match?(other.word) if other.plain?

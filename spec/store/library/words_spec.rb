@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "sequel"
+
 # A word that stands in a paper is found by that word, whatever its letters; and only there.
 RSpec.describe "Words of the library" do
   # Letters of many scripts and shapes, signs that are none, and marks that belong to a letter.
@@ -74,6 +76,58 @@ RSpec.describe "Words of the library" do
         expect([typed, evaluator.count(words(typed))]).to eq([typed, 0])
       end
       expect(evaluator.call(words("al?ha")).to_a).to eq([1])
+    end
+  end
+
+  # Terms of one word, with masks, too, in one field and in several.
+  def single_words(vocabulary)
+    typed = vocabulary.grep(/.{4}/) + %w[war* wa?d* nig* sle* l?rm noi?e xyz*]
+    typed.product([[:title], [:abstract], %i[keywords], %i[title abstract keywords]]).map do |one, fields|
+      words(one, fields:)
+    end
+  end
+
+  def finish(library, turn, at)
+    library.finish_import(library.imports.begin(name: "x", digest: turn.to_s, size: 0, at:), at:)
+  end
+
+  # Sets of frequent words are kept ready when an import ends, lag behind while one goes on, and are
+  # mended where papers are written anew: none of it may show in an answer.
+  it "answers a word by the sets that are kept ready as the papers have it, however far they lag behind" do
+    stub_const("Hobrin::Store::FrequentWords::LEAST", 3)
+    random = Random.new(28)
+    vocabulary = %w[ward wards warden night nights noise sleep slept sleeping Überwach lärm of CO₂ 95]
+    text = lambda do |most|
+      vocabulary.sample(random.rand(0..most), random:).join([" ", "-", ", "].sample(random:))
+    end
+    paper = lambda do |id|
+      keywords = Array.new(random.rand(3)) { text[2] }.reject(&:empty?)
+      a_record(id:, title: "Paper #{text[3]}", abstract: text[6], keywords:)
+    end
+    leaves, reading, ids = single_words(vocabulary), PlainReading.new([], []), []
+    Dir.mktmpdir do |folder|
+      library = Hobrin::Boot.context(home: Pathname(folder)).library
+      library.add([paper["first"]])
+      200.times do |turn|
+        case random.rand(6)
+        when 0, 1 then library.add(Array.new(3) { |place| paper[ids.push("#{turn} #{place}").last] })
+        when 2
+          changed = Hobrin::Store::Batch.of(ids.sample(2, random:).map(&paper))
+          library.add_batch(changed, renew: true)
+        when 3 then library.take_out([ids.delete(ids.sample(random:))].compact, at: "2026-11-28")
+        when 4 then finish(library, turn, "2026-11-28")
+        when 5 then library.keep_frequent_words
+        end
+        index = library.index
+        records = index.everything.zip(library.numbered_all(index.everything.to_a))
+        leaves.sample(12, random:).each do |leaf|
+          expected = records.filter_map { |number, record| number if reading.match?(record, leaf) }
+          expect([turn, leaf, index.words(leaf).to_a]).to eq([turn, leaf, expected])
+        end
+      end
+      kept = Sequel.sqlite("#{folder}/library.sqlite3") { |db| db[:word_sets].distinct.select_map(:word) }
+      expect(kept).to include("ward", "night", "uberwach", "larm", "co2")
+      expect(kept).not_to include("of", "95")
     end
   end
 

@@ -28,6 +28,7 @@ module Hobrin
         batch = Batch.of(changed.map(&:last))
         numbers = changed.each_with_index.to_h { |(number, *), place| [place, number] }
         Removal.new(@db).forget_words(changed.map { |number, before, _| [number, before] })
+        FrequentWords.new(@db).rewritten(changed)
         @db[:citations].where(number: numbers.values).delete
         [WordRows, Citations].each { |table| table.new(@db).add(batch, numbers) }
         numbers.each { |place, number| update(number, *batch.rows[place]) }

@@ -42,7 +42,13 @@ module Hobrin
       #   marks, so
       # nothing that a person types is read as full-text syntax. Raises InputError (:words) for a
       # mask that takes in too much.
-      def words(leaf) = matching(leaf.fields, phrases(leaf.text).join(" OR "))
+      # above :: only records with a higher number
+      def words(leaf, above: 0) = matching(leaf.fields, phrases(leaf.text).join(" OR "), above:)
+
+      # Records that have any of these folded words in any of these fields.
+      def any(words, fields, above: 0)
+        matching(fields, words.map { |word| "\"#{word}\"" }.join(" OR "), above:)
+      end
 
       # leaf :: Strategy::WholeText
       def whole(leaf)
@@ -100,10 +106,11 @@ module Hobrin
       end
 
       # One row, one text: far quicker than a row for each record.
-      def matching(fields, query)
+      def matching(fields, query, above: 0)
         columns = COLUMNS.values_at(*fields).join(" ")
-        numbers = @db[:texts].where(Sequel.lit("texts MATCH ?", "{#{columns}} : (#{query})"))
-                             .get(Sequel.lit("json_group_array(rowid)"))
+        found = @db[:texts].where(Sequel.lit("texts MATCH ?", "{#{columns}} : (#{query})"))
+        found = found.where { rowid > above } if above.positive?
+        numbers = found.get(Sequel.lit("json_group_array(rowid)"))
         Records::RecordSet.of(JSON.parse(numbers))
       end
 
