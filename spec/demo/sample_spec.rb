@@ -40,8 +40,6 @@ RSpec.describe "The demo", :slow do
           Process.kill("INT", process.pid)
           expect(process.value.exitstatus).to eq(0)
         end
-        # The library can be made again; the inquiries are kept.
-        FileUtils.rm(Dir.glob("#{home}/library.sqlite3*"))
       end
     end
   end

@@ -97,7 +97,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
     turn = 0
     routes.each do |path, names|
       names.each do |name|
-        some = values.to_a.rotate(turn += 5).first([2, values.size / names.size].max)
+        some = values.to_a.rotate(turn += 5).first(values.size.fdiv(names.size).ceil)
         some.each { |kind, value| yield path, name, kind, value }
       end
     end

@@ -77,7 +77,7 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
   # What is read there is the tree that was counted here.
   it "writes what it says: the text, read again, finds what the changed search finds", :slow do
     strategies = RandomStrategies.new(18, context.library.thesaurus, SampleHome.records)
-    60.times do
+    40.times do
       tree = strategies.tree(2)
       kinds.each_value do |kind|
         found = part(tree, kind.ability)

@@ -51,7 +51,7 @@ RSpec.describe Hobrin::Question::Understanding do
   end
 
   it "learns the same from the same, and more from more" do
-    few = learning::Examples.tuned_on.each_slice(20).map(&:first)
+    few = learning::Examples.tuned_on.each_slice(40).map(&:first)
     way = learning::Training::CHOSEN.dup.tap do |one|
       one.settings = one.settings.dup.tap { |settings| settings.rounds = 2 }
       one.kind_rounds = 8

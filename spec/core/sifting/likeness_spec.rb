@@ -39,7 +39,7 @@ RSpec.describe Hobrin::Store::Alike, :sample do
   it "finds nearly all of the ten papers that are most alike" do
     library = context.library
     likeness = library.likeness
-    all = library.numbered_all(library.index.everything.to_a.first(4_000)).to_h do |record|
+    all = library.numbered_all(library.index.everything.to_a.first(2_500)).to_h do |record|
       [record, likeness.vector(record)]
     end
     found = all.keys.sample(15, random: Random.new(3)).map do |record|
