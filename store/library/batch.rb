@@ -26,10 +26,9 @@ module Hobrin
       # The same names come again and again.
       def self.authors(records)
         folded = Hash.new { |known, name| known[name] = Text::Tokens.line(name) }
+        initials = Hash.new { |known, name| known[name] = Text::Folding.fold(Records::Author.initials(name)) }
         records.map do |record|
-          record.authors.map do |author|
-            [folded[author.family], Text::Folding.fold(author.initials)]
-          end
+          record.authors.map { |author| [folded[author.family], initials[author.given]] }
         end
       end
 

@@ -31,10 +31,10 @@ module Hobrin
 
       def self.size(one)
         case one
+        when String then one.size
         when Records::Author then one.family.to_s.size + one.given.to_s.size + one.suffix.to_s.size
         when Records::Indexing
-          [one.label, *one.aspects, *one.stands_for].sum { |part| size(part) }
-        else one.size
+          one.label.size + one.aspects.sum(&:size) + one.stands_for.sum { |part| size(part) }
         end
       end
 

@@ -30,7 +30,10 @@ module Hobrin
         both unless both.empty?
       end
 
-      def initials = given.to_s.scan(INITIAL).join
+      def initials = self.class.initials(given)
+
+      # given :: String or nil
+      def self.initials(given) = given.to_s.scan(INITIAL).join
     end
   end
 end

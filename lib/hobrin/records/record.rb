@@ -31,7 +31,7 @@ module Hobrin
         rest[:title] = title
         TEXTS.each { |name, variable| instance_variable_set(variable, kept(rest.delete(name))) }
         LISTS.each do |name, variable|
-          instance_variable_set(variable, Array(rest.delete(name)).dup.freeze)
+          instance_variable_set(variable, kept_list(rest.delete(name)))
         end
         raise ArgumentError, "unknown: #{rest.keys.join(", ")}" unless rest.empty?
 
@@ -60,6 +60,8 @@ module Hobrin
 
       # A frozen text is kept as it is; another is copied, so that nobody can change it afterwards.
       def kept(text) = text.frozen? ? text : text.dup.freeze
+
+      def kept_list(list) = list.is_a?(Array) && list.frozen? ? list : Array(list).dup.freeze
     end
   end
 end

@@ -4,7 +4,9 @@ module Hobrin
   module Store
     # Who cites whom among the papers of the library.
     class Citations
-      INSERT = "INSERT OR IGNORE INTO citations (cited, number) VALUES (?, ?)"
+      # All of a batch at once, as one JSON text, and in order.
+      INSERT = "INSERT OR IGNORE INTO citations (cited, number) SELECT value ->> 0, value ->> 1 FROM json_each(?) " \
+               "ORDER BY 1, 2"
       private_constant :INSERT
 
       def initialize(db)
@@ -14,7 +16,9 @@ module Hobrin
       # numbers :: Hash of places in a Batch to the numbers under which its records are written
       def add(batch, numbers)
         pairs = numbers.flat_map { |place, number| batch.cites[place].map { |cited| [cited, number] } }
-        @db.synchronize { |connection| Rows.write(connection, INSERT, pairs) { |pair| pair } } if pairs.any?
+        return if pairs.empty?
+
+        @db.synchronize { |connection| Rows.write(connection, INSERT, [JSON.generate(pairs)]) { |text| [text] } }
       end
 
       # ids :: of papers. Gives a Hash of each to the ids of the papers that cite it.

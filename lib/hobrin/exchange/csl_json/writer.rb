@@ -45,17 +45,15 @@ module Hobrin
           end
 
           def custom(record)
-            compact("types" => record.types, "headings" => record.headings.map do |heading|
-              heading(heading)
-            end,
+            compact("types" => record.types, "headings" => record.headings.map { |one| heading(one) },
                     "ages" => record.ages, "sex" => record.sex, "species" => record.species, "place" => record.country,
                     "flags" => record.flags, "added" => record.added, "cites" => record.cites, "links" => record.links,
-                    "keywords" => (unless Keyword.parted(Keyword.joined(record.keywords)) == record.keywords
-                                     record.keywords
-                                   end),
-                    "nurses" => record.authors.each_index.select do |place|
-                      record.authors[place].nurse
-                    end)
+                    "keywords" => (record.keywords unless Keyword.whole?(record.keywords)),
+                    "nurses" => nurses(record.authors))
+          end
+
+          def nurses(authors)
+            authors.each_index.select { |place| authors[place].nurse } if authors.any?(&:nurse)
           end
 
           def heading(indexing)
@@ -66,7 +64,14 @@ module Hobrin
           def part(part) = part.is_a?(String) ? { "keyword" => part } : heading(part)
 
           def compact(hash)
-            hash.reject { |_, value| value.nil? || (value.respond_to?(:empty?) && value.empty?) }
+            hash.delete_if { |_, value| absent?(value) }
+          end
+
+          def absent?(value)
+            case value
+            when nil then true
+            when String, Array, Hash then value.empty?
+            end
           end
         end
       end

@@ -68,7 +68,7 @@ module Hobrin
 
       private
 
-      def matching(name) = @matches[Text::Tokens.line(name)]
+      def matching(name) = (@matches[Text::Tokens.line(name)] unless @matches.empty?)
 
       # A heading as the thesaurus has it.
       def preferred(part)

@@ -24,9 +24,12 @@ module Hobrin
           keywords.size == 1 ? "#{keywords.first};" : keywords.join("; ")
         end
 
+        # Whether they come back from one text as they were.
+        def whole?(keywords) = keywords.empty? || parted(joined(keywords)) == keywords
+
         # The other way: parted at semicolons where there are any, at commas otherwise.
         def parted(text)
-          text.to_s.split(text.to_s.include?(";") ? /\s*;\s*/ : /\s*,\s*/).map(&:strip).reject(&:empty?)
+          text.to_s.split(text.to_s.include?(";") ? ";" : ",").map(&:strip).reject(&:empty?)
         end
 
         # keywords :: Array of String; thesaurus :: Thesaurus.
@@ -56,8 +59,10 @@ module Hobrin
         end
 
         def under_aspect(name, main, thesaurus)
+          return unless name.include?("/")
+
           label, aspect = name.split("/", 2).map(&:strip)
-          found = aspect && (main ? thesaurus.named(label) : thesaurus.heading(label))
+          found = (main ? thesaurus.named(label) : thesaurus.heading(label))
           [found.label, aspect] if found&.aspects&.include?(aspect)
         end
 

@@ -7,7 +7,8 @@ module Hobrin
     # text that begins with the mark of UTF-16 is that.
     module Utf8
       UTF16 = { "\xFF\xFE".b => Encoding::UTF_16LE, "\xFE\xFF".b => Encoding::UTF_16BE }.freeze
-      CONTROL = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F]/
+      # As `count` and `delete` of a String take it, which are far quicker than a pattern.
+      CONTROL = "\u0000-\u0008\u000B\u000C\u000E-\u001F\u007F"
       private_constant :UTF16, :CONTROL
 
       # bytes :: String. Gives it as valid UTF-8 without control characters; tabs and line ends
@@ -18,13 +19,13 @@ module Hobrin
 
         text = bytes.dup.force_encoding(Encoding::UTF_8)
         text = windows(bytes) unless text.valid_encoding?
-        text.match?(CONTROL) ? text.gsub(CONTROL, "") : text
+        text.count(CONTROL).zero? ? text : text.delete(CONTROL)
       end
 
       # The end may be cut within a letter.
       def self.marked(bytes, mark)
         text = bytes.byteslice(2..).force_encoding(UTF16.fetch(mark))
-        text.encode(Encoding::UTF_8, invalid: :replace, undef: :replace).gsub(CONTROL, "")
+        text.encode(Encoding::UTF_8, invalid: :replace, undef: :replace).delete(CONTROL)
       end
 
       def self.windows(bytes)
