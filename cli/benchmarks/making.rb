@@ -9,7 +9,9 @@ module Hobrin
       class Making
         # So many records are also put into a bare full-text table, for comparison.
         PLAIN = 5_000
-        private_constant :PLAIN
+        # So many records go to what stands beside at once.
+        TOGETHER = 500
+        private_constant :PLAIN, :TOGETHER
 
         # size :: records; home :: Pathname of a folder; err :: where progress is drawn
         # beside :: XapianCounts that gets the same records, or nil
@@ -26,7 +28,7 @@ module Hobrin
         # way].
         def call
           Services::ImportThesaurus.new(@context).call(Demo::SampleThesaurus.headings)
-          meanwhile { write }
+          make
           took = Timing.once { import }
           [@size / took * 1000, plain]
         ensure
@@ -35,32 +37,26 @@ module Hobrin
 
         private
 
-        def records = Demo::SampleLibrary.new(size: @size)
-
-        # Fills what is beside in a process of its own, while the block runs; both end before
-        # anything is timed.
-        def meanwhile
-          filling = Process.fork { filled } if @beside
-          yield
-          _, status = Process.wait2(filling) if filling
-          raise StateError, "What stands beside could not be filled." if status && !status.success?
+        # Another process makes the records and writes them into the file, while this one fills what
+        # stands beside; both end before anything is timed.
+        def make
+          maker = Services::ForkedReader.new { |give| write { |some| give[some] if @beside } }
+          made = Enumerator.new { |out| nil while maker.take { |some| some.each { |record| out << record } } }
+          @beside ? @beside.fill(made) : made.to_a
+        ensure
+          maker&.stop
         end
 
-        # The databases of the process before are left alone.
-        def filled
-          @beside.fill(records)
-          Process.exit!(true)
-        rescue StandardError => e
-          warn e.full_message
-          Process.exit!
-        end
-
+        # Yields the records, some at a time.
         def write
           bar = Progress.new("making #{@size}", total: @size, err: @err)
           @file.open("w") do |io|
-            records.each.with_index do |record, place|
-              io << (place.zero? ? "[\n" : ",\n") << JSON.generate(Exchange::CslJson::Writer.item(record))
-              bar.at(place) if (place % 500).zero?
+            io << "[\n"
+            Demo::SampleLibrary.new(size: @size).each.each_slice(TOGETHER).with_index do |some, turn|
+              items = some.map { |record| JSON.generate(Exchange::CslJson::Writer.item(record)) }
+              io << (turn.zero? ? "" : ",\n") << items.join(",\n")
+              bar.at(turn * TOGETHER)
+              yield some
             end
             io << "\n]\n"
           end

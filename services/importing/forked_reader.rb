@@ -8,10 +8,14 @@ module Hobrin
       LENGTH = "N"
       # What waits to be taken.
       AHEAD = 2
-      private_constant :LENGTH, :AHEAD
+      # What is given over last: a process that was killed gives no such thing.
+      ENDED = :ended
+      CUT_OFF = "The process that read the file ended before its time. What it had read is in the library; go on " \
+                "with the rest."
+      private_constant :LENGTH, :AHEAD, :ENDED, :CUT_OFF
 
       # The block runs in the new process. It is given a Proc that gives a value over: one of plain
-      # Structs, texts and numbers. An error of Hobrin's goes the same way.
+      # Structs, texts and numbers. What goes wrong there goes the same way.
       def initialize(&work)
         @from, to = IO.pipe(binmode: true)
         @pid = start(to, work)
@@ -21,12 +25,13 @@ module Hobrin
       end
 
       # Yields the next value, when it is there. Gives true; false when there are no more. Raises
-      # the error that ended it.
+      # the error that ended it, or UnavailableError where it was killed.
       def take
-        text = @waiting.pop or return false
+        text = @waiting.pop or raise UnavailableError, CUT_OFF
         # It comes from a process of our own.
         value = Marshal.load(text) # rubocop:disable Security/MarshalLoad
         raise value if value.is_a?(Exception)
+        return false if value == ENDED
 
         yield value
         true
@@ -56,8 +61,13 @@ module Hobrin
 
       def run(to, work)
         work.call(->(value) { give(to, value) })
+        give(to, ENDED)
       rescue Hobrin::Error => e
         give(to, e)
+      rescue Errno::EPIPE
+        raise
+      rescue StandardError => e
+        give(to, RuntimeError.new(e.full_message(highlight: false)))
       end
 
       def give(to, value)

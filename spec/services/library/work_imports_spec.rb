@@ -4,12 +4,13 @@
 RSpec.describe Hobrin::Services::WorkImports do
   # Papers as a reference manager writes them, with the faults that such files have: white space,
   # keywords in one line, dates cut short, an entry without a title, the same paper twice.
-  def ris(count, from: 0)
+  def ris(count, from: 0, note: "none")
     Array.new(count) do |place|
       number = from + place
       title = (number % 97).zero? ? "" : "Night paper #{number}"
       ["TY  - JOUR", "ID  - n#{number}", "TI  - #{title} ", "AU  - Vendrillon, A#{number % 26}",
-       "PY  - 20#{10 + (number % 16)}", "KW  - sleep; night care", "ER  - ", ""].join("\r\n")
+       "PY  - 20#{10 + (number % 16)}", "KW  - sleep; night care", "N1  - #{note}",
+       "ER  - ", ""].join("\r\n")
     end.join
   end
 
@@ -125,6 +126,25 @@ RSpec.describe Hobrin::Services::WorkImports do
   def worked(pid)
     stat = File.read("/proc/#{pid}/stat").split
     stat[2] == "Z" ? 100.0 : stat[13, 2].sum(&:to_i) / 100.0
+  end
+
+  it "does not take half a file for the whole when the processes that read it ahead are killed" do
+    pids, killed = [], []
+    allow(Process).to receive_messages(spawn: nil, detach: nil)
+    allow(Process).to(receive(:fork).and_wrap_original { |fork, &work| fork.call(&work).tap { |pid| pids << pid } })
+    with_home do |context|
+      import = waiting(context, ris(12_000, note: "x" * 80))
+      allow(context.library.imports).to receive(:add).and_wrap_original do |add, *given, **rest|
+        add.call(*given, **rest).tap { killed.concat(pids).each { |pid| Process.kill(:KILL, pid) } if killed.empty? }
+      end
+      described_class.new(context).call
+      expect(now(context, import)).to have_attributes(state: "failed", entries: be_between(1_000, 10_000),
+                                                      message: /ended before its time/)
+      Hobrin::Services::ChangeImport.new(context).go_on(import.id)
+      described_class.new(context).call
+      expect(now(context, import)).to have_attributes(state: "done", entries: 12_000, known: 0, message: nil)
+      expect(whole(context)).to eq(plain([ris(12_000)]))
+    end
   end
 
   it "gives papers the heading that a keyword stands for, those that are here and those to come" do

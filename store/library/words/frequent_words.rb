@@ -72,6 +72,8 @@ module Hobrin
         changed.each do |number, *records|
           before, after = records.map { |record| FullText.columns(record) }
           Strategy::TextTerm::FIELDS.keys.zip(before, after) do |field, *texts|
+            next if texts.first == texts.last
+
             old, new = texts.map { |text| Text::Tokens.of(text) }
             (old - new).each { |word| gone[[word, field]] |= [number] }
             (new - old).each { |word| come[[word, field]] |= [number] }
