@@ -69,6 +69,7 @@ module Hobrin
             service = Services::ImportRecords.new(@context)
             service.call(io, format: :csl, sample: true) { |_, bytes| bar.at(bytes) }
           end
+          @context.library.keep_frequent_words
           bar.finish
         end
 

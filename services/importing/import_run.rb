@@ -41,10 +41,7 @@ module Hobrin
       end
 
       # message :: what is to be said of it, or nil
-      def finish(message = nil)
-        @library.finish_import(@import, at: @context.now, message:)
-        @library.keep_frequent_words
-      end
+      def finish(message = nil) = @library.finish_import(@import, at: @context.now, message:)
 
       private
 

@@ -18,6 +18,7 @@ module Hobrin
         @context.incoming.alone do
           while (work = @imports.next_waiting || @context.library.matches.next_waiting)
             work.is_a?(Store::HeadingMatches::Match) ? match(work) : read(work)
+            keep_frequent_words
           end
         end
       end
@@ -70,6 +71,13 @@ module Hobrin
         @context.library.apply_match(match)
       rescue StandardError
         @context.library.matches.fail(match)
+      end
+
+      # What cannot be kept now is kept after the next import.
+      def keep_frequent_words
+        @context.library.keep_frequent_words
+      rescue UnavailableError
+        nil
       end
 
       def stopped?(import) = @imports.find(import.id).state == "stopped"
