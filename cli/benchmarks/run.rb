@@ -36,7 +36,7 @@ module Hobrin
         PLAIN_NUMBERS = 15
         PLAIN_WHAT_IFS = 2
         PLAIN_PREVIEWS = 5
-        XAPIAN_WHAT_IFS = 20
+        XAPIAN_WHAT_IFS = 10
         MUST_FIND = 6
         # Those that the plain way knows, too.
         LIMITS = [*Strategy::Limit::NAMES, :dates].freeze
