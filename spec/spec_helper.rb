@@ -16,4 +16,5 @@ RSpec.configure do |config|
   config.include SmallSample, :small_sample
   config.include Client, :client
   config.include Browser, :browser
+  config.include CleanView, :browser
 end

@@ -2,8 +2,6 @@
 
 # The same search in another catalogue, in the real browser, with a stand-in that answers.
 RSpec.describe "Searching elsewhere", :sample, :browser do
-  include CleanView
-
   def context
     @context ||= Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock,
                                       allowed: "127.0.0.1:#{@port}")

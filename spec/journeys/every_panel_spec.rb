@@ -2,8 +2,6 @@
 
 # What opens beside or below the work is as clean as the step itself.
 RSpec.describe "Every panel", :sample, :browser do
-  include CleanView
-
   opened = %w[term:8 term:11 heading:O:Noise gain:I overlap papers:I list:O
               paper:10.5555/hobrin.trial-2026-new]
   [*opened.map { |panel| "/inquiries/1/word?open=#{panel}" }, "/inquiries/5/word",

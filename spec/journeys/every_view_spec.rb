@@ -3,7 +3,11 @@
 # What holds on every view: nothing foreign is asked for, and nothing is in the way of a person who
 # cannot see, or cannot open a wide window.
 RSpec.describe "Every view", :sample, :browser do
-  include CleanView
+  it "is not called clean when something is wrong" do
+    visit "/"
+    page.execute_script("document.querySelector('main').append(document.createElement('img'))")
+    expect(page).not_to be_clean
+  end
 
   steps = %w[ask word narrow sift weigh act trail narrow?opened=limit-age ask?phrase=P:3 trail?line=20&with=31
              narrow?show=limits narrow?show=filters&kind=diagnosis trail?again=yes

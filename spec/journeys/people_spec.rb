@@ -23,7 +23,7 @@ RSpec.describe "People", :browser do
       { required: true, post: outbox }
     end
 
-    def clean = expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+    def clean = expect(page).to be_clean
 
     it "join by an address, put a second step on, and come back with it" do
       visit "/inquiries/1/sift"
@@ -89,7 +89,7 @@ RSpec.describe "People", :browser do
       click_link "Sift"
       expect(page).to have_css(".twice-bar", text: "3 differences to settle")
       click_link "Where you differ, and how far you agree"
-      expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+      expect(page).to be_clean
       expect(page).to have_text("agree on 32 (86 %)")
       within first(".difference") do
         fill_in "Why, in a word", with: "Groups were made by date."
@@ -106,7 +106,7 @@ RSpec.describe "People", :browser do
       visit "/inquiries/1/weigh"
       expect(page).to have_css(".tab", text: "7 kept")
       visit "/inquiries/1/people"
-      expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+      expect(page).to be_clean
       within(:xpath, "//section[contains(., 'Reading twice')]") { click_button "End it: what holds already stays" }
       expect(page).to have_button("Read twice from now on")
     end
@@ -124,13 +124,13 @@ RSpec.describe "People", :browser do
       visit "/inquiries/4/weigh"
       expect(page).to have_css(".twice-bar", text: "Maren Vendrillon is done with 5, Oskar Thimmel is done with 0")
       expect(page).to have_css(".dock-count", text: /\A0\s+of 5 weighed/)
-      expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+      expect(page).to be_clean
       within(".sheet") { first("label", text: "Mostly").click }
       expect(page).to have_css(".dock-count", text: /\A1\s+of 5 weighed/)
       click_button "Done with this paper"
       click_link "Settle it together"
       expect(page).to have_text("1 to settle, 0 settled")
-      expect(page).to be_axe_clean.according_to(*CleanView::WIDE)
+      expect(page).to be_clean
       sign_out
       be "Maren Vendrillon"
       visit "/inquiries/4/sheets"

@@ -9,8 +9,8 @@ module Hobrin
     # makes one of them again.
     class FacetSets
       INSERT = "INSERT INTO facets (name, value, part, records) VALUES (?, ?, ?, ?)"
-      # The parts of so many values are joined at once.
-      TOGETHER = 200
+      # So many parts are joined at once.
+      TOGETHER = 20_000
       private_constant :INSERT, :TOGETHER
 
       def initialize(db)
@@ -26,9 +26,11 @@ module Hobrin
       # Joins the parts of each value into one; some values at a time, since all of them may be more
       # than there is room for.
       def join
-        scattered = @db[:facets].group(:name, :value).having { count.function.* > 1 }
-        scattered.select_map(%i[name value]).group_by(&:first).each do |name, pairs|
-          pairs.map(&:last).each_slice(TOGETHER) { |values| join_values(name, values) }
+        parts = Sequel.function(:count).*
+        scattered = @db[:facets].group(:name, :value).having { parts > 1 }
+        scattered.select_map([:name, :value, parts.as(:parts)]).group_by(&:first).each do |name, rows|
+          together = [TOGETHER / rows.map(&:last).max, 1].max
+          rows.map { |row| row[1] }.each_slice(together) { |values| join_values(name, values) }
         end
       end
 
