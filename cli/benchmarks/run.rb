@@ -91,7 +91,7 @@ module Hobrin
           turn = 0
           ms = Timing.median { word_figures(Work.changed(Work.blocks, turn += 1)) }
           Line.new(work: "Word step after one changed term", ms:, plain_ms: @plain_word_ms, xapian_ms: @xapian_word_ms,
-                   note: "leaves warm; one count for each number the plain way")
+                   note: "leaves warm, what did not change kept; the plain way counts each number")
         end
 
         def word_figures(blocks)

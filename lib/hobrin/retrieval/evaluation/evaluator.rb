@@ -6,7 +6,7 @@ module Hobrin
     # everything above is set algebra. Safe to share between threads. When the library changes, make
     # a new one.
     class Evaluator < Strategy::TreeWalker
-      MOST_DERIVED = 24
+      MOST_DERIVED = 100
       private_constant :MOST_DERIVED
 
       attr_reader :thesaurus, :index, :filters
@@ -46,7 +46,10 @@ module Hobrin
       def count(tree) = call(tree).size
 
       # Lets all kept answers go, so that the next ones are asked of the index anew.
-      def forget = @cache.clear
+      def forget
+        @cache.clear
+        @lock.synchronize { @derived.clear }
+      end
 
       private
 

@@ -20,8 +20,11 @@ module Hobrin
         def empty? = size.zero?
       end
 
-      # block :: a Strategy::Block; evaluator :: an Evaluator
-      def self.of(block, evaluator)
+      # block :: a Strategy::Block; evaluator :: an Evaluator. Those of a block that is as it was are
+      # kept: on a page most blocks are.
+      def self.of(block, evaluator) = evaluator.derived([self, block]) { work_out(block, evaluator) }
+
+      def self.work_out(block, evaluator)
         sets = block.terms.to_h { |term| [term.id, evaluator.call(term.leaf)] }
         whole = evaluator.call(block.tree)
         found = Records::RecordSet.union(sets.values_at(*block.in_use.map(&:id)))
@@ -47,7 +50,7 @@ module Hobrin
           [term.id, TermFigures.new(size: set.size, alone: size)]
         end
       end
-      private_class_method :headings_of, :term_figures
+      private_class_method :work_out, :headings_of, :term_figures
 
       def empty? = size.zero?
     end
