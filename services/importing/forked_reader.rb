@@ -77,11 +77,18 @@ module Hobrin
 
       # Takes in what is given over while this process does something else.
       def listen
-        while (length = @from.read(4))
-          @waiting << @from.read(length.unpack1(LENGTH))
+        while (text = whole)
+          @waiting << text
         end
       ensure
         @waiting.close
+      end
+
+      # The next that was given over; nil where there is no more, or no more than a part of it.
+      def whole
+        length = @from.read(4)&.unpack1(LENGTH) or return
+        text = @from.read(length)
+        text if text&.bytesize == length
       end
     end
   end
