@@ -35,7 +35,7 @@ module Hobrin
         # them would take half an hour.
         PLAIN_NUMBERS = 15
         PLAIN_WHAT_IFS = 2
-        PLAIN_PREVIEWS = 5
+        PLAIN_PREVIEWS = 3
         XAPIAN_WHAT_IFS = 10
         MUST_FIND = 6
         # Those that the plain way knows, too.

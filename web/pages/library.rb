@@ -110,11 +110,16 @@ module Hobrin
 
         def row(import)
           Row.new(id: import.id, name: import.name, begun: day_and_time(import.begun_at),
-                  state: STATES.fetch(import.state), says: says(import), part: part(import),
+                  state: state(import), says: says(import), part: part(import),
                   presses: presses(import), message: (unless import.format == "skos"
                                                         import.message
                                                       end), strange: strange(import),
                   refused_path: refused_path(import), back_path: back_path(import))
+        end
+
+        # What was cut off before its end is there in part.
+        def state(import)
+          import.state == "failed" && import.entries.positive? ? "read in part" : STATES.fetch(import.state)
         end
 
         def refused_path(import)
