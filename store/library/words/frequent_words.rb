@@ -75,8 +75,8 @@ module Hobrin
             next if texts.first == texts.last
 
             old, new = texts.map { |text| Text::Tokens.of(text) }
-            (old - new).each { |word| gone[[word, field]] |= [number] }
-            (new - old).each { |word| come[[word, field]] |= [number] }
+            (old - new).uniq.each { |word| gone[[word, field]] << number }
+            (new - old).uniq.each { |word| come[[word, field]] << number }
           end
         end
         [gone, come]

@@ -62,7 +62,7 @@ module Hobrin
           return unless name.include?("/")
 
           label, aspect = name.split("/", 2).map(&:strip)
-          found = (main ? thesaurus.named(label) : thesaurus.heading(label))
+          found = main ? thesaurus.named(label) : thesaurus.heading(label)
           [found.label, aspect] if found&.aspects&.include?(aspect)
         end
 
