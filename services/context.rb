@@ -4,9 +4,11 @@ module Hobrin
   module Services
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
-      attr_reader :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library,
+      attr_reader :stored, :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library,
                   :who, :filters, :allowed, :directory, :person
 
+      # stored :: the inquiries as they are kept, for what changes them; inquiries :: the same as who
+      #   signed in may read them
       # clock :: anything with `now`, such as Time; language :: anything with `learned`, a
       #   Question::Understanding::Learned, and `dictionary`, a Text::Dictionary: they take memory, and
       #   are asked for only when they are needed
@@ -16,7 +18,7 @@ module Hobrin
       def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:, together:, incoming:,
                      library:, who:, clock:, language:,
                      allowed: Outside::Allowed.new(""), filters: Strategy::Filters::NONE)
-        @inquiries = inquiries
+        @stored = @inquiries = inquiries
         @shared_briefs = shared_briefs
         @own_filters = own_filters
         @settings = settings
@@ -64,6 +66,9 @@ module Hobrin
         directory.audit.add(at: now, who:, what:, about:) if person
       end
 
+      # saved :: Store::Inquiries::Saved. The same as who is here may read it.
+      def readable(saved) = person ? inquiries.blinded(saved) : saved
+
       def today = @clock.now.to_date
 
       # The time as ISO 8601 text in UTC, to the second: what is stored.
@@ -101,6 +106,7 @@ module Hobrin
       def let_in(person)
         @person = person
         @who = person.name
+        @inquiries = BlindInquiries.new(@stored, @together, person)
       end
 
       def pin(snapshot, evaluator)

@@ -123,9 +123,16 @@ module Hobrin
       with_block(block.with(terms:)).with(next_term: fresh + 1)
     end
 
-    # An earlier state of an inquiry as one to go on from: ids of terms are never given twice, also
-    # not after going back.
-    def keeping_ids_of(later) = with(next_term: [next_term, later.next_term].max)
+    # An earlier state as one to go on from: ids of terms are never given twice, also not after going
+    # back. independent :: what stays as it is later, since two people decide it (:decisions) or
+    #   appraise it (:sheets) independently
+    def going_on_from(later, independent = [])
+      brought = with(next_term: [next_term, later.next_term].max)
+      brought = brought.with(decisions: later.decisions) if independent.include?(:decisions)
+      return brought unless independent.include?(:sheets)
+
+      brought.with(weighing: weighing.with_sheets_of(later.weighing))
+    end
 
     def decision(record_id) = decisions.find { |decision| decision.record_id == record_id }
 

@@ -26,9 +26,12 @@ module Hobrin
       private_constant :MOST_TERMS, :BEYOND, :INDEXES, :NUMBERS, :SCANNED, :LINE
 
       # ability :: Catalogue::Ability; a smaller one answers less
-      def initialize(context, ability: ABILITY)
+      # lines :: whether who asks may name lines of inquiries: nobody who did not sign in, where
+      #   people sign in
+      def initialize(context, ability: ABILITY, lines: true)
         @context = context
         @ability = ability
+        @lines = lines
       end
 
       # params :: Hash of String to String; host, port, path :: where this answers. Gives XML.
@@ -87,7 +90,9 @@ module Hobrin
       end
 
       def line(name)
-        match = LINE.match(name) or tell(51, name)
+        match = LINE.match(name)
+        tell(51, name) unless match && @lines
+        Permit.new(@context).inquiry(:reads, match[1].to_i)
         saved = @context.inquiries.find(match[1].to_i)
         Surroundings.new(@context, saved).trail.resolve(Strategy::Line.new(name: match[2]),
                                                         saved.inquiry)

@@ -9,6 +9,14 @@ module Hobrin
         attributes :id, :question, :papers
       end
 
+      # What taking an import back would cost. named :: Array of Losing, of the inquiries that who
+      # asks may read; others :: how many more inquiries would lose papers
+      class Losses < Value
+        attributes :named, :others
+
+        def any? = named.any? || others.positive?
+      end
+
       def initialize(context)
         @context = context
         @imports = context.library.imports
@@ -28,14 +36,16 @@ module Hobrin
         WakeWorker.new(@context).call
       end
 
-      # Which inquiries would lose kept papers: Array of Losing. Raises GoneError.
+      # Which inquiries would lose kept papers. Gives Losses. Raises GoneError.
       def losing(id)
         gone = Records::RecordSet.of(@imports.parts(@imports.find(id).id).flat_map(&:to_a))
-        @context.inquiries.all.filter_map do |saved|
+        losing = @context.stored.all.filter_map do |saved|
           papers = @context.library.set(saved.inquiry.kept_ids).overlap(gone)
-          Losing.new(id: saved.id, question: saved.inquiry.question.text,
-                     papers:) if papers.positive?
+          Losing.new(id: saved.id, question: saved.inquiry.question.text, papers:) if papers.positive?
         end
+        permit = Permit.new(@context)
+        named, others = losing.partition { |one| permit.ability(one.id) }
+        Losses.new(named:, others: others.size)
       end
 
       # Takes its records out of the library. Raises GoneError for one that is at work, or taken

@@ -28,7 +28,7 @@ module Hobrin
       # what it is about.
       def call(id, edit)
         MOST_TRIES.times do
-          before = @context.inquiries.find(id)
+          before = @context.stored.find(id)
           refuse_what_changed(before, edit)
           change = edit.call(before.inquiry, Surroundings.new(@context, before))
           return untouched(before,
@@ -46,14 +46,14 @@ module Hobrin
       def refuse_what_changed(before, edit)
         return if @seen.nil? || @seen == before.version || edit.about(before.inquiry) == Edits::Edit::NOTHING
 
-        looked_at = @context.inquiries.state_at(before.id, @seen)
+        looked_at = @context.stored.state_at(before.id, @seen)
         raise ConflictError if edit.about(looked_at) != edit.about(before.inquiry)
       rescue GoneError
         raise ConflictError
       end
 
       def untouched(before, change)
-        Outcome.new(opened: OpenInquiry.new(@context, before), change:, line: nil)
+        Outcome.new(opened: opened(before), change:, line: nil)
       end
 
       # Gives an Outcome, nil when another writer was quicker.
@@ -62,12 +62,13 @@ module Hobrin
         line = { who: @context.who, kind: change.kind, facts: change.facts,
                  brings_back: change.brings_back, count_before: count_before(before, change),
                  count_after: cascade.final.size, library_version: @context.snapshot.version }
-        inquiries, at = @context.inquiries, @context.now
-        saved = inquiries.save(before, change.inquiry, step:, at:, line:) or return
+        saved = @context.stored.save(before, change.inquiry, step:, at: @context.now, line:) or return
 
-        opened = OpenInquiry.new(@context, saved, cascade:)
-        Outcome.new(opened:, change:, line: saved.version)
+        Outcome.new(opened: opened(saved, cascade:), change:, line: saved.version)
       end
+
+      # As who is here may read it.
+      def opened(saved, cascade: nil) = OpenInquiry.new(@context, @context.readable(saved), cascade:)
 
       # What the last change left was counted then; it holds as long as the library does. A run of
       # the search is compared with what it found in the library of then.

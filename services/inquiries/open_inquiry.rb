@@ -8,11 +8,15 @@ module Hobrin
       # Store::Inquiries::Saved
       attr_reader :saved
 
+      # Papers that who reads it does not screen, as ids.
+      attr_reader :left_out
+
       # cascade :: of the inquiry, when it was worked out already
-      def initialize(context, saved, cascade: nil)
+      def initialize(context, saved, cascade: nil, left_out: [])
         @context = context
         @saved = saved
         @cascade = cascade
+        @left_out = left_out
       end
 
       def id = saved.id

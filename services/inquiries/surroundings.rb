@@ -15,12 +15,20 @@ module Hobrin
       def vocabulary = @context.vocabulary
       def today = @context.today
 
+      # What stays as it is when an earlier state is brought back: what two people decide or appraise
+      # independently. Array of :decisions and :sheets.
+      def independent
+        { decisions: @context.readings, sheets: @context.sheets }.filter_map do |part, kept|
+          part if kept.readers(@saved.id)
+        end
+      end
+
       def paper(id) = @context.library.record(id) || raise(GoneError, "paper")
       def find(typed) = FindPapers.new(@context).call(typed)
       def set(ids) = @context.library.set(ids)
       def ids(set) = @context.library.ids(set)
       def neighbours(ids) = @context.library.citations.neighbours(ids)
-      def trail = @trail ||= InquiryTrail.new(@context.inquiries, @saved)
+      def trail = @trail ||= InquiryTrail.new(@context.stored, @saved)
 
       # The trail of one inquiry.
       class InquiryTrail

@@ -38,8 +38,7 @@ module Hobrin
         @pair
       end
 
-      # Lets the owner and another of the ward begin. The block hands over what stands already to
-      # the owner, whose id it gets. Raises InputError (:second).
+      # Lets the owner and another of the ward begin. Raises InputError (:second).
       def begin_with(second_id)
         owner = @context.standings.of(@id).owner_id
         others = ShareInquiry.new(@context).read(@id).people.keys
@@ -48,7 +47,6 @@ module Hobrin
 
         standings = @context.standings
         standings.give(@id, second.id, :second) unless standings.of(@id).allows?(second, :second)
-        yield owner
         let_read([owner, second.id], "#{done} twice with #{second.name}")
       end
 
@@ -66,7 +64,8 @@ module Hobrin
         readers.map(&:name).zip(done).to_h { |name, count| [name, [papers - count, 0].max] }
       end
 
-      def inquiry = @context.inquiries.find(@id).inquiry
+      # As it is kept, whoever asks.
+      def inquiry = @context.stored.find(@id).inquiry
       def apply_edit(edit) = ApplyEdit.new(@context).call(@id, edit)
       def refuse(words) = raise(InputError, { press: words })
     end

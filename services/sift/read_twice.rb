@@ -9,26 +9,35 @@ module Hobrin
       # readers :: the two People::Person; read :: how many papers each has read, in that order;
       #   twice :: Sifting::Twice of what both have read; open :: Array of Sifting::Twice::Pair that
       #   are to be settled; settled :: how many differed and hold now; papers :: how many there are
-      #   to read; records :: Hash of id to Record, of those to settle
+      #   to read; outside :: how many were decided before they began; records :: Hash of id to Record, of those to settle
       class Overview < Value
-        attributes :readers, :read, :twice, :open, :settled, :papers, :records
+        attributes :readers, :read, :twice, :open, :settled, :papers, :outside, :records
       end
 
-      # Begins it. What was decided so far is the owner's own reading from then on. second_id :: of
-      # a person of the ward. Raises InputError (:second).
+      OUTSIDE = "This paper was decided before dual screening began, so it stands outside of it. End dual " \
+                "screening to change that decision."
+      private_constant :OUTSIDE
+
+      # Begins it. What was decided so far stays as it is, outside of it. second_id :: of a person of
+      # the ward. Raises InputError (:second).
       def start(second_id)
-        begin_with(second_id) do |owner|
-          inquiry.decisions.each { |decision| kept.put(@id, owner, decision, at: @context.now) }
-        end
+        begin_with(second_id)
         apply_edit(Edits::Sift::ReadApart.new(readers: readers.map(&:name)))
       end
 
-      # The inquiry as a reader sees it on Sift: with their own decisions only. For others as it is.
+      # The inquiry as a reader sees it on Sift: with their own decisions only, and for the first of
+      # the two with those that were made before. For others as it is.
       def as_read(opened)
         return opened unless reader?
 
-        OpenInquiry.new(@context, opened.saved.with(inquiry: own_inquiry(opened.inquiry)), cascade: opened.cascade)
+        outside = outside(inquiry)
+        before = opened.inquiry.decisions.select { |decision| outside.include?(decision.record_id) }
+        saved = opened.saved.with(inquiry: own_inquiry(opened.inquiry, before:))
+        OpenInquiry.new(@context, saved, cascade: opened.cascade, left_out: before.empty? ? outside : [])
       end
+
+      # The ids of the papers that were decided before the two began.
+      def outside(inquiry = self.inquiry) = on? ? inquiry.decisions.map(&:record_id) - both.map(&:record_id) : []
 
       # Makes an edit of decisions as one reader's. Gives an ApplyEdit::Outcome. Raises InputError
       # (:press) for who is no reader, and for a paper on which both have decided; what the edit
@@ -36,10 +45,10 @@ module Hobrin
       def apply(edit)
         refuse("#{names} read the papers of this inquiry.") unless reader?
 
-        saved = @context.inquiries.find(@id)
+        saved = @context.stored.find(@id)
         before = own_inquiry(saved.inquiry)
         change = edit.call(before, Surroundings.new(@context, saved))
-        write(before.decisions, change.inquiry.decisions)
+        write(before.decisions, change.inquiry.decisions, outside(saved.inquiry))
         ApplyEdit::Outcome.new(opened: as_read(ReadInquiry.new(@context).call(@id)), change:, line: nil)
       end
 
@@ -53,11 +62,12 @@ module Hobrin
       # Gives an Overview.
       def overview
         inquiry = self.inquiry
-        pairs = both
+        pairs, outside = both, outside(inquiry)
         open, decided = pairs.partition { |one| inquiry.decision(one.record_id).nil? }
         Overview.new(readers:, read: counts, twice: Sifting::Twice.new(pairs:), open:,
                      settled: decided.count { |one| !one.agree? },
-                     papers: inquiry.cascade(@context.evaluator).final.size,
+                     papers: (inquiry.cascade(@context.evaluator).final - @context.library.set(outside)).size,
+                     outside: outside.size,
                      records: @context.library.records_by_id(open.map(&:record_id)).to_h { |one| [one.id, one] })
       end
 
@@ -72,7 +82,7 @@ module Hobrin
       end
 
       # How many of so many papers each of the two has not read: Hash of name to number.
-      def unread(papers) = left(papers, counts)
+      def unread(papers) = apart? ? left(papers - outside.size, counts) : {}
 
       private
 
@@ -82,16 +92,19 @@ module Hobrin
       # How many papers each of the two has read.
       def counts = kept.counts(@id).values_at(*pair).map(&:to_i)
 
-      def own_inquiry(inquiry)
-        inquiry.with(decisions: kept.of(@id, @context.person.id))
+      # before :: decisions that were made before the two began, and are shown
+      def own_inquiry(inquiry, before: [])
+        inquiry.with(decisions: before + kept.of(@id, @context.person.id))
       end
 
       def both
         kept.both(@id, pair).map { |first, second| Sifting::Twice::Pair.new(first:, second:) }
       end
 
-      def write(before, after)
+      def write(before, after, outside)
         changed = after - before
+        refuse(OUTSIDE) if changed.any? { |decision| outside.include?(decision.record_id) }
+
         gone = before.map(&:record_id) - after.map(&:record_id)
         written = changed.map { |decision| kept.put(@id, @context.person.id, decision, at: @context.now) }
         written += gone.map { |record_id| kept.take_back(@id, @context.person.id, record_id) }

@@ -25,7 +25,7 @@ module Hobrin
       end
 
       # All papers left to read, in whatever part, as a RecordSet.
-      def set = @opened.cascade.final
+      def set = @set ||= @opened.cascade.final - @library.set(@opened.left_out)
 
       # Array of Appraisal::Ladder::Rung.
       def rungs

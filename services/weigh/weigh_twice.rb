@@ -15,22 +15,22 @@ module Hobrin
       end
 
       OPEN = "Choose at every point which of the two holds."
+      OUTSIDE = "This paper was appraised before dual appraisal began, so it stands outside of it."
       NOT_TWICE = "The papers of this inquiry are not weighed twice any more. Load the page again."
-      private_constant :OPEN, :NOT_TWICE
+      private_constant :OPEN, :OUTSIDE, :NOT_TWICE
 
-      # Begins it. The sheets so far are the owner's own from then on. second_id :: of a person of
-      # the ward. Raises InputError (:second).
+      # Begins it. The sheets so far stay as they are, outside of it. second_id :: of a person of the
+      # ward. Raises InputError (:second).
       def start(second_id)
-        begin_with(second_id) do |owner|
-          inquiry.weighing.papers.select(&:weighed?).each do |paper|
-            kept.put(@id, owner, paper, done: true, at: @context.now)
-          end
-        end
+        begin_with(second_id)
         apply_edit(Edits::Weigh::WeighApart.new(readers: readers.map(&:name)))
       end
 
       # Whether a paper is weighed by the two only: until a sheet holds that both are done with.
-      def apart_at?(record_id) = apart? && !inquiry.paper(record_id)&.weighed?
+      def apart_at?(record_id) = apart? && (hidden?(record_id) || !inquiry.paper(record_id)&.weighed?)
+
+      # Whether a paper was appraised before the two began, which the second of them does not see.
+      def hidden?(record_id) = reader? && pair.last == @context.person.id && outside.include?(record_id)
 
       # The inquiry as one of the two sees it on Weigh: with their own sheets, and those that hold.
       # For others as it is.
@@ -47,10 +47,11 @@ module Hobrin
       # neither of the two, and where both are done; GoneError for a paper that is not kept.
       def apply(edit, done:)
         paper = edit.paper
+        refuse(OUTSIDE) if hidden?(paper.record_id)
         refuse(on? ? "#{names} weigh this paper, each without the other." : NOT_TWICE) unless reader?
         refuse("Judge something of it first.") if done && !paper.weighed?
 
-        saved = @context.inquiries.find(@id)
+        saved = @context.stored.find(@id)
         change = edit.call(saved.inquiry, Surroundings.new(@context, saved))
         put(paper, done)
         agree(paper.record_id) if done
@@ -72,7 +73,7 @@ module Hobrin
       # Gives an Overview.
       def overview
         inquiry = self.inquiry
-        ids = inquiry.kept_ids
+        ids = inquiry.kept_ids - outside(inquiry)
         records = @context.library.records_by_id(ids).to_h { |one| [one.id, one] }
         pairs = both(inquiry).select { |pair| records.key?(pair.record_id) }
         open = pairs & to_settle(inquiry)
@@ -81,11 +82,13 @@ module Hobrin
                      settled: settled(pairs, inquiry), papers: ids.size)
       end
 
-      # Where a paper that the two weigh apart stands for who signed in: :mine while it is theirs to
+      # Where a paper that the two weigh apart stands for who signed in: :outside where it was
+      # appraised before and is hidden, :mine while it is theirs to
       # weigh, :waiting when they are done and the other is not, :open when it is to be settled,
       # :theirs for who is neither; nil where it is weighed as any other.
       def standing(record_id)
         return unless apart_at?(record_id)
+        return :outside if hidden?(record_id)
         return :open if both.any? { |one| one.record_id == record_id }
         return :theirs unless reader?
 
@@ -99,7 +102,12 @@ module Hobrin
 
       # How many kept papers each of the two has to weigh: Hash of name to number. ids :: of those
       # that are kept
-      def unweighed(ids) = left(ids.size, done_of(ids))
+      def unweighed(ids)
+        return {} unless apart?
+
+        inside = ids - outside
+        left(inside.size, done_of(inside))
+      end
 
       private
 
@@ -115,6 +123,11 @@ module Hobrin
 
       # How many of some papers each of the two is done with.
       def done_of(ids) = pair.to_a.map { |person_id| (kept.done(@id, person_id) & ids).size }
+
+      # The ids of the papers that were appraised before the two began.
+      def outside(inquiry = self.inquiry)
+        inquiry.papers.select(&:weighed?).map(&:record_id) - both(inquiry).map(&:record_id)
+      end
 
       def seen(common, own)
         return common if common&.weighed? || own.nil?

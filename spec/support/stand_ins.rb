@@ -11,6 +11,7 @@ class HandSurroundings
     @trail = trail
   end
 
+  def independent = []
   def today = Date.new(2026, 11, 23)
   def paper(id) = @papers[id] || raise(Hobrin::GoneError, "paper")
 

@@ -121,6 +121,9 @@ module Hobrin
         end
       end
 
+      # The number of the last line of a kind, or nil.
+      def last_of(id, kind) = @db[:trail].where(inquiry_id: id, kind: kind.to_s).max(:number)
+
       # One line of the trail. Raises GoneError.
       def line(id, number)
         lines(@db[:trail].where(inquiry_id: id, number:)).first or raise GoneError, "line"

@@ -7,6 +7,9 @@ module Hobrin
       # Who signed in, or nil where nobody does.
       def person_here = context.person
 
+      # Whether it is known who asks, or nobody has to sign in.
+      def known_here? = !person_here.nil? || !env.dig(SigningIn::SHARED, :required)
+
       # Whether one may become one of the made-up people.
       def made_up_people? = env.dig(SigningIn::SHARED, :demo)
 

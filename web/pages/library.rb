@@ -103,8 +103,14 @@ module Hobrin
           rows.find { |row| row.id == id && row.back_path }
         end
 
-        # Which inquiries would lose papers: Array of Services::ChangeImport::Losing.
-        def losing = Services::ChangeImport.new(@context).losing(asked.id)
+        # Of inquiries that who asks may not read, only how many there are.
+        def others_losing
+          others = losing.others
+          others == 1 ? "One inquiry of another ward" : "#{number(others)} inquiries of other wards"
+        end
+
+        # Which inquiries would lose papers: Services::ChangeImport::Losses.
+        def losing = @losing ||= Services::ChangeImport.new(@context).losing(asked.id)
 
         private
 

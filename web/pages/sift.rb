@@ -46,8 +46,15 @@ module Hobrin
 
           overview = reading.overview
           read = overview.readers.zip(overview.read).map { |person, count| "#{person.name} has read #{number(count)}" }
-          ["Read twice, apart: #{read.join(", ")}. #{count_of(overview.open.size, "difference")} to settle.",
-           path(:differences)]
+          words = "Read twice, apart: #{read.join(", ")}. #{count_of(overview.open.size, "difference")} to settle."
+          [[words, *outside(overview.outside)].join(" "), path(:differences)]
+        end
+
+        # Papers that were decided before the two began.
+        def outside(count)
+          return if count.zero?
+
+          "#{count_of(count, "paper")} decided before dual screening began #{count == 1 ? "is" : "are"} outside it."
         end
 
         # Whether there is anything to sift, in whatever part.

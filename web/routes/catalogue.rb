@@ -17,7 +17,7 @@ module Hobrin
         def self.answering(app)
           app.get("/sru") do
             content_type XML
-            Services::AnswerSru.new(context).call(plain_params, host: request.host,
+            Services::AnswerSru.new(context, lines: known_here?).call(plain_params, host: request.host,
                                                                 port: request.port)
           end
 

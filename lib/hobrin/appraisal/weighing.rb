@@ -26,6 +26,12 @@ module Hobrin
         with(papers: [*papers.reject { |other| other.record_id == paper.record_id }, paper])
       end
 
+      # With the sheets of another state, and the results that papers give in this one.
+      def with_sheets_of(other)
+        ids = [*other.papers, *papers].map(&:record_id).uniq
+        with(papers: ids.map { |id| other.paper(id)&.with(reported: paper(id)&.reported.to_a) || paper(id).unjudged })
+      end
+
       def with_outcome(outcome) = with(outcomes: put(outcomes, outcome))
       def with_finding(finding) = with(findings: put(findings, finding))
       def without_finding(id) = with(findings: findings.reject { |finding| finding.id == id })

@@ -13,7 +13,7 @@ module Hobrin
         trap_mended: "Mended for “%{name}”: “%{title}” %{says}",
         trap_counted: "Counted for “%{name}” in spite of it: “%{title}” %{says}",
         put_together: "“%{name}” put together: %{measure}, %{model}, %{level} %% intervals",
-        weigh_apart: "%{readers} weigh the papers apart from now on (weighed before: %{papers})",
+        weigh_apart: "%{readers} appraise the papers independently from now on (appraised before, outside: %{papers})",
         finding_written: "Finding: %{text}", finding_dropped: "Took away the finding: %{text}"
       }.freeze
       # Of so many points a line tells what each said; its facts have them all.

@@ -20,7 +20,8 @@ module Hobrin
         decision_noted: "Noted on “%{title}”", decision_taken_back: "Took back the decision on “%{title}”",
         threads_followed: "Followed the citations of %{from} papers, round %{round}: %{found} found",
         paper_weighed: "Weighed “%{title}”",
-        read_apart: "%{readers} read the papers apart from now on (decided before: %{decisions})",
+        read_apart: "%{readers} screen the papers independently from now on (decided before, outside: %{decisions})",
+        hidden: "Hidden from you while two people work independently",
         brought_from_elsewhere: "Brought in from %{source}: up to %{most} records",
         line_restored: "Restored line %{line}", line_named: "Named line “%{name}”: %{rule}",
         line_removed: "Took off the named line “%{name}”", **WeighWording::TEMPLATES, **ActWording::TEMPLATES

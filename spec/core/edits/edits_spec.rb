@@ -212,11 +212,11 @@ RSpec.describe Hobrin::Edits do
     ],
     "Sift::ReadApart" => [
       ->(e) { e::ReadApart.new(readers: %w[Ana Bo]) },
-      "Ana and Bo read the papers apart from now on (decided before: 1)", ->(now) { now.decisions.empty? }
+      "Ana and Bo screen the papers independently from now on (decided before, outside: 1)", ->(now) { now.decisions.size == 1 }
     ],
     "Weigh::WeighApart" => [
       ->(e) { e::WeighApart.new(readers: %w[Ana Bo]) },
-      "Ana and Bo weigh the papers apart from now on (weighed before: 0)", ->(now) { now.papers.none?(&:weighed?) }
+      "Ana and Bo appraise the papers independently from now on (appraised before, outside: 0)", ->(now) { now.papers.none?(&:weighed?) }
     ],
     "Weigh::SettleSheet" => [
       lambda { |e|

@@ -201,7 +201,7 @@ RSpec.describe Hobrin::Services::WorkImports do
       ))
       Hobrin::Services::ApplyEdit.new(context).call(losing, edit)
       changing = Hobrin::Services::ChangeImport.new(context)
-      expect(changing.losing(import.id).map { |one| [one.id, one.papers] }).to eq([[losing, 1]])
+      expect(changing.losing(import.id).named.map { |one| [one.id, one.papers] }).to eq([[losing, 1]])
       changing.take_back(import.id)
       expect(whole(context)).to eq(before)
       expect(context.evaluator.count(Hobrin::Strategy::TextTerm.read("night paper 650"))).to eq(0)

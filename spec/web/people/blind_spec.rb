@@ -12,8 +12,9 @@ RSpec.describe "Reading twice", :client do
     everything_seen
   end
 
-  # A copy of one ward, in which the owner decides on two papers as told.
-  def world(*decisions)
+  # A copy of one ward, in which the owner decides on papers before the second reader comes, and
+  # then on two more.
+  def world(*decisions, before: [])
     first = people && home
     @home = Pathname(Dir.mktmpdir("hobrin-world")).tap do |folder|
       FileUtils.cp_r("#{first}/.", folder)
@@ -22,6 +23,9 @@ RSpec.describe "Reading twice", :client do
     @context = Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock)
     context.shared_briefs.share(1, token: "f" * 40, at: context.now, kind: "feed")
     sign_in(:owner)
+    visit_page("/inquiries/1/sift")
+    before.each { |sent| send_form("/inquiries/1/decisions", **sent) }
+    sign_a_version if before.any?
     visit_page("/inquiries/1/people")
     send_form("/inquiries/1/twice", second: people[:second])
     visit_page("/inquiries/1/sift")
@@ -43,6 +47,43 @@ RSpec.describe "Reading twice", :client do
     one.each { |path, said| expect([path, said]).to eq([path, other[path]]) }
     expect(one.values.map(&:last).join).not_to match(/plainly ours/)
     expect(one.values.count { |status, _| status == 200 }).to be > 30
+  end
+
+  def sign_a_version
+    visit_page("/inquiries/1/act")
+    send_form("/inquiries/1/act", conclusion: "Quiet may help.")
+    expect(send_form("/inquiries/1/signatures", signer: "Maren Vendrillon").status).to eq(303)
+  end
+
+  it "hides what was decided before, also where it is undone, restored, signed or looked at on the trail" do
+    keeps = [{ paper: "p2", verdict: "keep", note: "zanlock" }, { paper: "p3", verdict: "keep" }]
+    drops = [{ paper: "p2", reason: "Other people", note: "quevrin" }, { paper: "p3", verdict: "unsure" }]
+    one, other = [keeps, drops].map do |before|
+      world({ paper: "p0", verdict: "keep" }, before:) do
+        inquiry = -> { context.inquiries.find(1).inquiry }
+        held = inquiry.call.decisions
+        expect(held.map(&:record_id)).to eq(%w[p2 p3])
+        begun = context.inquiries.find(1).version
+        first = context.inquiries.trail(1).map(&:number).min
+        visit_page("/inquiries/1/trail")
+        3.times { send_form("/inquiries/1/undo") }
+        expect(inquiry.call.decisions).to eq(held)
+        send_form("/inquiries/1/trail", line: first, do: "restore")
+        expect([inquiry.call.decisions, inquiry.call.blocks]).to eq([held, []])
+        visit_page("/inquiries/1/trail")
+        send_form("/inquiries/1/trail", line: begun, do: "restore")
+        visit_page("/inquiries/1/sift")
+        expect([send_form("/inquiries/1/decisions", paper: "p2", verdict: "unsure").status, told])
+          .to match([422, include(/before dual screening began/)])
+        sign_in(:second)
+        lines = (1..begun).map { |at| "/inquiries/1/trail?line=#{at}" }
+        asked = [*lines, "/inquiries/1/sift?paper=p2", "/inquiries/1/weigh?paper=p2", "/inquiries/1/act?show=versions&version=1"]
+        { **everything_seen, **asked.to_h { |path| [path, visit_page(path).body.gsub(/(?:value|content|hx-headers)=(?:"[^"]{80,}"|'[^']*')/, "")] } }
+      end
+    end
+    one.each { |path, said| expect([path, said]).to eq([path, other[path]]) }
+    expect(one.values.join).not_to match(/zanlock|quevrin/)
+    expect(one.values.join).to include("2 papers decided before dual screening began are outside it")
   end
 
   it "opens a paper when both have decided, settles where they differ, and keeps all three in the trail" do
@@ -79,7 +120,7 @@ RSpec.describe "Reading twice", :client do
     end
   end
 
-  it "makes what was decided alone the owner's reading, and lets nobody else read" do
+  it "leaves what was decided alone as it is, outside, and lets nobody else read" do
     people
     decision = Hobrin::Sifting::Decision.new(record_id: "p2", verdict: :keep)
     Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Sift::Decide.new(decision:))
@@ -87,8 +128,8 @@ RSpec.describe "Reading twice", :client do
     visit_page("/inquiries/1/people")
     expect(send_form("/inquiries/1/twice", second: people[:stranger]).status).to eq(422)
     send_form("/inquiries/1/twice", second: people[:second])
-    expect(context.inquiries.find(1).inquiry.decisions).to eq([])
-    expect(context.readings.of(1, people[:owner])).to eq([decision])
+    expect(context.inquiries.find(1).inquiry.decisions).to eq([decision])
+    expect(context.readings.of(1, people[:owner])).to eq([])
     sign_in(:librarian)
     visit_page("/inquiries/1/sift")
     expect([send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep").status, told])
@@ -98,7 +139,7 @@ RSpec.describe "Reading twice", :client do
     send_form("/inquiries/1/twice", do: "stop")
     expect(visit_page("/inquiries/1/differences").status).to eq(404)
     send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep")
-    expect(context.inquiries.find(1).inquiry.kept_ids).to eq(["p0"])
+    expect(context.inquiries.find(1).inquiry.kept_ids).to eq(%w[p2 p0])
   end
 
   it "sums up agreement from the pairs, warns where one verdict is nearly all, and says nothing of nothing" do

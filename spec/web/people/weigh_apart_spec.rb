@@ -82,21 +82,29 @@ RSpec.describe "Weighing twice", :client do
     expect(send_form("/inquiries/1/sheets", paper: "p1", points: { "graded" => "first" }).status).to eq(404)
   end
 
-  it "hands over what was weighed, keeps what papers give, and lets nobody else weigh meanwhile" do
+  it "leaves what was weighed outside, hides it from the second, and lets nobody else weigh meanwhile" do
     answers = all(:yes).transform_values { |says| Hobrin::Appraisal::Answer.new(says:) }
     paper = Hobrin::Appraisal::Paper.new(record_id: "p0", design:, answers:)
     edit = Hobrin::Services::ApplyEdit.new(context)
     edit.call(1, Hobrin::Edits::Weigh::WeighPaper.new(paper:))
     edit.call(1, Hobrin::Edits::Weigh::WriteOutcome.new(outcome_id: nil, given: { name: "Sleep", kind: "events" }))
     begin_apart
-    expect(inquiry.paper("p0")).to eq(paper.unjudged)
-    expect(context.sheets.of(1, people[:owner])).to eq([paper])
-    expect(context.sheets.done(1, people[:owner])).to eq(["p0"])
-    expect(visit_page("/").body).to include("2 papers to weigh", "1 paper to weigh")
+    expect(inquiry.paper("p0")).to eq(paper)
+    expect(context.sheets.of(1, people[:owner])).to eq([])
+    expect(visit_page("/").body).to include("1 paper to weigh")
+    visit_page("/inquiries/1/trail")
+    send_form("/inquiries/1/trail", line: context.inquiries.trail(1).map(&:number).min, do: "restore")
+    expect(inquiry.paper("p0")).to eq(paper)
+    visit_page("/inquiries/1/trail")
+    send_form("/inquiries/1/undo")
+    sign_in(:second)
+    expect(visit_page("/inquiries/1/weigh?paper=p0").body).to include("before dual appraisal began")
+    expect(weigh("p0", all("no")).status).to eq(422)
+    expect(everything_seen.values.join).not_to include("checked value=\"yes\"")
     sign_in(:librarian)
-    visit_page("/inquiries/1/weigh?paper=p0")
+    visit_page("/inquiries/1/weigh?paper=p1")
     expect(last_response.body).to include("each without seeing the other")
-    expect(send_form("/inquiries/1/weigh", paper: "p0", design:, answers: all("no")).status).to eq(422)
+    expect(send_form("/inquiries/1/weigh", paper: "p1", design:, answers: all("no")).status).to eq(422)
     sign_in(:reader)
     visit_page("/inquiries/1/weigh")
     expect([send_form("/inquiries/1/sheet", paper: "p0", design:).status,

@@ -13,15 +13,15 @@ module Hobrin
                     path: "differences", press: "Read twice from now on", second: "Second reader",
                     begins: "You and one other decide on every paper, each without seeing the " \
                             "other. What you agree on holds at once; where you differ, you " \
-                            "settle it together. What is decided already becomes the owner’s " \
-                            "own reading; the trail up to now still tells it." },
+                            "settle it together. Papers that are decided already stay outside: " \
+                             "their decisions hold, and are hidden from the second reader." },
             weigh: { title: "Weighing twice", does: "weigh its papers", sees: "answers",
                      path: "sheets", press: "Weigh twice from now on", second: "Second who weighs",
                      begins: "You and one other fill in a sheet for every kept paper, each " \
                              "without seeing the other. When both are done with a paper, what " \
                              "you judged alike holds, and the rest is settled point by point. " \
-                             "Sheets that are there become the owner’s own; numbers for " \
-                             "outcomes are written down together." }
+                             "Papers that are appraised already stay outside, hidden from the " \
+                             "other; numbers for outcomes are written down together." }
           }.freeze
           private_constant :CHOICES, :SAID
 

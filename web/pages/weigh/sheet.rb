@@ -51,7 +51,9 @@ module Hobrin
             { theirs:, mine: "#{theirs} Say when you are done with it.",
               waiting: "You are done with this paper, and the other is not yet. A change here " \
                        "opens your sheet again.",
-              open: "Both are done with this paper, and differ." }[standing]
+              open: "Both are done with this paper, and differ.",
+              outside: "This paper was appraised before dual appraisal began. What was said of it is hidden " \
+                       "from you until that has ended." }[standing]
           end
 
           # Where the two settle it, once both are done.

@@ -15,7 +15,7 @@ module Hobrin
         # state :: the number of the line whose state comes back; line :: Trail::Line that this is
         #   about
         def bring(inquiry, surroundings, kind, state:, line:)
-          restored = surroundings.trail.state_at(state).keeping_ids_of(inquiry)
+          restored = surroundings.trail.state_at(state).going_on_from(inquiry, surroundings.independent)
           Change.new(inquiry: restored, kind:, brings_back: state, step: line.step,
                      facts: { line: line.number, kind: line.kind.to_s, facts: line.facts })
         end

@@ -13,7 +13,7 @@ module Hobrin
 
         # Raises GoneError when there is no such line.
         def call(inquiry, surroundings)
-          restored = surroundings.trail.state_at(number).keeping_ids_of(inquiry)
+          restored = surroundings.trail.state_at(number).going_on_from(inquiry, surroundings.independent)
           Change.new(inquiry: restored.with(lines: inquiry.lines), kind: :line_restored,
                      facts: { line: number })
         end

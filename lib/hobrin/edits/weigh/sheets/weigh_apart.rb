@@ -3,19 +3,17 @@
 module Hobrin
   module Edits
     module Weigh
-      # Begins weighing papers twice: no sheet holds until two have made it. What papers give for
-      # outcomes stays.
+      # Begins dual appraisal: from now on no sheet holds until two people have made it. What was
+      # appraised before stays, outside of it. Going back passes this line over.
       #
       # readers :: the names of the two
       class WeighApart < Edit
         STEP = :weigh
         attributes :readers
 
-        def call(inquiry, _surroundings)
-          papers = inquiry.papers
-          weighing = inquiry.weighing.with(papers: papers.map(&:unjudged))
-          Change.new(inquiry: inquiry.with(weighing:), kind: :weigh_apart,
-                     facts: { readers: readers.join(" and "), papers: papers.count(&:weighed?) })
+        def call(inquiry, surroundings)
+          Change.new(inquiry:, kind: :weigh_apart, brings_back: surroundings.trail.history.present,
+                     facts: { readers: readers.join(" and "), papers: inquiry.papers.count(&:weighed?) })
         end
       end
     end
