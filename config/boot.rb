@@ -69,7 +69,8 @@ module Hobrin
         Services::Context.new(
           filters: study_filters, inquiries: Store::Inquiries.new(inquiries),
           shared_briefs: Store::SharedBriefs.new(inquiries),
-          own_filters: Store::OwnFilters.new(inquiries), settings: Store::Settings.new(inquiries),
+          own_filters: Store::OwnFilters.new(inquiries), house_changes: Store::HouseChanges.new(inquiries),
+          own_records: Store::OwnRecords.new(inquiries), settings: Store::Settings.new(inquiries),
           directory: Store::Directory.new(database(home, :people)), together: Store::Together.new(inquiries),
           papers: Store::KeptPapers.new(home), incoming: Store::Incoming.new(home),
           allowed: Outside::Allowed.new(allowed),

@@ -37,7 +37,7 @@ module Hobrin
           record = @context.library.record("10.5555/hobrin.#{key}") or next
           Tempfile.create(["full", ".pdf"]) do |file|
             write(record, file.path)
-            Services::KeepPdf.new(@context).call(record.id, file.path)
+            @context.papers.keep(record.id, file.path)
           end
         end
       end

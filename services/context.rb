@@ -4,8 +4,8 @@ module Hobrin
   module Services
     # What services work with: the stores, the clock, and who is at the desk.
     class Context
-      attr_reader :stored, :inquiries, :shared_briefs, :own_filters, :settings, :papers, :incoming, :library,
-                  :who, :filters, :allowed, :directory, :person
+      attr_reader :stored, :inquiries, :shared_briefs, :own_filters, :house_changes, :own_records, :settings, :papers,
+                  :incoming, :library, :who, :filters, :allowed, :directory, :person
 
       # stored :: the inquiries as they are kept, for what changes them; inquiries :: the same as who
       #   signed in may read them
@@ -15,12 +15,14 @@ module Hobrin
       #   filters :: Strategy::Filters; papers :: Store::KeptPapers;
       #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings;
       #   together :: Store::Together
-      def initialize(inquiries:, shared_briefs:, own_filters:, settings:, papers:, directory:, together:, incoming:,
+      def initialize(inquiries:, shared_briefs:, own_filters:, house_changes:, own_records:, settings:, papers:, directory:, together:, incoming:,
                      library:, who:, clock:, language:,
                      allowed: Outside::Allowed.new(""), filters: Strategy::Filters::NONE)
         @stored = @inquiries = inquiries
         @shared_briefs = shared_briefs
         @own_filters = own_filters
+        @house_changes = house_changes
+        @own_records = own_records
         @settings = settings
         @papers = papers
         @incoming = incoming
@@ -53,6 +55,12 @@ module Hobrin
 
       # The same for one who signed in. person :: People::Person
       def as(person) = dup.tap { |copy| copy.let_in(person) }
+
+      # The same for what concerns one inquiry: with the papers that stay with it.
+      def about(inquiry_id)
+        records = @own_records.of(inquiry_id)
+        records.empty? ? self : dup.tap { |copy| copy.put_beside(records) }
+      end
 
       # Whose what is made now is, where people sign in. ward_id :: nil for the first of theirs
       def whose(ward_id = nil)
@@ -107,7 +115,10 @@ module Hobrin
         @person = person
         @who = person.name
         @inquiries = BlindInquiries.new(@stored, @together, person)
+        @papers = @papers.seen_from(person.wards.keys)
       end
+
+      def put_beside(records) = @library = LibraryBeside.new(@library, records)
 
       def pin(snapshot, evaluator)
         @pinned_snapshot = snapshot

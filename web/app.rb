@@ -13,7 +13,9 @@ module Hobrin
       # Denying is not the default, which would drop the session and go on.
       PROTECTION = { use: %i[authenticity_token], except: %i[remote_token], reaction: :deny,
                      message: TOO_OLD }.freeze
-      private_constant :TOO_OLD, :PROTECTION
+      # The inquiry that an address is about.
+      ABOUT = %r{\A/inquiries/(\d{1,15})(?:/|\z)}
+      private_constant :TOO_OLD, :PROTECTION, :ABOUT
 
       set :root, __dir__
       set :views, File.join(__dir__, "views")
@@ -85,7 +87,9 @@ module Hobrin
       def context
         @context ||= begin
           person = env[SigningIn::PERSON]&.then { |id| @home_context.directory.accounts.find(id) }
-          person ? @home_context.pinned.as(person) : @home_context.pinned
+          mine = person ? @home_context.pinned.as(person) : @home_context.pinned
+          id = request.path_info[ABOUT, 1]
+          id ? mine.about(id.to_i) : mine
         end
       end
     end

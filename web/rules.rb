@@ -19,7 +19,8 @@ module Hobrin
         catalogue: ["GET /sru", "GET /oai"],
         library: ["POST /library/catalogues", "POST /library/catalogues/:id", "POST /library/files",
                   "POST /library/thesauri/:id", "POST /library/matches", "POST /library/doubles",
-                  "POST /library/imports/:id"],
+                  "POST /library/imports/:id", "POST /library/changes/:id", "POST /inquiries/:id/resolver",
+                  "POST /inquiries/:id/records"],
         runs: ["GET /people", "POST /people", "POST /people/wards", "POST /people/:id",
                "GET /people/log.csv"],
         reads: ["GET /inquiries/:id", "POST /inquiries/:id/copy", "POST /inquiries/:id/notes",
@@ -28,7 +29,7 @@ module Hobrin
                     differences sheets notes].map { |rest| "GET /inquiries/:id/#{rest}" }],
         second: %w[decisions several differences sheet sheets].map { |rest| "POST /inquiries/:id/#{rest}" },
         works: %w[ask terms terms/:term blocks/:key limits limits/:name aim what-ifs must-find let-in
-                  check elsewhere filter threads full-text resolver weigh outcomes results findings
+                  check elsewhere filter threads full-text weigh outcomes results findings
                   act deliberation measures steps signatures lines undo redo trail again
                   aside].map { |rest| "POST /inquiries/:id/#{rest}" },
         owns: ["GET /inquiries/:id/people",

@@ -51,6 +51,7 @@ module Hobrin
       def opened(token)
         share = token.to_s.match?(TOKEN) && @context.shared_briefs.find(token) or raise GoneError,
                                                                                         "brief"
+        @context = @context.about(share.inquiry_id)
         OpenInquiry.new(@context, @context.inquiries.find(share.inquiry_id))
       end
     end

@@ -12,23 +12,37 @@ module Hobrin
       # id :: of the one to copy. Gives the new id. Raises GoneError.
       def call(id)
         saved = @context.inquiries.find(id)
+        own = @context.own_records.items(id)
         begin_with(saved.inquiry, step: saved.step, kind: :copied, facts: { lines: saved.version },
-                                  sample: saved.sample)
+                                  sample: saved.sample).tap { |copy| keep_beside(copy, own) }
       end
 
-      # text :: of an archive. Papers that the library lacks are added to it. Gives the new id.
-      # Raises InputError (:archive) for what is no archive, and for one that does not agree with
-      # itself.
+      # text :: of an archive. Papers that the library lacks are added to it by a librarian; whoever
+      # else opens it keeps them with the inquiry, until a librarian adds them. Gives the new id. Raises InputError (:archive) for what is not an archive, and for
+      # one that does not agree with itself.
       def open(text)
         verdict = KeepArchive.verify(text)
         refuse(verdict) unless verdict.sound?
 
         data = JSON.parse(text)
-        take_in(data)
         inquiry = Store::InquiryDocument.load(JSON.generate(data["inquiry"]))
+        missing = missing(data["records"])
+        add(missing, sample: data["sample"] == true) if missing.any? && may_add?
         begin_with(inquiry, step: :act, kind: :archive_opened,
                             facts: { lines: data["trail"].size, made: data["made"].to_s[/\A\d{4}-\d{2}-\d{2}\z/].to_s },
-                            sample: data["sample"] == true)
+                            sample: data["sample"] == true).tap { |id| keep_beside(id, may_add? ? [] : missing) }
+      end
+
+      # Adds the papers that stay with an inquiry to the library. Gives how many. Raises RefusedError.
+      def add_to_library(id)
+        Permit.new(@context).library
+        Permit.new(@context).inquiry(:reads, id)
+        items = @context.own_records.items(id)
+        return 0 if items.empty?
+
+        add(items, sample: @context.inquiries.find(id).sample)
+        @context.own_records.forget(id)
+        items.size
       end
 
       private
@@ -41,14 +55,24 @@ module Hobrin
         @context.inquiries.create(inquiry, step:, at: @context.now, line:, sample:, **@context.whose)
       end
 
-      def take_in(data)
-        ids = data["records"].map { |item| Exchange::CslJson::Reader.item(item).id }
-        missing = ids - @context.library.records_by_id(ids).map(&:id)
-        return if missing.empty?
+      def may_add? = ChangeHouse.new(@context).may?
 
-        ImportRecords.new(@context).call(StringIO.new(JSON.generate(data["records"])), format: :csl,
-                                                                                       sample: data["sample"] == true)
+      def add(items, sample:)
+        ImportRecords.new(@context).call(StringIO.new(JSON.generate(items)), format: :csl, name: "An archive", sample:)
+        @context.note_down("papers added", "#{items.size} of an archive")
         @context = @context.pinned
+      end
+
+      # Of an archive's papers, those that the library lacks.
+      def missing(items)
+        by_id = items.to_h { |item| [Exchange::CslJson::Reader.item(item).id, item] }
+        here = @context.library.records_by_id(by_id.keys).map(&:id)
+        by_id.except(*here).values
+      end
+
+      def keep_beside(id, items)
+        by_id = items.to_h { |item| [Exchange::CslJson::Reader.item(item).id, item] }
+        @context.own_records.keep(id, by_id) if by_id.any?
       end
 
       def refuse(verdict)

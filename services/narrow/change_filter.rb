@@ -26,22 +26,25 @@ module Hobrin
         put(id, own(found.title, found.terms))
       end
 
-      # Writes one, keeps it and puts it on. title :: its name; terms :: CQL; replace :: whether it
+      # Writes one and puts it on; a librarian's is kept for other inquiries, too. title :: its name; terms :: CQL; replace :: whether it
       # may take the place of one of that name. Raises InputError (:title, :terms, :replace).
       def write(id, title, terms, replace: false)
         filter = own(title, terms)
-        if !replace && @context.own_filters.kept?(filter.title)
+        if !replace && @context.own_filters.kept?(filter.title) && ChangeHouse.new(@context).may?
           raise InputError, { replace: "There is a filter of this name already, for every inquiry. Choose another " \
                                        "name, or say that it is to be replaced." }
         end
 
-        @context.own_filters.keep(filter.title, Strategy::Cql.write(filter.tree), at: @context.now)
+        house = ChangeHouse.new(@context)
+        house.filter(filter.title, Strategy::Cql.write(filter.tree)) if house.may?
         put(id, filter)
       end
 
-      # No longer offered; a search that has it keeps it. Raises GoneError.
+      # No longer offered; a search that has it keeps it. Raises GoneError, RefusedError.
       def forget(id, title)
-        @context.own_filters.remove(title)
+        raise GoneError, "filter" unless @context.own_filters.kept?(title)
+
+        ChangeHouse.new(@context).filter(title, nil)
         ApplyEdit::Outcome.new(opened: ReadInquiry.new(@context).call(id), change: nil, line: nil)
       end
 

@@ -2,23 +2,40 @@
 
 module Hobrin
   module Services
-    # The full text of a paper, as a PDF that a person keeps with it.
+    # The full text of a paper, as a PDF that a person keeps with it: a librarian for everybody,
+    # others for the ward of their inquiry.
     class KeepPdf
       LARGEST_BYTES = Store::KeptPapers::LARGEST_BYTES
+      FOR_ALL = "This PDF is kept for everybody. A librarian removes it."
+      private_constant :FOR_ALL
 
       def initialize(context)
         @context = context
+        @house = ChangeHouse.new(context)
       end
 
-      # path :: of a file that came in, nil for none. Raises InputError (:pdf), GoneError for a
-      #   paper that is not in the library.
-      def call(record_id, path)
+      # inquiry_id :: where the person works; path :: of a file that came in, nil for none. Raises
+      #   InputError (:pdf), GoneError for a paper that is not in the library.
+      def call(record_id, inquiry_id, path)
         known(record_id)
-        @context.papers.keep(record_id, path)
+        @context.papers.check(path)
+        ward_id = ward(inquiry_id)
+        @house.change("pdf", record_id, nil, ward_id:) do |aside|
+          @context.papers.keep(record_id, path, ward_id:, aside:)
+        end
       end
 
-      # Raises GoneError.
-      def remove(record_id) = @context.papers.remove(record_id)
+      # That of the ward, or else the one for everybody. Raises GoneError, InputError (:pdf).
+      def remove(record_id, inquiry_id)
+        own = @context.person && @context.standings.of(inquiry_id).ward_id
+        own = nil unless own && @context.papers.kept_for?(record_id, own)
+        raise GoneError, "full text" unless @context.papers.kept?(record_id)
+        raise InputError, { pdf: FOR_ALL } unless own || @house.may?
+
+        @house.change("pdf", record_id, nil, ward_id: own) do |aside|
+          @context.papers.remove(record_id, aside, ward_id: own)
+        end
+      end
 
       # Gives a Download. Raises GoneError.
       def read(record_id)
@@ -30,6 +47,7 @@ module Hobrin
 
       private
 
+      def ward(inquiry_id) = (@context.standings.of(inquiry_id).ward_id unless @house.may?)
       def known(record_id) = @context.library.record(record_id) || raise(GoneError, "paper")
     end
   end

@@ -42,7 +42,7 @@ RSpec.describe "Sift over the web", :sample, :client do
       page.state.store.root.data[:OpenAction] =
         { Type: :Action, S: :JavaScript, JS: "app.alert(1)" }
     end
-    { "<html>no</html>" => /This is no PDF/, "%PDF-1.4 cut" => /cannot be read/, locked => /locked with a password/,
+    { "<html>no</html>" => /This is not a PDF/, "%PDF-1.4 cut" => /cannot be read/, locked => /locked with a password/,
       script => /carries a script/, pdf[0, 600] => /cannot be read/ }.each do |bytes, words|
       upload(bytes)
       expect([last_response.status, last_response.body]).to match([422, words])

@@ -6,67 +6,112 @@ require "fileutils"
 module Hobrin
   module Store
     # Full texts that people here kept, as PDF files beside the inquiries, and the text of each.
-    # They belong to papers, not to one inquiry; a file is named by a digest of the paper's id, so
-    # that nothing of an id becomes a path.
+    # They belong to papers, not to one inquiry: one that a librarian keeps is there for everybody,
+    # one that a ward keeps for that ward. A file is named by a digest of the paper's id, so that
+    # nothing of an id becomes a path.
     class KeptPapers
       LARGEST_BYTES = 25 * 1024 * 1024
       OWNER_ONLY = 0o600
-      private_constant :OWNER_ONLY
+      KINDS = %w[pdf txt].freeze
+      REMOVED = "removed"
+      private_constant :OWNER_ONLY, :KINDS, :REMOVED
 
-      # home :: Pathname; reader :: what turns a path into text, see PdfText
-      def initialize(home, reader: PdfText.new)
+      # home :: Pathname; reader :: what turns a path into text, see PdfText; wards :: ids of the wards
+      #   whose full texts are seen, beside those for everybody
+      def initialize(home, reader: PdfText.new, wards: [])
+        @home = home
         @folder = home.join("papers")
         @reader = reader
+        @wards = wards.sort.freeze
       end
 
       def inspect = "#<#{self.class}>"
 
-      # Keeps a copy of a file as the full text of a paper, in place of an earlier one.
-      # Raises InputError (:pdf) for what is no PDF, or one that cannot be kept.
-      def keep(record_id, path)
+      # The same as people of these wards see it.
+      def seen_from(wards) = self.class.new(@home, reader: @reader, wards:)
+
+      # Whether a file may be kept as a full text. Raises InputError (:pdf) for what is no PDF, or is too
+      # large.
+      def check(path)
         refuse("Choose a file first.") unless path
         size = File.size(path)
         refuse("Keep to 25 MB: this file has #{(size / 1024.0 / 1024).ceil}.") if size > LARGEST_BYTES
-        refuse("This is no PDF file.") unless File.binread(path, 1024).to_s.include?("%PDF-")
+        refuse("This is not a PDF file.") unless File.binread(path, 1024).to_s.include?("%PDF-")
+      end
 
+      # Keeps a copy of a file as the full text of a paper. What was kept there before is put aside
+      # under a number. ward_id :: nil for everybody. Raises InputError (:pdf) for what is no PDF, or
+      # one that cannot be kept.
+      def keep(record_id, path, ward_id: nil, aside: nil)
+        check(path)
         text = @reader.call(path)
-        Trouble.told { write(record_id, path, text) }
+        Trouble.told do
+          put_aside(record_id, aside, ward_id:) if aside
+          write(record_id, path, text, ward_id)
+        end
       end
 
       # The text of a kept full text, nil when none is kept.
       def text(record_id)
-        file = file(record_id, "txt")
-        file.read(encoding: "UTF-8") if file.exist?
+        file = found(record_id, "txt")
+        file&.read(encoding: "UTF-8")
       end
 
       # The bytes of a kept PDF. Raises GoneError.
       def pdf(record_id)
-        file = file(record_id, "pdf")
-        raise GoneError, "full text" unless file.exist?
-
+        file = found(record_id, "pdf") or raise GoneError, "full text"
         file.binread
       end
 
-      def kept?(record_id) = file(record_id, "pdf").exist?
+      def kept?(record_id) = !found(record_id, "pdf").nil?
 
-      # Raises GoneError.
-      def remove(record_id)
-        raise GoneError, "full text" unless kept?(record_id)
+      # Whether one is kept for a ward, or for everybody (nil).
+      def kept_for?(record_id, ward_id) = file(record_id, "pdf", ward_id).exist?
 
-        Trouble.told { %w[pdf txt].each { |kind| FileUtils.rm_f(file(record_id, kind)) } }
+      # Puts one aside under a number, from where it can be put back. Raises GoneError.
+      def remove(record_id, aside, ward_id: nil)
+        raise GoneError, "full text" unless kept_for?(record_id, ward_id)
+
+        Trouble.told { put_aside(record_id, aside, ward_id:) }
+      end
+
+      # Puts back what was put aside under a number; where there was nothing, what is there goes.
+      def put_back(record_id, aside, ward_id: nil)
+        Trouble.told do
+          KINDS.each do |kind|
+            kept, now = removed(aside, kind), file(record_id, kind, ward_id)
+            kept.exist? ? File.rename(kept, now) : FileUtils.rm_f(now)
+          end
+        end
       end
 
       private
 
-      def file(record_id, ending)
-        @folder.join("#{Digest::SHA256.hexdigest(record_id)[0, 32]}.#{ending}")
+      # That of one's ward comes first.
+      def found(record_id, kind)
+        [*@wards, nil].map { |ward_id| file(record_id, kind, ward_id) }.find(&:exist?)
+      end
+
+      def file(record_id, kind, ward_id)
+        place(ward_id).join("#{Digest::SHA256.hexdigest(record_id)[0, 32]}.#{kind}")
+      end
+
+      def place(ward_id) = ward_id ? @folder.join("ward-#{Integer(ward_id)}") : @folder
+      def removed(aside, kind) = @folder.join(REMOVED, "#{Integer(aside)}.#{kind}")
+
+      def put_aside(record_id, aside, ward_id:)
+        FileUtils.mkdir_p(@folder.join(REMOVED), mode: 0o700)
+        KINDS.each do |kind|
+          now = file(record_id, kind, ward_id)
+          File.rename(now, removed(aside, kind)) if now.exist?
+        end
       end
 
       # Written beside its place and then renamed, the text first: a PDF that is there has its text.
-      def write(record_id, path, text)
-        FileUtils.mkdir_p(@folder, mode: 0o700)
-        put(file(record_id, "txt")) { |part| File.write(part, text) }
-        put(file(record_id, "pdf")) { |part| FileUtils.cp(path, part) }
+      def write(record_id, path, text, ward_id)
+        FileUtils.mkdir_p(place(ward_id), mode: 0o700)
+        put(file(record_id, "txt", ward_id)) { |part| File.write(part, text) }
+        put(file(record_id, "pdf", ward_id)) { |part| FileUtils.cp(path, part) }
       end
 
       def put(target)

@@ -66,6 +66,29 @@ module Hobrin
           end
         end
 
+        # A change of what all inquiries share: undone :: what is said of one that was undone, or nil
+        class Shared < Value
+          attributes :id, :says, :at, :undone
+        end
+
+        SHARED = { "resolver" => "The link resolver was changed", "filter" => "The filter “%s” was changed",
+                   "pdf" => "The PDF of %s was changed" }.freeze
+        private_constant :SHARED
+
+        # Whether who is here looks after the library.
+        def keeps? = house.may?
+
+        # Array of Shared, the last first; none for who may not undo them.
+        def shared
+          return [] unless keeps?
+
+          house.last.map do |one|
+            undone = one.undone_at && "Undone by #{one.undone_by}, #{day_and_time(one.undone_at)}"
+            Shared.new(id: one.id, says: format(SHARED.fetch(one.kind), one.key),
+                       at: "#{one.who}, #{day_and_time(one.at)}", undone:)
+          end
+        end
+
         # Where the papers are from: [name, papers, of a hundred], the most first.
         def origins
           @overview.origins.first(MOST_ORIGINS).map do |name, count|
@@ -113,6 +136,8 @@ module Hobrin
         def losing = @losing ||= Services::ChangeImport.new(@context).losing(asked.id)
 
         private
+
+        def house = @house ||= Services::ChangeHouse.new(@context)
 
         def row(import)
           Row.new(id: import.id, name: import.name, begun: day_and_time(import.begun_at),

@@ -57,6 +57,13 @@ module Hobrin
           "#{count_of(count, "paper")} decided before dual screening began #{count == 1 ? "is" : "are"} outside it."
         end
 
+        # How many papers stay with this inquiry, since the library lacks them, and whether who is here
+        # may add them: [count, may], nil for none.
+        def beside
+          own = @context.own_records.of(opened.id).size
+          [own, Services::ChangeHouse.new(@context).may?] if own.positive?
+        end
+
         # Whether there is anything to sift, in whatever part.
         def anything? = list.all.positive?
 

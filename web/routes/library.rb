@@ -12,6 +12,15 @@ module Hobrin
           matching(app)
           doubles(app)
           catalogues(app)
+          shared_changes(app)
+        end
+
+        # What all inquiries share, put back as it was.
+        def self.shared_changes(app)
+          app.post("/library/changes/:id") do
+            Services::ChangeHouse.new(context).undo(id_of("change"))
+            leave_for "/library#shared"
+          end
         end
 
         # Catalogues are put on the list and taken off, and harvested as a whole.
@@ -104,7 +113,7 @@ module Hobrin
             show_library(errors: e.errors)
           end
         end
-        private_class_method :looking, :bringing, :changing, :matching, :doubles, :catalogues
+        private_class_method :shared_changes, :looking, :bringing, :changing, :matching, :doubles, :catalogues
       end
     end
   end

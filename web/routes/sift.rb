@@ -10,6 +10,7 @@ module Hobrin
           app.get("/inquiries/:id/sift") { show :sift }
 
           deciding(app)
+          archived(app)
           full_text(app)
           files(app)
           app.post("/inquiries/:id/threads") { change :sift, Forms::Sift::ThreadsForm }
@@ -35,20 +36,28 @@ module Hobrin
           end
         end
 
+        # Papers that came with an archive, into the library.
+        def self.archived(app)
+          app.post("/inquiries/:id/records") do
+            Services::CopyInquiry.new(context).add_to_library(inquiry_id)
+            leave_for "/inquiries/#{inquiry_id}/sift"
+          end
+        end
+
         # What is kept with a paper changes no inquiry: nothing of it is in the trail.
         def self.full_text(app)
           app.post("/inquiries/:id/full-text") do
             beside_the_inquiry do
               keeping = Services::KeepPdf.new(context)
               file = params["file"]
-              next keeping.remove(fields.text(:paper)) if fields.text(:do) == "remove"
+              next keeping.remove(fields.text(:paper), inquiry_id) if fields.text(:do) == "remove"
 
-              keeping.call(fields.text(:paper), file.is_a?(Hash) ? file[:tempfile]&.path : nil)
+              keeping.call(fields.text(:paper), inquiry_id, file.is_a?(Hash) ? file[:tempfile]&.path : nil)
             end
           end
 
           app.post("/inquiries/:id/resolver") do
-            beside_the_inquiry { context.settings.put("resolver", Exchange::OpenUrl.base(fields.text(:resolver))) }
+            beside_the_inquiry { Services::ChangeHouse.new(context).resolver(fields.text(:resolver)) }
           end
         end
 
@@ -64,7 +73,7 @@ module Hobrin
             download Services::ExportList.new(context, opened, view:).call(params["format"])
           end
         end
-        private_class_method :deciding, :full_text, :files
+        private_class_method :deciding, :archived, :full_text, :files
       end
     end
   end

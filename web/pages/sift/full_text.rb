@@ -52,6 +52,12 @@ module Hobrin
 
           def citation = @citation ||= Exchange::Citation.of(@record, style)
           def kept? = @context.papers.kept?(@record.id)
+          # Whether who is here changes what all inquiries share.
+          def keeps? = @keeps ||= Services::ChangeHouse.new(@context).may?
+
+          # For whom a PDF would be kept.
+          def kept_for = keeps? ? "For everybody." : "For your ward; a librarian keeps one for everybody."
+
           def download = @page.path("full-text", paper: @record.id)
 
           # What a form has that carries a file.
