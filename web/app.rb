@@ -47,6 +47,7 @@ module Hobrin
         Rack::Builder.app do
           use Guards::Log, out: log
           use Guards::AtHome unless shared && shared[:required]
+          use Guards::Encryption if secure
           use Guards::Patience
           use Guards::RequestBounds
           use Guards::ShippedFiles, root: File.join(__dir__, "public")

@@ -21,7 +21,8 @@ module Hobrin
                   "POST /library/thesauri/:id", "POST /library/matches", "POST /library/doubles",
                   "POST /library/imports/:id", "POST /library/changes/:id", "POST /inquiries/:id/resolver",
                   "POST /inquiries/:id/records"],
-        runs: ["GET /people", "POST /people", "POST /people/wards", "POST /people/:id",
+        runs: ["GET /people", "POST /people", "POST /people/wards", "POST /people/wards/:id",
+               "POST /people/invitations/:id", "POST /people/:id",
                "GET /people/log.csv"],
         reads: ["GET /inquiries/:id", "POST /inquiries/:id/copy", "POST /inquiries/:id/notes",
                 *%w[ask word offers narrow sift full-text list.:format weigh act files/:name

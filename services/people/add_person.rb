@@ -14,13 +14,18 @@ module Hobrin
 
       # name :: as the trail writes it; login :: what is typed to sign in; runs :: whether they look
       #   after this Hobrin; ward_id, role :: where they work, nil for nowhere yet
-      # Gives the id. Raises InputError (:name, :login, :password).
+      # The block, if any, is what must come first in the same transaction. Gives the id. Raises
+      # InputError (:name, :login, :password), and what the block raises.
       def call(name:, login:, password:, runs: false, ward_id: nil, role: :member)
         check(name.strip, login.strip, password)
         hash = Passwords.digest(password)
-        id = @context.directory.accounts.add(name: name.strip, login:, hash:, runs:, at: @context.now)
-        @context.directory.wards.put(ward_id, id, role) if ward_id
-        id
+        directory = @context.directory
+        directory.writing do
+          yield if block_given?
+          id = directory.accounts.add(name: name.strip, login:, hash:, runs:, at: @context.now)
+          directory.wards.put(ward_id, id, role) if ward_id
+          id
+        end
       end
 
       private

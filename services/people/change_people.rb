@@ -22,8 +22,20 @@ module Hobrin
       # role :: :member, :librarian, or nil to take somebody off it. Raises GoneError.
       def put(id, ward_id, role)
         ward, person = @wards.find(ward_id), person(id)
-        role ? @wards.put(ward.id, person.id, role) : @wards.take_off(ward.id, person.id)
+        role ? @wards.put(ward.id, person.id, role) : take_off(ward, person)
+        @wards.notify(ward.id, at: @context.now, who: person.name, role:) if role && person.id == @context.person&.id
         @context.note_down("role", "#{person.name}: #{role || "no more"} on #{ward.name}")
+      end
+
+      # Gives the inquiries of a ward that nobody owns to somebody of the ward. Raises GoneError,
+      # InputError (:person).
+      def give_unowned(ward_id, person_id)
+        ward = @wards.find(ward_id)
+        person = @accounts.find(person_id)
+        raise InputError, { person: "Choose somebody of #{ward.name}." } unless person&.in?(ward.id)
+
+        count = @context.standings.give_unowned(ward.id, person.id)
+        @context.note_down("inquiries given", "#{count} of #{ward.name} to #{person.name}")
       end
 
       # Somebody must be left who looks after this. Raises GoneError, InputError (:press).
@@ -39,6 +51,7 @@ module Hobrin
         person = person(id)
         last!(person)
         @accounts.close(person.id)
+        pass_on(person, @context.standings.release(person.id))
         @context.note_down("closed", person.name)
       end
 
@@ -48,6 +61,16 @@ module Hobrin
       end
 
       private
+
+      def take_off(ward, person)
+        @wards.take_off(ward.id, person.id)
+        pass_on(person, @context.standings.release(person.id, ward_id: ward.id))
+      end
+
+      # What somebody owned passes to the ward.
+      def pass_on(person, count)
+        @context.note_down("inquiries passed to the ward", "#{count} of #{person.name}") if count.positive?
+      end
 
       def person(id) = @accounts.find(id) || raise(GoneError, "person")
 

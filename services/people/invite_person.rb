@@ -38,17 +38,19 @@ module Hobrin
       # :login, :password).
       def take_up(token, name:, login:, password:)
         invitation = read(token)
-        id = AddPerson.new(@context).call(name:, login:, password:, runs: invitation.runs,
-                                          ward_id: invitation.ward_id, role: invitation.role)
-        @invitations.use(invitation.id, at: @context.now)
+        id = AddPerson.new(@context).call(name:, login:, password:, runs: invitation.runs, role: invitation.role,
+                                          ward_id: invitation.ward_id) do
+          @invitations.use(invitation.id, at: @context.now)
+        end
         @context.directory.audit.add(at: @context.now, who: name.strip, what: "joined",
                                      about: "asked by #{invitation.made_by}")
         id
       end
 
-      def take_back(id)
-        @invitations.take_back(id)
-        @context.note_down("invitation taken back", id.to_s)
+      # Nobody can take it up any more. Raises GoneError for one that is not waiting.
+      def revoke(id)
+        invitation = @invitations.revoke(id)
+        @context.note_down("invitation revoked", invitation.name)
       end
     end
   end

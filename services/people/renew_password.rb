@@ -13,6 +13,7 @@ module Hobrin
         person = @context.directory.accounts.by_login(login) or raise GoneError, "person"
         Passwords.check(password, about: [person.name, person.login])
         @context.directory.accounts.renew(person.id, Passwords.digest(password))
+        @context.directory.tries.forget_all(person.login)
         @context.directory.audit.add(at: @context.now, who: "the command line", what: "password given anew",
                                      about: person.name)
       end

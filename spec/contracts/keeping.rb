@@ -130,7 +130,7 @@ RSpec.shared_examples "what is kept of inquiries and people" do
     expect(accounts.by_login(" SAME@x.example")).not_to be_nil
     accounts.close(ids.last)
     expect([accounts.find(ids.last), accounts.closed.map(&:id)]).to eq([nil, [ids.last]])
-    at_once(4) { 5.times { directory.tries.add("somebody", at: at(3), since: at(1)) } }
+    at_once(4) { 5.times { directory.tries.add(["somebody"], login: "somebody", at: at(3), since: at(1)) } }
     counts = [2, 3].map { |minute| directory.tries.count("SOMEBODY", since: at(minute)) }
     expect(counts).to eq([20, 0])
   end

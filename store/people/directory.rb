@@ -19,6 +19,9 @@ module Hobrin
 
       def inspect = "#<#{self.class}>"
 
+      # Does several things, or none of them. Raises UnavailableError.
+      def writing(&) = Trouble.writing(@db, &)
+
       # Writes a copy of all of it to a file that does not exist yet. Raises StateError.
       def backup(path) = Database.copy(@db, path, kind: :people)
     end

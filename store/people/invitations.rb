@@ -36,7 +36,13 @@ module Hobrin
         raise GoneError, "invitation" if writing { held(at).where(id:).update(used_at: at) }.zero?
       end
 
-      def take_back(id) = writing { @db[:invitations].where(id:, used_at: nil).delete }
+      # Gives the Invitation that is revoked. Raises GoneError for one that was used already.
+      def revoke(id)
+        row = @db[:invitations].first(id:, used_at: nil) or raise GoneError, "invitation"
+        raise GoneError, "invitation" if writing { @db[:invitations].where(id:, used_at: nil).delete }.zero?
+
+        invitation(row)
+      end
 
       private
 

@@ -35,6 +35,20 @@ module Hobrin
         writing { @db[:ward_people].where(ward_id:, account_id: person_id).delete }
       end
 
+      # Something that the members of a ward are told. who :: who joined it; role :: as what
+      Notice = Struct.new(:ward_id, :at, :who, :role)
+
+      # Somebody who looks after this Hobrin joined a ward on their own.
+      def notify(ward_id, at:, who:, role:)
+        writing { @db[:notices].insert(ward_id:, at:, who:, role: role.to_s) }
+      end
+
+      # Array of Notice of some wards since a time (ISO 8601), the last first.
+      def notices(ward_ids, since:)
+        @db[:notices].where(ward_id: ward_ids).where(Sequel[:at] >= since).reverse(:id)
+                     .map { |row| Notice.new(row[:ward_id], row[:at], row[:who], row[:role].to_sym) }
+      end
+
       private
 
       def writing(&) = Trouble.writing(@db, &)

@@ -33,6 +33,24 @@ module Hobrin
         writing { @db[:inquiries].where(owner_id: nil).update(ward_id:, owner_id:) }
       end
 
+      # Inquiries of a person pass to their ward. ward_id :: of one ward, nil for all. Gives how many.
+      def release(owner_id, ward_id: nil)
+        owned = @db[:inquiries].where(owner_id:).exclude(ward_id: nil)
+        owned = owned.where(ward_id:) if ward_id
+        writing { owned.update(owner_id: nil) }
+      end
+
+      # How many inquiries of each ward have no owner: Hash of ward id to number.
+      def without_owner
+        @db[:inquiries].where(owner_id: nil, deleted_at: nil).exclude(ward_id: nil).group_and_count(:ward_id)
+                       .as_hash(:ward_id, :count)
+      end
+
+      # Gives those of a ward that have no owner to somebody. Gives how many.
+      def give_unowned(ward_id, owner_id)
+        writing { @db[:inquiries].where(owner_id: nil, ward_id:).update(owner_id:) }
+      end
+
       # ability :: of People::Standing::GIVEN, or nil to take it back
       def give(id, person_id, ability)
         writing do

@@ -12,7 +12,8 @@ module Hobrin
       # errors :: Hash of field to message; question :: as it was typed
       def show_home(errors: {}, question: "")
         overview = Services::ListInquiries.new(context).call
-        @page = Pages::Home.new(overview:, errors:, question:)
+        notices = Services::ReadPeople.new(context).notices
+        @page = Pages::Home.new(overview:, errors:, question:, notices:)
         show_alone :"home/home", title: "Inquiries"
       end
 

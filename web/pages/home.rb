@@ -39,10 +39,20 @@ module Hobrin
         attr_reader :question
 
         # overview :: Services::ListInquiries::Overview; question :: as it was typed
-        def initialize(overview:, errors:, question:)
+        # notices :: Array of [name of a ward, Store::Wards::Notice]
+        def initialize(overview:, errors:, question:, notices: [])
           super(errors:)
           @overview = overview
           @question = question
+          @notices = notices
+        end
+
+        # What the wards of who signed in are told, in words.
+        def notices
+          @notices.map do |ward, notice|
+            "#{notice.who}, who administers Hobrin, became a #{notice.role} of #{ward} on #{day(notice.at)}, " \
+              "and can read its inquiries."
+          end
         end
 
         def sample? = @overview.sample

@@ -57,6 +57,15 @@ module Hobrin
           end
 
           app.post("/people/wards") { changing_people { |change| change.add_ward(fields.text(:ward)) } }
+          app.post("/people/wards/:id") do
+            changing_people { |change| change.give_unowned(id_of("ward"), fields.number(:person)) }
+          end
+
+          app.post("/people/invitations/:id") do
+            Services::InvitePerson.new(context).revoke(id_of("invitation"))
+            leave_for "/people"
+          end
+
           app.post("/people/:id") { changing_people { |change| change_person(change, person_id) } }
         end
 

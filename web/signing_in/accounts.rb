@@ -13,7 +13,7 @@ module Hobrin
                    otp_auth_route: "second-step", otp_setup_route: "account/second-step",
                    otp_disable_route: "account/second-step/off", recovery_auth_route: "recovery-code",
                    recovery_codes_route: "account/recovery-codes", two_factor_manage_route: nil,
-                   two_factor_auth_route: "second-steps", two_factor_disable_route: nil,
+                   two_factor_auth_route: nil, two_factor_disable_route: nil,
                    remember_route: nil }.freeze
         HOURS_AT_REST = 12
         SETTINGS = { login_column: :login, login_param: "login", account_status_column: :status_id,
@@ -27,15 +27,16 @@ module Hobrin
         private_constant :FEATURES, :ROUTES, :HOURS_AT_REST, :SETTINGS
 
         # See Gate. Gives what answers a request.
-        def self.build(context:, secret:, **rest)
+        def self.build(context:, secret:, secure: false, **rest)
           Class.new(Requests) do
-            opts[:hobrin] = { context:, **rest }.freeze
+            opts[:hobrin] = { context:, secret:, **rest }.freeze
             plugin :rodauth, csrf: false, render: false do
               db context.directory.accounts.db
               hmac_secret secret
               enable(*FEATURES)
               auth_class_eval { prepend Words, Behaviour, Elsewhere }
               ROUTES.merge(SETTINGS).each { |name, value| public_send(name, value) }
+              remember_cookie_options({ same_site: :lax, **(secure ? { secure: true } : {}) })
             end
           end.app
         end

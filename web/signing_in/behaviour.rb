@@ -8,17 +8,13 @@ module Hobrin
       # What is Hobrin's own of signing in, before what rodauth does: pages, how many tries there
       # are, letters, and what is written down.
       module Behaviour
-        MOST_TRIES = 8
-        MINUTES = 15
         LOCKED = "This was tried too often. Wait a quarter of an hour, or ask who runs this Hobrin."
         LETTER = "Somebody, likely you, asked to choose a new password. This address holds a day, and " \
                  "once:\n\n%s\n\nIf it was not you, nothing has to be done.\n"
         # What is written down when something was done.
         TOLD = { logout: "signed out", otp_setup: "second step put on",
                  otp_disable: "second step taken off" }.freeze
-        # The hash of a password that nobody has.
-        NOBODY = Argon2::Password.create(SecureRandom.hex(32))
-        private_constant :MOST_TRIES, :MINUTES, :LOCKED, :LETTER, :TOLD, :NOBODY
+        private_constant :LOCKED, :LETTER, :TOLD
 
         def view(page, _title) = scope.page(page, self)
 
@@ -32,6 +28,8 @@ module Hobrin
 
         # Sends a letter with the address at which a new password is chosen, if there is somebody.
         def send_new_password(login)
+          return unless tries.letter?(login)
+
           # Somebody takes as long as nobody.
           there = account_from_login(login) && (spend || open_account?)
           letter if there && hobrin[:post].ready? && prepare_letter
@@ -41,35 +39,50 @@ module Hobrin
         # See Requests#be.
         def be(id) = account_from_id(id) && login("demo")
 
-        def before_login_route
+        # Before any of these pages looks at a password or a code.
+        def before_rodauth
           super
-          return unless request.post? && too_many?
+          return unless request.post? && request.path_info != logout_path && too_many?
+
+          set_error_flash LOCKED
+          return redirect_with(LOCKED) if logged_in?
 
           set_response_error_status(429)
-          set_error_flash LOCKED
           return_response login_view
         end
 
-        def after_login_failure
+        # Wherever a password or a code is asked for, a wrong one counts.
+        def password_match?(password)
+          Services::Passwords.in_turn { super }.tap { |right| failed("wrong password") unless right || @comparing }
+        end
+
+        def otp_valid_code?(code) = super.tap { |right| failed("wrong code") unless right }
+        def recovery_code_match?(code) = super.tap { |right| failed("wrong spare code") unless right }
+
+        def new_password_matches_current_password?(password)
+          @comparing = true
           super
-          failed
+        ensure
+          @comparing = false
         end
 
         def throw_error_reason(reason, status, field, message)
-          failed if reason == :no_matching_login && request.path_info == login_path
+          failed("wrong password") if reason == :no_matching_login && request.path_info == login_path
           super
         end
 
         def after_login
           super
-          context.directory.tries.forget(account[:login])
+          tries.forget(login_tried, known: known?)
+          browsers.know(account[:login])
           remember_login if param_or_nil("remember")
           note_down("signed in")
         end
 
+        # Whoever signs out is not brought back by having stayed signed in.
         def before_logout
           super
-          account_from_session if logged_in?
+          disable_remember_login if logged_in? && account_from_session
         end
 
         def after_logout
@@ -95,6 +108,7 @@ module Hobrin
         def after_reset_password
           super
           remove_all_active_sessions
+          context.directory.tries.forget_all(account[:login])
           note_down("password chosen anew")
         end
 
@@ -113,7 +127,9 @@ module Hobrin
 
         # What checking a password costs, for nothing.
         def spend
-          argon2_password_hash_match?(NOBODY, param_or_nil("password").to_s)
+          Services::Passwords.in_turn do
+            argon2_password_hash_match?(Services::Passwords.nobodys, param_or_nil("password").to_s)
+          end
           nil
         end
 
@@ -128,14 +144,28 @@ module Hobrin
           context.directory.audit.add(at: context.now, who: who || "somebody", what:)
         end
 
-        def too_many?
-          context.directory.tries.count(param(login_param), since: context.minutes_ago(MINUTES)) >= MOST_TRIES
+        def too_many? = tries.too_many?(login_tried, known: known?)
+
+        def failed(what)
+          tries.add(login_tried, known: known?)
+          note_down(what, login_tried[0, 120])
         end
 
-        def failed
-          login = param(login_param)
-          context.directory.tries.add(login, at: context.now, since: context.minutes_ago(MINUTES))
-          note_down("wrong password", login[0, 120])
+        # What a request tries to sign in with, or who is signed in already.
+        def login_tried
+          @login_tried ||= begin
+            here = account_from_session if logged_in? && request.path_info != login_path
+            (here ? here[:login] : param_or_nil(login_param)).to_s.strip.downcase
+          end
+        end
+
+        def known? = browsers.known?(login_tried)
+        def browsers = @browsers ||= Browsers.new(request, response, secret: hobrin[:secret])
+        def tries = @tries ||= Services::SignInTries.new(context, sender: request.ip.to_s, browser: browsers.id)
+
+        def redirect_with(words)
+          set_redirect_error_flash words
+          redirect request.path_info
         end
 
         def prepare_letter

@@ -17,7 +17,8 @@ module Hobrin
         def initialize(app, context:, post:, secret:, origin: "", demo: false, required: true, open_catalogue: false)
           @app = app
           @shared = { open_catalogue:, demo:, required:, post: }.freeze
-          @accounts = Accounts.build(context:, post:, secret:, origin:, pages: app, demo:)
+          @accounts = Accounts.build(context:, post:, secret:, origin:, pages: app, demo:,
+                                     secure: origin.start_with?("https:"))
         end
 
         def call(env)

@@ -7,14 +7,25 @@ module Hobrin
       # others go on, with who they are from.
       class Requests < Roda
         route do |r|
+          unreadable(r)
           rodauth.load_memory
+          # Ended from another place, or too long at rest: not one page of signing in opens then.
+          rodauth.check_active_session
           forgotten(r) if r.path_info == "/forgotten"
           be(r) if r.path_info.start_with?("/be/")
           r.rodauth
-          # Ended from another place, or too long at rest.
-          rodauth.check_active_session
           elsewhere(r) if r.path_info == "/account/sessions" && r.post?
           r.halt(onward(r))
+        end
+
+        # What no page could read is refused before anything looks at it.
+        def unreadable(request)
+          return if Security.readable?(request.params) && Security.readable?(Security.address(request.path_info))
+
+          response.status = 400
+          response["content-type"] = "text/plain"
+          response.write(Security::BAD_TEXT)
+          request.halt(response.finish)
         end
 
         # Shows a page of ours within the frame of the application. rodauth :: what knows what is

@@ -14,11 +14,13 @@ module Hobrin
       GIVEN = { reads: "reads it", second: "reads papers a second time", works: "works on it" }.freeze
 
       # person :: Person. Gives the strongest of ABILITIES, or nil for who may not know of it.
-      # Everybody on its ward reads it; a librarian of the ward works on it.
+      # Everybody on its ward reads it; a librarian of the ward works on it, and owns it where nobody
+      # else does. Whoever is not on the ward any more may nothing.
       def ability(person)
-        return :owns if owner_id && owner_id == person.id
+        return :owns if ward_id.nil? && owner_id == person.id
         return unless person.in?(ward_id)
-        return :works if person.librarian?(ward_id)
+        return :owns if owner_id == person.id
+        return owner_id ? :works : :owns if person.librarian?(ward_id)
 
         given.fetch(person.id, :reads)
       end

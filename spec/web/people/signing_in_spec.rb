@@ -39,16 +39,131 @@ RSpec.describe "Signing in", :client do
     expect(visit_page("/").body).to include("Maren Vendrillon", "Sign out")
   end
 
-  it "shuts a name after eight wrong tries, known or not, for a quarter of an hour" do
+  def guess(login, times = 1) = Array.new(times) { send_form("/sign-in", login:, password: "wrong again").status }
+  def from(sender) = env("REMOTE_ADDR", sender)
+
+  it "shuts a name from one place after eight wrong tries, known or not, for a quarter of an hour" do
     visit_page "/sign-in"
     ["maren@ward.example", "nobody"].each do |login|
-      statuses = Array.new(9) { send_form("/sign-in", login:, password: "wrong again").status }
-      expect(statuses).to eq(([401] * 8) + [429])
+      expect(guess(login, 9)).to eq(([401] * 8) + [429])
     end
-    expect(sign_in(:owner).status).to eq(429)
+    expect([sign_in(:owner).status, checks { sign_in(:owner) }]).to eq([429, 0])
     expect(sign_in(:second).status).to eq(302)
     context.directory.accounts.db[:tries].update(last_at: context.minutes_ago(16))
     expect(sign_in(:owner).status).to eq(302)
+  end
+
+  it "keeps strangers out wherever they come from, and not the person whose name they try" do
+    from("203.0.113.1")
+    sign_in(:owner)
+    known = rack_mock_session.cookie_jar["hobrin_known"]
+    forged = known.sub(/.\z/) { |last| last == "0" ? "1" : "0" }
+    # What a wrong password costs is of no interest here.
+    allow(Argon2::Password).to receive(:verify_password).and_return(false)
+    # One sender, many names; then many senders, one name.
+    clear_cookies
+    from("203.0.113.2")
+    visit_page "/sign-in"
+    expect(Array.new(41) { |place| guess("name#{place}") }.flatten).to eq(([401] * 40) + [429])
+    60.times do |place|
+      from("198.51.100.#{place}")
+      guess("maren@ward.example")
+    end
+    from("203.0.113.3")
+    clear_cookies
+    visit_page "/sign-in"
+    expect(guess("maren@ward.example")).to eq([429])
+    allow(Argon2::Password).to receive(:verify_password).and_call_original
+    as_known = lambda do |cookie|
+      clear_cookies
+      set_cookie("hobrin_known=#{cookie}")
+      visit_page "/sign-in"
+      send_form("/sign-in", login: "maren@ward.example", password: Ward::WORD).status
+    end
+    expect([as_known[forged], as_known["x"], as_known[known]]).to eq([429, 429, 302])
+    expect(sign_in(:owner).status).to eq(429)
+    Hobrin::Services::RenewPassword.new(context).call("maren@ward.example", "the moon is out tonight")
+    from("203.0.113.4")
+    expect(sign_in(:owner, password: "the moon is out tonight").status).to eq(302)
+  end
+
+  it "counts and writes down wrong passwords and codes wherever they are asked for" do
+    sign_in(:owner)
+    visit_page("/account")
+    wrong = { password: "wrong again", "new-password": "the moon is out tonight", "password-confirm": "the moon is out tonight" }
+    key, sent = secret
+    7.times { expect(send_form("/account/password", **wrong).status).to eq(401) }
+    send_form("/account/second-step", **sent, password: Ward::WORD, otp: "000000")
+    expect(checks { send_form("/account/password", **wrong) }).to eq(0)
+    expect(visit_page("/account/password").body).to include("tried too often")
+    expect(context.directory.audit.last(9).map(&:what).tally).to include("wrong password" => 7, "wrong code" => 1)
+    context.directory.accounts.db[:tries].delete
+    send_form("/account/second-step", **sent, password: Ward::WORD, otp: ROTP::TOTP.new(key).now)
+    sign_in(:owner)
+    visit_page("/recovery-code")
+    8.times { send_form("/recovery-code", "recovery-code": "none of them") }
+    expect(send_form("/recovery-code", "recovery-code": "none of them").status).to eq(302)
+    expect(context.directory.audit.last(8).map(&:what).uniq).to eq(["wrong spare code"])
+  end
+
+  it "opens nothing with what is left of a session that was signed out, and forgets that it stayed signed in" do
+    before = staying
+    send_form("/sign-out")
+    remembered = before.keys - %w[hobrin hobrin_known]
+    expect([with(before, "hobrin"), with(before, *remembered), with(before)]).to eq([false, false, false])
+    clear_cookies
+    set_cookie("hobrin=#{Rack::Utils.escape(before["hobrin"])}")
+    %w[/account/password /account/second-step /account/second-step/off /account/recovery-codes].each do |path|
+      expect([path, visit_page(path).status, last_response.headers["location"]]).to match([path, 302, %r{/sign-in\z}])
+      set_cookie("hobrin=#{Rack::Utils.escape(before["hobrin"])}")
+    end
+  end
+
+  it "hashes two passwords at once at most, and as dearly for nobody as for somebody" do
+    at_once, most, lock = 0, 0, Mutex.new
+    allow(Argon2::Engine).to receive(:hash_argon2id_encode).and_wrap_original do |hash, *given|
+      lock.synchronize { most = [most, at_once += 1].max }
+      hash.call(*given).tap { lock.synchronize { at_once -= 1 } }
+    end
+    Array.new(6) { Thread.new { Hobrin::Services::Passwords.digest("a quiet night") } }.each(&:join)
+    expect(most).to eq(2)
+    cost = ->(hash) { hash[/m=\d+,t=\d+,p=\d+/] }
+    expect(cost[Hobrin::Services::Passwords.nobodys]).to eq(cost[Ward.digest])
+  end
+
+  it "answers what cannot be read in words, on every page of signing in" do
+    sign_in(:owner)
+    _, sent = secret
+    send_form("/account/second-step", **sent, password: Ward::WORD, otp: ROTP::TOTP.new(secret.first).now)
+    pages = %w[/sign-in /forgotten /new-password /second-step /second-steps /recovery-code /sign-out /be/1 /account/password
+               /account/second-step /account/second-step/off /account/recovery-codes /account/sessions /invitations/none]
+    bad = ["login=%FF&password=%C3%28", "login=a%00b&password=x", "%FF=1", "password[]=x&login[]=y", "otp[a]=1",
+           "key=%00", "login=#{"x" * 5_000}"]
+    asked = [nil, :owner].flat_map do |key|
+      key ? sign_in(key) : clear_cookies
+      pages.flat_map do |page|
+        bad.flat_map do |query|
+          [get("#{page}?#{query}"), (post page, "#{query}&authenticity_token=#{Rack::Utils.escape(@token)}")]
+            .map { |response| [page, query, response.status] }
+        end
+      end
+    end
+    expect(asked.select { |_, _, status| status >= 500 }).to eq([])
+    expect(asked.count { |_, query, status| query.include?("%FF") && status == 400 }).to be > 40
+  end
+
+  it "says what is wrong where a proxy does not say that a request was encrypted, and asks for encryption after" do
+    people
+    @app = Hobrin::Server.app(context, home:, env: { "HOBRIN_ORIGIN" => "https://127.0.0.1" },
+                                       shared: { required: true, post: outbox })
+    expect([visit_page("/sign-in").status, last_response.body]).to match([421, /X-Forwarded-Proto: https/])
+    expect(visit_page("/health").status).to eq(200)
+    expect([visit_page("https://127.0.0.1/sign-in").status, last_response.headers["strict-transport-security"]])
+      .to eq([200, "max-age=31536000"])
+    send_form("https://127.0.0.1/sign-in", login: "maren@ward.example", password: Ward::WORD, remember: "yes")
+    cookies = Array(last_response.headers["set-cookie"]).flat_map { |one| one.split("\n") }
+    expect(cookies.size).to eq(3)
+    expect(cookies).to all(match(/secure/i).and(match(/httponly/i)).and(match(/samesite=lax/i)))
   end
 
   it "takes no form without the token of its page, no old cookie after signing out, and no borrowed one" do
@@ -143,7 +258,7 @@ RSpec.describe "Signing in", :client do
 
   it "signs out at one other place or at all, and who stayed signed in there has to sign in again" do
     first, second, third = Array.new(3) { staying }
-    remembered = first.keys - ["hobrin"]
+    remembered = first.keys - %w[hobrin hobrin_known]
     expect(remembered.size).to eq(1)
     expect([with(first, "hobrin"), with(first, *remembered), with(second, *remembered)]).to all(be(true))
     others = Nokogiri::HTML(visit_page("/account").body).css(".session-list input[name=session]")
@@ -173,6 +288,20 @@ RSpec.describe "Signing in", :client do
     visit_page("/sign-in")
     send_form("/sign-in", login: "JONNA ", password: "one more quiet night")
     expect(visit_page("/inquiries/1/ask").status).to eq(200)
+    five = Hobrin::Services::InvitePerson.new(context).call(name: "Five", ward_id: wards[:first].id, role: :member)
+    outcomes = Array.new(5) do |place|
+      Thread.new do
+        Hobrin::Services::InvitePerson.new(context).take_up(five, name: "Five #{place}", login: "five#{place}",
+                                                                  password: "one more quiet night")
+      rescue Hobrin::GoneError then nil
+      end
+    end
+    expect(outcomes.map(&:value).compact.size).to eq(1)
+    sign_in(:runs)
+    revoked = Hobrin::Services::InvitePerson.new(context).call(name: "Nobody", ward_id: wards[:first].id, role: :member)
+    visit_page("/people")
+    send_form("/people/invitations/#{context.directory.invitations.waiting(at: context.now).first.id}")
+    expect(visit_page("/invitations/#{revoked}").status).to eq(404)
     late = context.minutes_ago(-15 * 1_440)
     expect { context.directory.invitations.find(token, at: late) }.to raise_error(Hobrin::GoneError)
   end
@@ -197,6 +326,30 @@ RSpec.describe "Signing in", :client do
     expect(audit.broken_at).to eq(2)
     lines.where(number: 2).delete
     expect(audit.broken_at).to eq(3)
+  end
+
+  it "passes what somebody owned to the ward when they leave it, and tells the ward when an administrator joins" do
+    sign_in(:runs)
+    visit_page("/people")
+    send_form("/people/#{people[:owner]}", do: "put", ward: wards[:first].id, role: "")
+    expect(visit_page("/people").body).to include("1 inquiry has no owner on Ward 4")
+    sign_in(:owner)
+    expect(visit_page("/inquiries/1/ask").status).to eq(404)
+    sign_in(:librarian)
+    expect(visit_page("/inquiries/1/people").body).to include("Ward 4 owns it")
+    sign_in(:second)
+    expect([visit_page("/inquiries/1/people").status, visit_page("/").body.include?("administers")]).to eq([403, false])
+    sign_in(:runs)
+    visit_page("/people")
+    expect(send_form("/people/wards/#{wards[:first].id}", person: people[:stranger]).status).to eq(422)
+    send_form("/people/wards/#{wards[:first].id}", person: people[:second])
+    send_form("/people/#{people[:runs]}", do: "put", ward: wards[:first].id, role: "librarian")
+    expect(context.standings.of(1).owner_id).to eq(people[:second])
+    sign_in(:second)
+    expect(visit_page("/").body).to include("Runa Ostel, who administers Hobrin, became a librarian of Ward 4")
+    expect(visit_page("/inquiries/1/people").status).to eq(200)
+    sign_in(:stranger)
+    expect(visit_page("/").body).not_to include("administers")
   end
 
   it "says of who may sign in no more what it says of nobody, and ends what is open" do

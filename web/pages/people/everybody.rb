@@ -44,7 +44,17 @@ module Hobrin
           def ward_choices = wards.map { |ward| [ward.id, ward.name, false] }
 
           def invitations
-            @overview.invitations.map { |one| [one.name, one.made_by, day_and_time(one.ends_at)] }
+            @overview.invitations.map { |one| [one.id, one.name, one.made_by, day_and_time(one.ends_at)] }
+          end
+
+          # Wards some of whose inquiries nobody owns: [ward, how many, choices of people].
+          def unowned
+            wards.filter_map do |ward|
+              count = @overview.unowned[ward.id] or next
+              people = @overview.people.select { |person| person.in?(ward.id) }
+              [ward, count == 1 ? "1 inquiry has" : "#{number(count)} inquiries have",
+               people.map { |person| [person.id, person.name, false] }]
+            end
           end
 
           def log

@@ -44,7 +44,14 @@ module Hobrin
             @question = Services::ReadInquiry.new(context).call(id).question.text
           end
 
-          def owner = @shared.owner&.name
+          # Who owns it, in words.
+          def owned
+            return "#{@shared.owner&.name || "Nobody"} owns it." unless ward
+            return "#{@shared.owner.name} owns it; everybody on #{ward} reads it." if @shared.owner
+
+            "#{ward} owns it: its librarians act as the owner, and can hand it over. Everybody on #{ward} reads it."
+          end
+
           def ward = @shared.ward&.name
 
           # What can be done twice: Array of Twice.
