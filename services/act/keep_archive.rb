@@ -35,10 +35,9 @@ module Hobrin
       # text :: of a file. Gives a Verdict. Raises InputError (:archive).
       def self.verify(text)
         data = Exchange::Archive.read(text)
-        faults, agree = Exchange::Archive::Check.new(data) { anew(data) }.call
-        question = data.dig("inquiry", "question",
-                            "text") if data["inquiry"].is_a?(Hash) && data["inquiry"]["question"].is_a?(Hash)
-        Verdict.new(faults:, agree:, question: question.to_s)
+        faults, agree = ArchiveSchema.faults(data), 0
+        faults, agree = Exchange::Archive::Check.new(data) { anew(data) }.call if faults.empty?
+        Verdict.new(faults:, agree:, question: question_of(data))
       end
 
       # The numbers that follow from what lies in the file.
@@ -47,7 +46,13 @@ module Hobrin
         records = data["records"].map { |item| Exchange::CslJson::Reader.item(item) }
         Exchange::Archive::Numbers.new(inquiry, records).call
       end
-      private_class_method :anew
+
+      def self.question_of(data)
+        inquiry = data["inquiry"]
+        question = inquiry["question"] if inquiry.is_a?(Hash)
+        question.is_a?(Hash) ? question["text"].to_s : ""
+      end
+      private_class_method :anew, :question_of
 
       private
 

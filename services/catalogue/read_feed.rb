@@ -20,20 +20,28 @@ module Hobrin
       end
 
       # The secret part of the address, nil while there is none.
-      def token(id) = @shares.of(id, kind: KIND)&.token
+      def token(id) = share(id)&.token
 
-      # Makes a new one; the one before leads nowhere from then on. Raises GoneError.
-      def open(id)
+      # The same as Store::SharedBriefs::Share.
+      def share(id) = @shares.of(id, at: @context.now, kind: KIND)
+
+      # Makes a new one; the one before leads nowhere from then on. days :: until it ends by itself, one
+      #   of ShareBrief::DAYS. Raises GoneError.
+      def open(id, days: nil)
         @context.inquiries.find(id)
         take_back(id)
-        @shares.share(id, token: SecureRandom.urlsafe_base64(BYTES), at: @context.now, kind: KIND)
+        @shares.share(id, token: SecureRandom.urlsafe_base64(BYTES), at: @context.now, kind: KIND,
+                          ends_at: ShareBrief.end_of(@context, days))
       end
 
       def take_back(id) = @shares.take_back(id, at: @context.now, kind: KIND)
 
       # address :: of the feed; home :: of this Hobrin. Gives a Download. Raises GoneError.
       def call(id, token, address:, home:)
-        raise GoneError, "feed" unless @shares.find(token.to_s, kind: KIND)&.inquiry_id == id
+        share = @shares.find(token.to_s, at: @context.now, kind: KIND)
+        raise GoneError, "feed" unless share&.inquiry_id == id
+
+        @shares.used(share, at: @context.now)
 
         saved = @context.inquiries.find(id)
         papers = latest(OpenInquiry.new(@context, saved).cascade.final)

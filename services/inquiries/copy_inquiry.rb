@@ -5,6 +5,10 @@ module Hobrin
     # Starts an inquiry from one that is there, or from an archive of another Hobrin. Its trail
     # begins anew and says where it came from; nobody has signed the copy.
     class CopyInquiry
+      TURNS = Turns.new(at_once: 2, waiting: 1,
+                        busy: "Several archives are being opened just now. Try again in a moment.")
+      private_constant :TURNS
+
       def initialize(context)
         @context = context
       end
@@ -18,20 +22,10 @@ module Hobrin
       end
 
       # text :: of an archive. Papers that the library lacks are added to it by a librarian; whoever
-      # else opens it keeps them with the inquiry, until a librarian adds them. Gives the new id. Raises InputError (:archive) for what is not an archive, and for
-      # one that does not agree with itself.
-      def open(text)
-        verdict = KeepArchive.verify(text)
-        refuse(verdict) unless verdict.sound?
-
-        data = JSON.parse(text)
-        inquiry = Store::InquiryDocument.load(JSON.generate(data["inquiry"]))
-        missing = missing(data["records"])
-        add(missing, sample: data["sample"] == true) if missing.any? && may_add?
-        begin_with(inquiry, step: :act, kind: :archive_opened,
-                            facts: { lines: data["trail"].size, made: data["made"].to_s[/\A\d{4}-\d{2}-\d{2}\z/].to_s },
-                            sample: data["sample"] == true).tap { |id| keep_beside(id, may_add? ? [] : missing) }
-      end
+      # else opens it keeps them with the inquiry, until a librarian adds them. Gives the new id.
+      # Raises InputError (:archive) for what is not an archive, and for one that does not agree with
+      # itself; UnavailableError while several are opened.
+      def open(text) = TURNS.take { checked(text) }
 
       # Adds the papers that stay with an inquiry to the library. Gives how many. Raises RefusedError.
       def add_to_library(id)
@@ -46,6 +40,19 @@ module Hobrin
       end
 
       private
+
+      def checked(text)
+        verdict = KeepArchive.verify(text)
+        refuse(verdict) unless verdict.sound?
+
+        data = JSON.parse(text)
+        items = missing(data["records"])
+        add(items, sample: data["sample"]) if items.any? && may_add?
+        id = begin_with(Store::InquiryDocument.load(JSON.generate(data["inquiry"])), step: :act, sample: data["sample"],
+                        kind: :archive_opened, facts: { lines: data["trail"].size, made: data["made"] })
+        keep_beside(id, items) unless may_add?
+        id
+      end
 
       def begin_with(inquiry, step:, kind:, facts:, sample:)
         inquiry = inquiry.with(acting: inquiry.acting.with(signed: []))

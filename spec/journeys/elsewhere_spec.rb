@@ -53,7 +53,7 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
     expect(page).to have_css(".import", text: /University catalogue.*read: 3 new papers, 3 of them doubles/m,
                                         wait: 60)
     expect_clean("/inquiries/1/narrow?show=elsewhere")
-    click_button "Make an address"
+    click_button "Create a link"
     expect(page).to have_link(href: %r{/inquiries/1/feed/[\w-]{43}})
     expect_clean("/library")
   end

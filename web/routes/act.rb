@@ -29,7 +29,7 @@ module Hobrin
         def self.sharing(app)
           app.post("/inquiries/:id/address") do
             shares = Services::ShareBrief.new(context)
-            fields.text(:do) == "take_back" ? shares.take_back(inquiry_id) : shares.open(inquiry_id)
+            fields.text(:do) == "take_back" ? shares.take_back(inquiry_id) : shares.open(inquiry_id, days: fields.number(:days))
             leave_for "/inquiries/#{inquiry_id}/act?show=versions"
           end
 

@@ -38,7 +38,7 @@ module Hobrin
 
           app.post("/inquiries/:id/feed") do
             feeds = Services::ReadFeed.new(context)
-            fields.text(:do) == "open" ? feeds.open(inquiry_id) : feeds.take_back(inquiry_id)
+            fields.text(:do) == "open" ? feeds.open(inquiry_id, days: fields.number(:days)) : feeds.take_back(inquiry_id)
             leave_for "/inquiries/#{inquiry_id}/narrow?show=elsewhere"
           end
         end

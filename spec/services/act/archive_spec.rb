@@ -104,7 +104,80 @@ RSpec.describe Hobrin::Services::KeepArchive, :sample do
       expect { described_class.verify(text) }.to raise_error(Hobrin::InputError, words)
     end
     bare = '{"hobrin":"archive","format":1,"inquiry":{},"trail":[3],"records":[1],"numbers":{}}'
-    expect(faults(bare)).to include("trail/1", "seals", "inquiry")
-    expect(faults('{"hobrin":"archive","format":1}')).to eq(%w[inquiry trail records numbers])
+    expect(faults(bare)).to include("inquiry/format", "trail/1", "seals", "records/1")
+    expect(faults('{"hobrin":"archive","format":1}')).to include("inquiry", "trail", "records", "numbers")
+  end
+
+  it "knows stored inquiries of every format by the schema of the present one" do
+    schema = JSONSchemer.schema(Hobrin::Boot::ROOT.join("config/inquiry.schema.json"))
+    Hobrin::Boot::ROOT.glob("spec/fixtures/documents/*/inquiry.json").each do |file|
+      data = Hobrin::Store::Upgrades.call(JSON.parse(file.read, symbolize_names: true))
+      found = schema.validate(JSON.parse(JSON.generate(data))).map { |error| error["data_pointer"] }
+      expect([file.dirname.basename.to_s, found]).to eq([file.dirname.basename.to_s, []])
+    end
+  end
+
+  # With all fingerprints and numbers made anew, as somebody who means harm would.
+  def resealed(data)
+    seal = Hobrin::Exchange::Archive::Seal
+    data["trail"] = seal.chained(data["trail"].map { |line| line.except("seal") })
+    begin
+      inquiry = Hobrin::Store::InquiryDocument.load(JSON.generate(data["inquiry"]))
+      records = data["records"].map { |item| Hobrin::Exchange::CslJson::Reader.item(item) }
+      data["numbers"] = JSON.parse(JSON.generate(Hobrin::Exchange::Archive::Numbers.new(inquiry, records).call))
+    rescue StandardError
+      nil
+    end
+    JSON.generate(data.merge("seals" => seal.parts(data.slice("inquiry", "trail", "records", "numbers"))))
+  end
+
+  def places(data, path = [])
+    pairs = data.is_a?(Hash) ? data.to_a : (data.is_a?(Array) ? data.each_index.zip(data) : [])
+    pairs.flat_map { |key, value| [[*path, key], *places(value, [*path, key])] }
+  end
+
+  it "refuses odd values of every kind in words, whoever made the fingerprints" do
+    random, text = Random.new(560), archive(2)
+    odd = [nil, "", -1, 1e300, [], {}, true, "2026-99-99", ["a"], { "a" => 1 }, "a\u0000b", 10**30, "x" * 5_000]
+    all = places(JSON.parse(text)["inquiry"])
+    opened = Array.new(120) do
+      data = JSON.parse(text)
+      *path, key = all.sample(random:)
+      within = path.reduce(data["inquiry"]) { |value, part| value[part] }
+      within[key] = odd.sample(random:)
+      made = resealed(data)
+      Hobrin::Services::CopyInquiry.new(context).open(made)
+    rescue Hobrin::InputError
+      nil
+    end
+    kept = opened.compact
+    expect(kept.size).to be_between(1, 60)
+    kept.each do |id|
+      reading = Hobrin::Services::ReadInquiry.new(context).call(id)
+      expect(Hobrin::Services::ReadVersions.new(context).now(reading).sections).not_to be_empty
+      expect(Hobrin::Services::ReadNarrow.new(context, reading).call).not_to be_nil if id == kept.last
+    end
+  ensure
+    opened&.compact&.each { |id| context.inquiries.forget(id:) }
+  end
+
+  # As ratios: twice as much takes about twice as long.
+  it "takes its time in proportion to its size" do
+    texts = [1_500, 6_000].map do |count|
+      data = JSON.parse(archive(2))
+      data["inquiry"]["decisions"] = Array.new(count) { |place| { "record" => "x#{place}", "verdict" => "unsure", "reason" => nil, "note" => "" } }
+      data["trail"] *= count / data["trail"].size
+      data["records"] = Array.new(count / 10) { |place| data["records"].first.merge("id" => "r#{place}") }
+      resealed(data)
+    end
+    small, large = texts.map { |text| steps { described_class.verify(text) } }
+    expect(large).to be < small * 6
+  end
+
+  # How many objects are made, which does not depend on the machine.
+  def steps
+    before = GC.stat(:total_allocated_objects)
+    yield
+    GC.stat(:total_allocated_objects) - before
   end
 end

@@ -56,7 +56,8 @@ module Hobrin
           # The version as it was signed, as safe markup.
           def report = Exchange::Report::Writers::Markup.of(@reading.report(@page.opened, number).sections)
 
-          def token = @shares.token(@page.id)
+          def token = share&.token
+          def share = @shares.share(@page.id)
 
           # The code to read off a screen, as safe markup.
           def code(address) = Exchange::Report::Writers::Drawing.of(Exchange::Report::Pictures::Qr.of(address))

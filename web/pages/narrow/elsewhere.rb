@@ -60,7 +60,9 @@ module Hobrin
           def most = [asked.count, Services::AskSource::MOST].min
           def typed_most = @page.typed_or(:most, [most, 200].min.to_s)
           def given = @given ||= @reading.given.map { |one| told(one) }
-          def feed_path = (token = @feeds.token(@page.id)) && @page.path("feed/#{token}")
+          # The link to new papers as Store::SharedBriefs::Share, or nil.
+          def feed = @feed ||= @feeds.share(@page.id)
+          def feed_path = feed && @page.path("feed/#{feed.token}")
 
           # What it can do, in words.
           def ability

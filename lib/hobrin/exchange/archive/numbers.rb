@@ -80,12 +80,9 @@ module Hobrin
         # Which of the papers report the same people, by what their abstracts count.
         def same
           @same ||= begin
-            passages = @records.transform_values { |record| CloseReading::Passage.new(record.abstract) }
-            passages.to_h do |id, passage|
-              [id, passages.keys.select do |other|
-                other != id && CloseReading::SameStudy.call(passage, passages[other])
-              end]
-            end
+            reporting = @inquiry.papers.select { |paper| paper.reported.any? }.map(&:record_id)
+            passages = @records.slice(*reporting).transform_values { |record| CloseReading::Passage.new(record.abstract) }
+            CloseReading::SameStudy.among(passages)
           end
         end
 

@@ -20,37 +20,35 @@ module Hobrin
           # value
           # under a key, some levels down. data :: Hash of Strings. Gives a Hash of
           # "inquiry/decisions/3" to a fingerprint.
-          def parts(data, path = nil, levels = LEVELS)
-            data.reduce({}) do |found, (key, value)|
-              here = [path, key].compact.join("/")
-              found.merge(deeper?(value,
-                                  levels) ? inner(value, here,
-                                                  levels - 1) : { here => of(value) })
-            end
-          end
+          def parts(data) = {}.tap { |found| gather(data, nil, LEVELS, found) }
 
           # Each line with the fingerprint of it and of all before it. lines :: Array of Hashes.
           #   Gives an
           # Array of Hashes that have `seal` too.
           def chained(lines)
-            lines.reduce([]) do |done, line|
-              [*done,
-               { **line,
-                 "seal" => Digest::SHA256.hexdigest("#{done.last&.fetch("seal")}#{of(line)}") }]
+            before = nil
+            lines.map do |line|
+              before = Digest::SHA256.hexdigest("#{before}#{of(line)}")
+              { **line, "seal" => before }
             end
           end
 
           private
 
-          def deeper?(value, levels)
-            levels.positive? && (value.is_a?(Hash) || value.is_a?(Array)) && value.any?
+          # Adds the fingerprints of each part to those found.
+          def gather(data, path, levels, found)
+            data.each do |key, value|
+              here = path ? "#{path}/#{key}" : key
+              if !levels.positive? || value.nil? || !value.respond_to?(:each) || value.empty? then found[here] = of(value)
+              elsif value.is_a?(Hash) then gather(value, here, levels - 1, found)
+              else items(value, here, found)
+              end
+            end
           end
 
-          def inner(value, path, levels)
-            return parts(value, path, levels) if value.is_a?(Hash)
-
-            items = value.each_with_index.to_h { |one, place| ["#{path}/#{place + 1}", of(one)] }
-            { "#{path}/size" => of(value.size), **items }
+          def items(list, path, found)
+            found["#{path}/size"] = of(list.size)
+            list.each.with_index(1) { |item, number| found["#{path}/#{number}"] = of(item) }
           end
 
           def ordered(data)
