@@ -6,8 +6,10 @@ module Hobrin
     # others for the ward of their inquiry.
     class KeepPdf
       LARGEST_BYTES = Store::KeptPapers::LARGEST_BYTES
+      # Reading one may take long and much: two at a time.
+      READING = ReadLater.new(at_once: 2, patience: 4)
       FOR_ALL = "This PDF is kept for everybody. A librarian removes it."
-      private_constant :FOR_ALL
+      private_constant :READING, :FOR_ALL
 
       def initialize(context)
         @context = context
@@ -15,14 +17,13 @@ module Hobrin
       end
 
       # inquiry_id :: where the person works; path :: of a file that came in, nil for none. Raises
-      #   InputError (:pdf), GoneError for a paper that is not in the library.
+      #   InputError (:pdf), GoneError for a paper that is not in the library. Gives whether it is kept
+      #   now; else it is read later, and the page shows what came of it.
       def call(record_id, inquiry_id, path)
         known(record_id)
-        @context.papers.check(path)
         ward_id = ward(inquiry_id)
-        @house.change("pdf", record_id, nil, ward_id:) do |aside|
-          @context.papers.keep(record_id, path, ward_id:, aside:)
-        end
+        staged = @context.papers.stage(record_id, path, ward_id:)
+        READING.call { settle(record_id, staged, ward_id) }
       end
 
       # That of the ward, or else the one for everybody. Raises GoneError, InputError (:pdf).
@@ -46,6 +47,15 @@ module Hobrin
       end
 
       private
+
+      def settle(record_id, staged, ward_id)
+        papers = @context.papers
+        text = papers.read(staged)
+        @house.change("pdf", record_id, nil, ward_id:) { |aside| papers.settle(record_id, staged, text, aside:, ward_id:) }
+      rescue InputError => e
+        papers.refuse(record_id, e.message, ward_id:)
+        raise
+      end
 
       def ward(inquiry_id) = (@context.standings.of(inquiry_id).ward_id unless @house.may?)
       def known(record_id) = @context.library.record(record_id) || raise(GoneError, "paper")

@@ -14,7 +14,9 @@ module Hobrin
       OWNER_ONLY = 0o600
       KINDS = %w[pdf txt].freeze
       REMOVED = "removed"
-      private_constant :OWNER_ONLY, :KINDS, :REMOVED
+      WAITING = "waiting"
+      REFUSED = "refused"
+      private_constant :OWNER_ONLY, :KINDS, :REMOVED, :WAITING, :REFUSED
 
       # home :: Pathname; reader :: what turns a path into text, see PdfText; wards :: ids of the wards
       #   whose full texts are seen, beside those for everybody
@@ -33,10 +35,10 @@ module Hobrin
       # Whether a file may be kept as a full text. Raises InputError (:pdf) for what is no PDF, or is too
       # large.
       def check(path)
-        refuse("Choose a file first.") unless path
+        no("Choose a file first.") unless path
         size = File.size(path)
-        refuse("Keep to 25 MB: this file has #{(size / 1024.0 / 1024).ceil}.") if size > LARGEST_BYTES
-        refuse("This is not a PDF file.") unless File.binread(path, 1024).to_s.include?("%PDF-")
+        no("Keep to 25 MB: this file has #{(size / 1024.0 / 1024).ceil}.") if size > LARGEST_BYTES
+        no("This is not a PDF file.") unless File.binread(path, 1024).to_s.include?("%PDF-")
       end
 
       # Keeps a copy of a file as the full text of a paper. What was kept there before is put aside
@@ -50,6 +52,38 @@ module Hobrin
           write(record_id, path, text, ward_id)
         end
       end
+
+      # Puts a file that came in where it waits to be read. Gives its place. Raises InputError (:pdf).
+      def stage(record_id, path, ward_id: nil)
+        check(path)
+        Trouble.told do
+          FileUtils.mkdir_p(place(ward_id), mode: 0o700)
+          FileUtils.rm_f(file(record_id, REFUSED, ward_id))
+          file(record_id, WAITING, ward_id).tap { |staged| put(staged) { |part| FileUtils.cp(path, part) } }
+        end
+      end
+
+      # The text of a file that waits. Raises InputError (:pdf).
+      def read(staged) = @reader.call(staged)
+
+      # Keeps a file that waited, with its text, as `keep` does.
+      def settle(record_id, staged, text, aside:, ward_id: nil)
+        Trouble.told do
+          put_aside(record_id, aside, ward_id:)
+          write(record_id, staged, text, ward_id)
+          FileUtils.rm_f(staged)
+        end
+      end
+
+      # Lets a file go that waited. words :: why
+      def refuse(record_id, words, ward_id: nil)
+        put(file(record_id, REFUSED, ward_id)) { |part| File.write(part, words) }
+        FileUtils.rm_f(file(record_id, WAITING, ward_id))
+      end
+
+      # Whether one waits to be read, and why the last one was not kept, or nil.
+      def waiting?(record_id) = !found(record_id, WAITING).nil?
+      def refused(record_id) = found(record_id, REFUSED)&.read(encoding: "UTF-8")
 
       # The text of a kept full text, nil when none is kept.
       def text(record_id)
@@ -123,7 +157,7 @@ module Hobrin
         FileUtils.rm_f(part)
       end
 
-      def refuse(words) = raise(InputError, { pdf: words })
+      def no(words) = raise(InputError, { pdf: words })
     end
   end
 end

@@ -1,32 +1,36 @@
 # frozen_string_literal: true
 
 require "json"
-require "open3"
 require "rbconfig"
+require "zlib"
 
 module Hobrin
   module Store
     # The text of a PDF file, read by pdf-reader in a process of its own that has little time and
-    # memory: a file from outside may be made to take all of it.
+    # memory: a file from outside may be made to take all of it. The process ends with whoever waits
+    # for it.
     class PdfText
-      SECONDS = 20
-      BYTES = 1_200 * 1024 * 1024
+      # Of the processor, and on the clock.
+      SECONDS = 10
+      PATIENCE = 15
+      BYTES = 700 * 1024 * 1024
+      # What one stream of a file, and all of them, may come to when they are inflated.
+      LARGEST_STREAM = 32 * 1024 * 1024
+      LARGEST = 128 * 1024 * 1024
+      STREAM = /stream\r?\n/n
       PROGRAM = File.expand_path("read_pdf.rb", __dir__)
       # What the reader says, in words.
       WORDS = { "encrypted" => "This PDF is locked with a password. Save it without one, then try again.",
                 "scripts" => "This PDF carries a script or starts something when it is opened: it is not kept.",
                 "broken" => "This PDF cannot be read: it is broken, or cut off." }.freeze
       TOO_MUCH = "This PDF takes too long or too much memory to read: it is not kept."
-      private_constant :SECONDS, :BYTES, :PROGRAM, :WORDS, :TOO_MUCH
+      private_constant :SECONDS, :PATIENCE, :BYTES, :LARGEST_STREAM, :LARGEST, :STREAM, :PROGRAM, :WORDS, :TOO_MUCH
 
       # path :: of the file. Gives a String, "" for a PDF of pictures alone. Raises InputError
       #   (:pdf).
       def call(path)
-        said, status = Open3.capture2(RbConfig.ruby, PROGRAM, path.to_s, err: File::NULL,
-                                                                         rlimit_cpu: SECONDS, rlimit_as: BYTES)
-        refuse(TOO_MUCH) unless status.success?
-
-        answer = JSON.parse(said)
+        refuse(TOO_MUCH) if bomb?(File.binread(path))
+        answer = JSON.parse(said(path))
         refuse(WORDS.fetch(answer.fetch("refused"))) if answer.key?("refused")
         answer.fetch("text")
       rescue JSON::ParserError
@@ -35,6 +39,61 @@ module Hobrin
 
       private
 
+      # Whether what is packed in the file is more than any paper has. Each stream is inflated piece by
+      # piece and no further than allowed.
+      def bomb?(bytes)
+        at, all = 0, 0
+        while (start = bytes.index(STREAM, at))
+          at = start + Regexp.last_match(0).bytesize
+          size = inflated(bytes, at, [LARGEST_STREAM, LARGEST - all].min)
+          return true unless size
+
+          all += size
+        end
+        false
+      end
+
+      # How many bytes a stream comes to, 0 for one that is not deflated; nil for more than allowed.
+      def inflated(bytes, at, most)
+        return 0 unless bytes.getbyte(at).to_i & 0x0f == 8
+
+        size, inflater = 0, Zlib::Inflate.new
+        until inflater.finished? || at >= bytes.bytesize
+          inflater.inflate(bytes.byteslice(at, 16_384)) { |piece| return nil if (size += piece.bytesize) > most }
+          at += 16_384
+        end
+        size
+      rescue Zlib::Error
+        size
+      ensure
+        inflater&.close
+      end
+
+      # What the process prints, "" where it was stopped.
+      def said(path)
+        from, to = IO.pipe
+        pid = Process.spawn(RbConfig.ruby, PROGRAM, path.to_s, out: to, err: File::NULL, in: File::NULL,
+                                                               rlimit_cpu: SECONDS, rlimit_as: BYTES)
+        to.close
+        text = +""
+        ends = now + PATIENCE
+        text << from.readpartial(1 << 16) while from.wait_readable([ends - now, 0].max)
+        text
+      rescue EOFError
+        text
+      ensure
+        [from, to].each { |io| io&.close unless io&.closed? }
+        stop(pid) if pid
+      end
+
+      def stop(pid)
+        Process.kill(:KILL, pid)
+        Process.wait(pid)
+      rescue Errno::ESRCH, Errno::ECHILD
+        nil
+      end
+
+      def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
       def refuse(words) = raise(InputError, { pdf: words })
     end
   end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "prawn"
+
 RSpec.describe "A paper read closely", :sample do
   def key(name) = "10.5555/hobrin.#{name}"
   def closely(name) = Hobrin::Services::ReadClosely.new(context).call(context.library.record(name))
@@ -36,7 +38,7 @@ RSpec.describe "A paper read closely", :sample do
     before = closely(record.id).made_as.verdict
     Tempfile.create(["a", ".pdf"]) do |file|
       Prawn::Document.generate(file.path) { |page| page.text "Methods: People got ear plugs on even dates." }
-      Hobrin::Services::KeepPdf.new(context).call(record.id, file.path)
+      context.papers.keep(record.id, file.path)
     end
     expect([before, closely(record.id).full]).to match([be_a(Symbol), true])
     expect(context.papers.text(record.id)).to include("even dates")

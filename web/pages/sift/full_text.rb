@@ -51,6 +51,13 @@ module Hobrin
           end
 
           def citation = @citation ||= Exchange::Citation.of(@record, style)
+          # Where this stands.
+          def path = @page.path(:sift, paper: @record.id, show: "full")
+
+          # Whether a PDF waits to be read, and why the last one was not kept, or nil.
+          def waiting? = @context.papers.waiting?(@record.id)
+          def refused = @context.papers.refused(@record.id)
+
           def kept? = @context.papers.kept?(@record.id)
           # Whether who is here changes what all inquiries share.
           def keeps? = @keeps ||= Services::ChangeHouse.new(@context).may?
