@@ -11,7 +11,9 @@ module Hobrin
         # backslash.
         BRACE = /[{}]/n
         PAREN = /\A\s*@\s*[A-Za-z]+\s*\(/n
-        private_constant :FIRST, :BRACE, :PAREN
+        # What stands between entries is a comment, unless it looks like a field.
+        FIELD = /\A\s*[A-Za-z][\w-]*\s*=\s*[{"\d]/n
+        private_constant :FIRST, :BRACE, :PAREN, :FIELD
 
         # io :: read as bytes. Yields each Entry.
         def self.each(io, &) = new(io).each(&)
@@ -22,13 +24,14 @@ module Hobrin
           close
         end
 
-        def each
+        def each(&)
           Lines.each(@io) do |line, number|
             if line.match?(FIRST)
               yield entry("an entry begins before this one is closed") if @lines.any?
+              tell(&)
               begin_at(number)
             end
-            next unless @place.positive? && !@closed
+            next stray(line, number) if @closed
 
             add(line)
             next if @depth.positive?
@@ -37,9 +40,27 @@ module Hobrin
             close
           end
           yield entry("the file ends inside this entry") if @lines.any?
+          tell(&)
         end
 
         private
+
+        # A line outside any entry.
+        def stray(line, number)
+          return unless line.match?(FIELD)
+
+          @stray_from ||= number
+          @stray = @stray.to_i + line.bytesize + 1
+        end
+
+        # Says what was not read.
+        def tell
+          return unless @stray_from
+
+          yield Entry.unread(place: @place += 1, line: @stray_from, bytes: @stray, likely: 1,
+                             why: "fields stand outside any entry")
+          @stray_from = @stray = nil
+        end
 
         def begin_at(number)
           close

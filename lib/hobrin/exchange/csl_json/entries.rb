@@ -15,9 +15,12 @@ module Hobrin
         SCALAR = /[^\s,\]{}\[]+/n
         # Where the next item may begin after one that has no end.
         NEXT_ITEM = /\n[ \t]{0,4}(?=\{)/n
+        # The same within an item that went wrong: where the one before ends and another begins with what
+        # items begin with.
+        LIKELY = /\}\s*,?\s*(?=\{\s*"(?:id|type|title|DOI|citation-key|abstract)"\s*:)|\n[ \t]{0,4}(?=\{)/n
         # Enough to see the beginning of an item across two pieces.
         LOOK_BACK = 8
-        private_constant :LOOK_BACK, :PIECE, :STRING, :FLAT, :SCALAR, :NEXT_ITEM
+        private_constant :LOOK_BACK, :PIECE, :STRING, :FLAT, :SCALAR, :NEXT_ITEM, :LIKELY
 
         # io :: read as bytes. Yields each Entry. Raises InputError (:file) when it is no JSON list.
         def self.each(io, &) = new(io).each(&)
@@ -52,11 +55,16 @@ module Hobrin
           raise InputError, { file: "This is not JSON: it does not begin with [." }
         end
 
-        # Passes over white space and commas; false at the end of the list or of the file.
+        # Passes over white space and commas, and over a bracket that would end the list where it goes
+        # on; false at the end of the list or of the file.
         def between_items
-          skip(/[\s,]+/n)
-          skip(/[\s,]+/n) while @scanner.eos? && more
-          !@scanner.eos? && !@scanner.check(/\]/)
+          loop do
+            skip(/[\s,]+/n)
+            skip(/[\s,]+/n) while @scanner.eos? && more
+            return !@scanner.eos? unless @scanner.check(/\]/)
+
+            skip(/\]/n)
+          end
         end
 
         def skip(pattern)
@@ -66,7 +74,7 @@ module Hobrin
 
         # Gives [the text, nil, what JSON makes of it if that is known], or [what there was, why it
         # is no item].
-        def object = laid_out || followed
+        def object = laid_out || checked(*followed)
 
         # In a list that is laid out in lines, an item is a line of its own, or ends at the first }
         # as deep as its own {. Trying that is much faster than following brackets; nil when it is
@@ -105,13 +113,29 @@ module Hobrin
           nil
         end
 
+        # An item that is not JSON may have lost a quotation mark or a bracket, and taken its neighbours
+        # in: what comes after it begins where the next item likely does.
+        def checked(text, reason)
+          value = item(text) unless reason
+          return [text, nil, value] if value
+
+          return [text, reason] if reason && @start.nil?
+
+          back = text.index(LIKELY, 1)
+          return passed_over(LIKELY, reason || "is not JSON") unless back
+
+          ends = back + Regexp.last_match(0).bytesize
+          @scanner.pos = @start + ends
+          [text.byteslice(0, ends), "is not JSON"]
+        end
+
         def followed
           @start = @scanner.pos
           depth = 0
           loop do
             depth += step
             return [taken, nil] if depth.zero?
-            return too_long if @scanner.pos - @start > Entry.longest || unending?
+            return endless if @scanner.pos - @start > Entry.longest || unending?
             next if !@out || more
 
             @scanner.terminate
@@ -133,19 +157,26 @@ module Hobrin
         # A text that does not end is not gathered any further.
         def unending? = @out && @scanner.string.bytesize - @start > Entry.longest + PIECE
 
+        # Where another item seems to begin within it, it ends there.
+        def endless = taken.index(LIKELY, 1) ? [taken, "is longer than #{Entry.longest} bytes"] : too_long
+
+        def too_long = passed_over(NEXT_ITEM, "is longer than #{Entry.longest} bytes")
+
         # Passes over everything up to what looks like the beginning of the next item.
-        def too_long
+        def passed_over(pattern, why)
           text = taken.byteslice(0, 200)
           @line += taken.count("\n") - text.count("\n")
+          # The bracket that ended it may be the one before the next item.
+          @scanner.pos -= 1 if @scanner.pos - @start > 1
           @start = nil
-          until (passed = @scanner.scan_until(NEXT_ITEM))
+          until (passed = @scanner.scan_until(pattern))
             @line += @scanner.rest.count("\n")
             rest = @scanner.rest.byteslice(-LOOK_BACK..) || "".b
             @scanner.string = rest
             break @scanner.terminate unless more
           end
           @line += passed.count("\n") if passed
-          [text, "is longer than #{Entry.longest} bytes"]
+          [text, why]
         end
 
         def taken = @scanner.string.byteslice(@start...@scanner.pos)

@@ -20,6 +20,13 @@ module Hobrin
         freeze
       end
 
+      # A stretch of a file that no entry could be made of. bytes :: how long it is; likely :: how many
+      #   entries it looks like
+      def self.unread(place:, line:, bytes:, likely:, why:)
+        entries = likely > 1 ? ", which look like #{likely} entries" : ""
+        new(place:, line:, text: "", reason: "#{why}: #{bytes} bytes were not read#{entries}")
+      end
+
       # Past this many bytes a text is no entry of a reference list.
       def self.longest = 1_000_000
     end
