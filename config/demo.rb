@@ -10,7 +10,7 @@ module Hobrin
   class DemoServer
     HERE = ["127.0.0.1", "::1", "localhost"].freeze
     PORTS = (1..65_535)
-    LARGEST_REQUEST = Store::Incoming::LARGEST_BYTES + 1_000_000
+    LARGEST_REQUEST = Web::Guards::RequestBounds::LARGEST_FILE
     private_constant :HERE, :PORTS, :LARGEST_REQUEST
 
     NOBODY = "Nobody can sign in yet. Add who looks after it first: hobrin person add NAME LOGIN --runs"

@@ -11,4 +11,4 @@ threads 1, Hobrin::Boot::THREADS
 preload_app!
 before_fork { Hobrin::Boot.disconnect }
 # The largest file that may come in; what is too large for its address is refused there.
-http_content_length_limit Hobrin::Store::Incoming::LARGEST_BYTES + 1_000_000
+http_content_length_limit Hobrin::Web::Guards::RequestBounds::LARGEST_FILE

@@ -1,6 +1,7 @@
 # frozen_string_literal: true
 
 require "ipaddr"
+require "socket"
 require "resolv"
 require "uri"
 
@@ -14,7 +15,15 @@ module Hobrin
       LOCAL = %w[localhost].freeze
       # Addresses that providers share out inside (RFC 6598).
       SHARED = IPAddr.new("100.64.0.0/10")
-      private_constant :PORTS, :LOCAL, :SHARED
+      # What leads nowhere that a catalogue could be (RFC 6890): this network, several at once, kept for
+      # later.
+      NOWHERE = %w[0.0.0.0/8 192.0.0.0/24 198.18.0.0/15 224.0.0.0/4 240.0.0.0/4 ff00::/8 fec0::/10]
+                .map { |range| IPAddr.new(range) }.freeze
+      # Ranges that carry an IPv4 address within, with how far from the end it stands: NAT64 (RFC 6052),
+      # 6to4 (RFC 3056), and those that were once mapped.
+      CARRYING = { IPAddr.new("64:ff9b::/96") => 0, IPAddr.new("64:ff9b:1::/48") => 0, IPAddr.new("2002::/16") => 80,
+                   IPAddr.new("::/96") => 0, IPAddr.new("::ffff:0:0/96") => 0 }.freeze
+      private_constant :PORTS, :LOCAL, :SHARED, :NOWHERE, :CARRYING
 
       # text :: hosts, apart by commas, each perhaps with a port: "catalogue.example,127.0.0.1:4747"
       # resolve :: gives the addresses of a name as an Array of String
@@ -75,11 +84,20 @@ module Hobrin
       end
 
       def inside?(address)
-        one = IPAddr.new(address.split("%").first)
-        one = one.native if one.ipv6? && one.ipv4_mapped?
-        one.loopback? || one.private? || one.link_local? || one.to_i.zero? || (one.ipv4? && SHARED.include?(one))
+        one = carried(IPAddr.new(address.split("%").first))
+        one.loopback? || one.private? || one.link_local? || one.to_i.zero? || within?(one, [SHARED, *NOWHERE])
       rescue IPAddr::Error
         true
+      end
+
+      def within?(address, ranges) = ranges.any? { |range| range.family == address.family && range.include?(address) }
+
+      # The IPv4 address that an IPv6 one stands for, or else that one itself.
+      def carried(address)
+        return address if address.ipv4? || address.loopback?
+
+        _, shift = CARRYING.find { |range, _| range.include?(address) }
+        shift ? IPAddr.new((address.to_i >> shift) & 0xffff_ffff, Socket::AF_INET) : address
       end
 
       def refuse(words) = raise(InputError, { address: words })

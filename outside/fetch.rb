@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-require "net/http"
+require "timeout"
 require "uri"
 
 module Hobrin
@@ -11,6 +11,7 @@ module Hobrin
     class Fetch
       SECONDS = 12
       LARGEST_BYTES = 20 * 1024 * 1024
+      HEAD_BYTES = 65_536
       PAUSE = 0.05
       # Seconds after which it is tried again.
       BACK_OFF = [0.5, 2].freeze
@@ -20,7 +21,7 @@ module Hobrin
       TROUBLES = [SystemCallError, SocketError, IOError, OpenSSL::SSL::SSLError,
                   Net::ProtocolError,
                   Net::HTTPBadResponse, Net::HTTPHeaderSyntaxError, Zlib::Error].freeze
-      private_constant :SECONDS, :LARGEST_BYTES, :PAUSE, :BACK_OFF, :AGENT, :BUSY, :TROUBLES
+      private_constant :SECONDS, :LARGEST_BYTES, :HEAD_BYTES, :PAUSE, :BACK_OFF, :AGENT, :BUSY, :TROUBLES
 
       # Less patience, while a person waits for the page: two tries of three seconds each.
       def self.for_page(allowed) = new(allowed, seconds: 3, back_off: [0.5])
@@ -66,13 +67,16 @@ module Hobrin
 
       def once(uri, host)
         ends = now + @seconds
-        http = Net::HTTP.new(uri.hostname, uri.port, nil)
+        http = BoundedHttp.new(uri.hostname, uri.port, nil)
         http.ipaddr = host
+        http.largest = @largest + HEAD_BYTES
         http.use_ssl = uri.is_a?(URI::HTTPS)
         http.open_timeout = http.read_timeout = http.write_timeout = @seconds
         http.max_retries = 0
-        http.start { |open| read(open, uri, ends) }
-      rescue Net::OpenTimeout, Net::ReadTimeout, Net::WriteTimeout
+        Timeout.timeout(@seconds * 2) { http.start { |open| read(open, uri, ends) } }
+      rescue BoundedHttp::TooMuch
+        too_much(uri)
+      rescue Net::OpenTimeout, Net::ReadTimeout, Net::WriteTimeout, Timeout::Error
         raise Later, "did not answer within #{@seconds} seconds."
       rescue Errno::ECONNREFUSED
         raise Later, "does not answer: nothing listens at its address."

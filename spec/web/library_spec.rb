@@ -48,13 +48,39 @@ RSpec.describe "The library over the web", :sample, :client do
     expect(send_form("/library/thesauri/99").status).to eq(404)
   end
 
+  it "takes a file in parts, each at its place, and lets go of one that does not fit together" do
+    visit_page("/library")
+    text = "TY  - JOUR\nTI  - In parts\nER  - \n"
+    mine = "a" * 32
+    part = lambda do |from, upto, upload: mine, size: text.bytesize|
+      header "Host", "127.0.0.1"
+      query = Rack::Utils.build_query("name" => "parts.ris", "upload" => upload, "at" => from, "size" => size)
+      post "/library/files?#{query}", {}, { input: text[from...upto], "CONTENT_TYPE" => "application/octet-stream",
+                                            "HTTP_X_CSRF_TOKEN" => @token, "HTTP_HX_REQUEST" => "true" }
+      last_response.status
+    end
+    before = context.library.imports.all.size
+    expect([part[0, 10], part[10, 20]]).to eq([200, 200])
+    expect(context.library.imports.all.size).to eq(before)
+    expect(part[20, text.bytesize]).to eq(200)
+    work
+    expect(context.library.imports.all.first).to have_attributes(name: "parts.ris", added: 1)
+    expect([part[0, 10], part[15, 20], part[10, 20]]).to eq([200, 422, 422])
+    expect([part[0, 10, upload: "../../etc"], part[0, 10, size: 600 * 1024 * 1024]]).to eq([422, 422])
+    expect(home.glob("incoming/*.upload")).to eq([])
+  end
+
   it "refuses what cannot come in, in words" do
     visit_page("/library")
     expect(send_file("").status).to eq(422)
     expect(last_response.body).to include("There is nothing in this file")
     expect(send_file("x", token: "none").status).to eq(403)
     post "/library/files", {}, { "CONTENT_LENGTH" => (600 * 1024 * 1024).to_s }
-    expect([last_response.status, last_response.body]).to match([413, /larger than 500 MB/])
+    expect([last_response.status, last_response.body]).to match([413, /larger than 25 MB/])
+    full = StringIO.new("x")
+    allow(full).to receive(:read).and_raise(Errno::ENOSPC)
+    expect { context.incoming.receive(full) }.to raise_error(Hobrin::UnavailableError, /disk is full.*make room/)
+    expect(home.glob("incoming/*.part")).to eq([])
     visit_page("/library")
     file = Rack::Test::UploadedFile.new(StringIO.new("<html>"), "text/html",
                                         original_filename: "page.html")

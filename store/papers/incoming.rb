@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "digest"
 require "fileutils"
 require "securerandom"
 
@@ -12,7 +13,11 @@ module Hobrin
       # Seconds after which a process that was started and never came is given up.
       ON_ITS_WAY = 20
       OWNER_ONLY = 0o600
-      private_constant :PIECE, :ON_ITS_WAY, :OWNER_ONLY
+      # What came in parts and was never finished goes after so many seconds.
+      GIVEN_UP = 86_400
+      UPLOAD = /\A\h{32}\z/
+      LOST = "A part of this file is missing. Send it again from the beginning."
+      private_constant :PIECE, :ON_ITS_WAY, :OWNER_ONLY, :GIVEN_UP, :UPLOAD, :LOST
 
       # home :: Pathname
       def initialize(home)
@@ -29,7 +34,27 @@ module Hobrin
       def receive(io)
         FileUtils.mkdir_p(@folder, mode: 0o700)
         path = @folder.join("#{Process.pid}-#{SecureRandom.hex(8)}.part")
-        Trouble.told { File.open(path, File::CREAT | File::EXCL | File::WRONLY | File::BINARY, OWNER_ONLY) { |file| copy(io, file) } }
+        Trouble.disk { File.open(path, File::CREAT | File::EXCL | File::WRONLY | File::BINARY, OWNER_ONLY) { |file| copy(io, file) } }
+        path
+      rescue StandardError
+        FileUtils.rm_f(path) if path
+        raise
+      end
+
+      # Adds one part to a file that comes in parts. upload :: what tells it from others, 32 hexadecimal
+      #   digits; who :: whose it is; at :: where the part belongs; size :: of the whole file
+      # Gives the path of the whole once it is there, nil before. Raises InputError (:file).
+      def add_part(io, upload:, who:, at:, size:)
+        refuse(LOST) unless upload.match?(UPLOAD) && at.is_a?(Integer) && size.is_a?(Integer)
+        refuse(too_large) if size > LARGEST_BYTES
+        path = part_of(upload, who)
+        forget_given_up
+        refuse(LOST) unless at == (path.exist? ? path.size : 0)
+
+        append(path, io)
+        return if path.size < size
+
+        refuse("There is nothing in this file.") if path.size.zero?
         path
       rescue InputError
         FileUtils.rm_f(path) if path
@@ -66,22 +91,38 @@ module Hobrin
 
       private
 
+      def part_of(upload, who)
+        FileUtils.mkdir_p(@folder, mode: 0o700)
+        @folder.join("#{Digest::SHA256.hexdigest("#{who} #{upload}")[0, 32]}.upload")
+      end
+
+      def append(path, io)
+        Trouble.disk do
+          File.open(path, File::CREAT | File::APPEND | File::WRONLY | File::BINARY, OWNER_ONLY) do |file|
+            copy(io, file, so_far: file.size)
+          end
+        end
+      end
+
+      def forget_given_up
+        @folder.glob("*.upload").each { |file| FileUtils.rm_f(file) if Time.now - file.mtime > GIVEN_UP }
+      end
+
       # Touched when a process is started, gone when it has done its work.
       def woken = @folder.join("woken")
 
-      def copy(io, file)
-        size = 0
+      def copy(io, file, so_far: 0)
+        size = so_far
         piece = +""
         while io.read(PIECE, piece)
           size += piece.bytesize
-          if size > LARGEST_BYTES
-            refuse("This file is larger than #{LARGEST_BYTES / 1024 / 1024} MB: bring it in in parts.")
-          end
+          refuse(too_large) if size > LARGEST_BYTES
           file.write(piece)
         end
         refuse("There is nothing in this file.") if size.zero?
       end
 
+      def too_large = "This file is larger than #{LARGEST_BYTES / 1024 / 1024} MB. Split it and import the parts."
       def refuse(words) = raise(InputError, { file: words })
     end
   end

@@ -47,7 +47,7 @@ module Hobrin
       def keep(record_id, path, ward_id: nil, aside: nil)
         check(path)
         text = @reader.call(path)
-        Trouble.told do
+        Trouble.disk do
           put_aside(record_id, aside, ward_id:) if aside
           write(record_id, path, text, ward_id)
         end
@@ -56,7 +56,7 @@ module Hobrin
       # Puts a file that came in where it waits to be read. Gives its place. Raises InputError (:pdf).
       def stage(record_id, path, ward_id: nil)
         check(path)
-        Trouble.told do
+        Trouble.disk do
           FileUtils.mkdir_p(place(ward_id), mode: 0o700)
           FileUtils.rm_f(file(record_id, REFUSED, ward_id))
           file(record_id, WAITING, ward_id).tap { |staged| put(staged) { |part| FileUtils.cp(path, part) } }
@@ -68,7 +68,7 @@ module Hobrin
 
       # Keeps a file that waited, with its text, as `keep` does.
       def settle(record_id, staged, text, aside:, ward_id: nil)
-        Trouble.told do
+        Trouble.disk do
           put_aside(record_id, aside, ward_id:)
           write(record_id, staged, text, ward_id)
           FileUtils.rm_f(staged)
@@ -106,12 +106,12 @@ module Hobrin
       def remove(record_id, aside, ward_id: nil)
         raise GoneError, "full text" unless kept_for?(record_id, ward_id)
 
-        Trouble.told { put_aside(record_id, aside, ward_id:) }
+        Trouble.disk { put_aside(record_id, aside, ward_id:) }
       end
 
       # Puts back what was put aside under a number; where there was nothing, what is there goes.
       def put_back(record_id, aside, ward_id: nil)
-        Trouble.told do
+        Trouble.disk do
           KINDS.each do |kind|
             kept, now = removed(aside, kind), file(record_id, kind, ward_id)
             kept.exist? ? File.rename(kept, now) : FileUtils.rm_f(now)

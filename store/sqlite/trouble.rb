@@ -38,6 +38,15 @@ module Hobrin
         raise UnavailableError, "#{words} Nothing was changed: try again in a moment."
       end
 
+      # Writes files. Gives what the block gives. Raises UnavailableError where the disk cannot.
+      def self.disk
+        yield
+      rescue Errno::ENOSPC, Errno::EDQUOT
+        raise UnavailableError, "#{WORDS.fetch(SQLite3::FullException)} Nothing was changed: make room, then try again."
+      rescue Errno::EIO, Errno::EROFS, Errno::EACCES
+        raise UnavailableError, "#{WORDS.fetch(SQLite3::ReadOnlyException)} Nothing was changed."
+      end
+
       def self.away! = raise(UnavailableError, "The database does not answer. Try again in a moment.")
       private_class_method :away!
     end

@@ -13,15 +13,16 @@ module Hobrin
         # more.
         LARGEST_FILE = Services::KeepPdf::LARGEST_BYTES + 65_536
         FILES = %r{\A/(?:inquiries/\d+/full-text|archives)\z}
-        # Papers for the library may be many.
-        LARGEST_IMPORT = Services::ReceiveFile::LARGEST_BYTES + 65_536
+        # Papers for the library may be many; they come in parts, so that nobody sends much before they
+        # are asked to sign in.
         IMPORTS = "/library/files"
-        IMPORT_TOO_LARGE = "This file is larger than 500 MB. Bring it in in parts."
+        IMPORT_TOO_LARGE = "This is larger than 25 MB. A browser with scripts sends such a file in parts; without, " \
+                           "split it, or use the command line: hobrin import"
         FILE_TOO_LARGE = "This file is larger than 25 MB. Go back and choose a smaller one."
         TOO_LARGE = "This is far longer than a question can be. Go back: what you wrote is still in the page. " \
                     "Shorten it."
         UNREADABLE = "This request cannot be read: its parameters are too many, too deep, or cut."
-        private_constant :LARGEST_BYTES, :LARGEST_FILE, :LARGEST_IMPORT, :IMPORTS, :IMPORT_TOO_LARGE,
+        private_constant :LARGEST_BYTES, :IMPORTS, :IMPORT_TOO_LARGE,
                          :FILES, :FILE_TOO_LARGE, :TOO_LARGE, :UNREADABLE
 
         def initialize(app)
@@ -42,7 +43,7 @@ module Hobrin
         def bounds(env)
           path = env["PATH_INFO"].to_s
           return [LARGEST_BYTES, TOO_LARGE] unless env["REQUEST_METHOD"] == "POST"
-          return [LARGEST_IMPORT, IMPORT_TOO_LARGE] if path == IMPORTS
+          return [LARGEST_FILE, IMPORT_TOO_LARGE] if path == IMPORTS
 
           path.match?(FILES) ? [LARGEST_FILE, FILE_TOO_LARGE] : [LARGEST_BYTES, TOO_LARGE]
         end

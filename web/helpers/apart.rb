@@ -33,6 +33,14 @@ module Hobrin
       # What was sent, as texts alone, without what the address holds.
       def plain_params = request.params.select { |_, value| value.is_a?(String) }
 
+      # Takes in a file, or a part of one that comes in parts.
+      def receive(io, name)
+        receiving = Services::ReceiveFile.new(context)
+        return receiving.call(io, name:) unless fields.sent?(:upload)
+
+        receiving.part(io, name:, upload: fields.text(:upload), at: fields.number(:at) || 0, size: fields.number(:size))
+      end
+
       # The id of an import from the address. Raises GoneError when it is no number.
       def import_id = id_of("import")
     end

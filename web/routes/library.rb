@@ -89,7 +89,7 @@ module Hobrin
           app.post("/library/files") do
             file = params["file"] if params["file"].is_a?(Hash) && params["file"][:tempfile]
             io, name = file ? file.values_at(:tempfile, :filename) : [request.body || StringIO.new, fields.text(:name)]
-            Services::ReceiveFile.new(context).call(io, name:)
+            receive(io, name)
             file ? leave_for("/library") : show_library
           rescue InputError => e
             status 422

@@ -26,6 +26,19 @@ RSpec.describe Hobrin::Outside do
     e.message
   end
 
+  it "leaves a catalogue that sends a head without end, in one line or in many, or drop by drop" do
+    many = ->(socket) { socket.write("HTTP/1.1 200 OK\r\n") && loop { socket.write("X-A: #{"a" * 4_000}\r\n" * 50) } }
+    one = ->(socket) { socket.write("HTTP/1.1 200 OK\r\nX-A: ") && loop { socket.write("a" * 65_536) } }
+    [many, one].each do |answer|
+      said = begin
+        Wire.raw(answer) { |port| source(port, largest: 200_000).count("sleep") }
+      rescue Hobrin::Outside::NoAnswer => e
+        e.message
+      end
+      expect(said).to match(/more than 0 MB/)
+    end
+  end
+
   it "says in words what is wrong with an answer" do
     entities = "<!DOCTYPE a [<!ENTITY z SYSTEM \"file:///etc/passwd\">]><searchRetrieveResponse>&z;" \
                "</searchRetrieveResponse>"
@@ -81,13 +94,22 @@ RSpec.describe Hobrin::Outside do
               "six.example" => ["::ffff:10.1.1.1"],
               "none.example" => [],
               "shared.example" => ["100.64.3.4"], "listed.example" => ["10.0.0.9"] }
+    # Ranges of RFC 6890, and what carries an address within: each as a name of its own.
+    %w[64:ff9b::a00:5 64:ff9b::7f00:1 ::7f00:1 ::10.1.1.1 2002:a00:5:: 2002:7f00:1::1 0.1.2.3 224.0.0.1 239.1.1.1 255.255.255.255
+       240.0.0.1 ff02::1 fec0::1 fe80::1%eth0 fd00::1 ::1 192.0.0.8 198.18.0.1].each_with_index do |address, place|
+      names["odd#{place}.example"] = [address]
+    end
     allowed = described_class::Allowed.new("#{names.keys.join(",
         ")}, 10.0.0.9, 127.0.0.1:4747, other.example:8080",
                                            resolve: ->(name) { names.fetch(name) })
     expect(allowed.check("http://good.example/sru?x=1").last).to eq("93.184.216.34")
     expect(allowed.check("https://listed.example/sru").last).to eq("10.0.0.9")
     expect(allowed.check("http://127.0.0.1:4747/sru").last).to eq("127.0.0.1")
-    ["http://inside.example/", "http://meta.example/", "http://both.example/",
+    names["six-public.example"] = ["2606:2800:220:1::1"]
+    names["nat64-public.example"] = ["64:ff9b::5db8:d822"]
+    open = described_class::Allowed.new("six-public.example,nat64-public.example", resolve: ->(name) { names.fetch(name) })
+    expect(%w[six-public nat64-public].map { |name| open.check("http://#{name}.example/").last }).to eq(names.values.last(2).flatten)
+    [*names.keys.grep(/\Aodd/).map { |name| "http://#{name}/" }, "http://inside.example/", "http://meta.example/", "http://both.example/",
      "http://six.example/",
      "http://none.example/",
      "http://shared.example", "http://127.0.0.1/sru", "http://127.0.0.1:4748/",

@@ -1,19 +1,32 @@
-// Files that are dropped or chosen on the library page go to Hobrin one by one, each as the body of a request, so that a
+// Files that are dropped or chosen on the library page go to Hobrin one by one, each in parts, so that a
 // large one never has to fit into memory. Without scripts the form does the same for one file.
 (() => {
   const token = () => JSON.parse(document.body.getAttribute("hx-headers"))["X-CSRF-Token"];
 
-  const send = (place, file, said) => new Promise((done) => {
+  // A part of a file at a time: nothing is sent twice, and nothing much before somebody is known.
+  const PART = 8 * 1024 * 1024;
+
+  const sendPart = (place, file, upload, at, said) => new Promise((done) => {
+    const query = new URLSearchParams({ name: file.name, upload, at, size: file.size });
     const request = new XMLHttpRequest();
-    request.open("POST", `${place.dataset.bring}?name=${encodeURIComponent(file.name)}`);
+    request.open("POST", `${place.dataset.bring}?${query}`);
     request.setRequestHeader("X-CSRF-Token", token());
     request.setRequestHeader("HX-Request", "true");
     request.setRequestHeader("Content-Type", "application/octet-stream");
-    request.upload.onprogress = (event) => { said.textContent = `${file.name}: ${Math.round(100 * event.loaded / event.total)} of 100 sent`; };
+    request.upload.onprogress = (event) => {
+      said.textContent = `${file.name}: ${Math.round(100 * (at + event.loaded) / file.size)} of 100 sent`;
+    };
     request.onload = () => done(request.status < 300 ? "" : `${file.name}: ${request.responseText}`);
     request.onerror = () => done(`${file.name}: it could not be sent. Try again.`);
-    request.send(file);
+    request.send(file.slice(at, at + PART));
   });
+
+  const send = async (place, file, said) => {
+    const upload = [...crypto.getRandomValues(new Uint8Array(16))].map((byte) => byte.toString(16).padStart(2, "0")).join("");
+    let trouble = "";
+    for (let at = 0; at === 0 || (at < file.size && !trouble); at += PART) trouble = await sendPart(place, file, upload, at, said);
+    return trouble;
+  };
 
   const bring = async (place, files) => {
     const said = place.querySelector(".bring-said");
