@@ -24,11 +24,7 @@ module Hobrin
         @context.note_down("brought back", "inquiry #{id}")
       end
 
-      # Array of Store::Inquiries::Saved that can be brought back.
-      def kept = @context.inquiries.deleted(since:)
-
-      private
-
+      # One that was taken away before this time can no more be brought back.
       def since = @context.days_ago(KEPT_DAYS)
     end
   end

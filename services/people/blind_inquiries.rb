@@ -35,6 +35,13 @@ module Hobrin
       # saved :: Store::Inquiries::Saved. The same as this person may read it.
       def blinded(saved) = saved.with(inquiry: inquiry(saved.id, saved.inquiry))
 
+      # listed :: Store::Board::Listed. The same with what this person may read of it alone.
+      def outlined(listed)
+        return listed unless [listed.readers, listed.weighers].any? { |pair| pair.last == @person.id }
+
+        listed.with(outline: Inquiry::Outline.of(find(listed.id).inquiry))
+      end
+
       # Whether anything of an inquiry is hidden from this person.
       def blind?(id) = second_at(id).any?
 

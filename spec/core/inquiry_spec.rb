@@ -6,6 +6,8 @@ RSpec.describe Hobrin::Inquiry::Stage do
   let(:asked) { Hobrin::Inquiry.new(question: Hobrin::Question.ask("Do earplugs help?")) }
   let(:searching) { asked.with_leaf("I", words("earplug*")) }
 
+  def outline(inquiry) = Hobrin::Inquiry::Outline.of(inquiry)
+
   def decided(verdict)
     Hobrin::Sifting::Decision.new(record_id: verdict.to_s, verdict:, reason: verdict == :drop ? "No study" : nil)
   end
@@ -21,10 +23,10 @@ RSpec.describe Hobrin::Inquiry::Stage do
     due = measuring.with(plan: brief::ChangePlan.new(look_again: "On 23 Nov 2026, at handover"))
     not_yet = measuring.with(plan: brief::ChangePlan.new(look_again: "24.11.2026"))
     { asked:, searching:, reading:, weighing:, changing:, measuring:, due: }.each do |key, inquiry|
-      expect(described_class.new(inquiry, today:).key).to eq(key)
+      expect(described_class.new(outline(inquiry), today:).key).to eq(key)
     end
-    expect(described_class.new(not_yet, today:).key).to eq(:measuring)
-    expect(described_class.new(measuring.with(acting: measuring.acting.with(measures: [brief_measure([])])),
+    expect(described_class.new(outline(not_yet), today:).key).to eq(:measuring)
+    expect(described_class.new(outline(measuring.with(acting: measuring.acting.with(measures: [brief_measure([])]))),
                                today:).key).to eq(:changing)
   end
 
@@ -33,13 +35,13 @@ RSpec.describe Hobrin::Inquiry::Stage do
              [nil, "", "Tell", true]]
     acting = brief::Acting.new(steps: steps.map { |on, who, what, done| brief::Step.new(on:, who:, what:, done:) })
     inquiry = searching.with_decision(decided(:unsure)).with(acting:, conclusion: "May help.")
-    waiting = described_class.new(inquiry, today:, since_signed: 2).waiting
+    waiting = described_class.new(outline(inquiry), today:, since_signed: 2).waiting
     expect(waiting.map { |one| [one.who, one.what, one.late] })
       .to eq([["Night desk", "Ask", true], ["Link nurse", "Order a box", false], ["", "1 unsure paper", false],
               ["", "the brief changed since it was signed off", false]])
-    expect(described_class.new(inquiry, today:, since_signed: 0).waiting.map(&:what)).not_to include(/brief/)
-    expect(described_class.new(inquiry, today:).waiting.last.what).to eq("the brief is not signed off")
-    expect(described_class.new(asked, today:).waiting).to eq([])
+    expect(described_class.new(outline(inquiry), today:, since_signed: 0).waiting.map(&:what)).not_to include(/brief/)
+    expect(described_class.new(outline(inquiry), today:).waiting.last.what).to eq("the brief is not signed off")
+    expect(described_class.new(outline(asked), today:).waiting).to eq([])
   end
 
   it "finds the day for looking again as people write it, and none where it is none" do

@@ -20,48 +20,47 @@ module Hobrin
 
       LINE = %i[number at who step kind facts count_before count_after library_version note
                 brings_back].freeze
-      # What Standings and Readings read.
-      ELSEWHERE = %i[ward_id owner_id first_reader_id second_reader_id first_weigher_id
-                     second_weigher_id].freeze
+      # What Standings, Readings, TrailStates and Board read.
+      ELSEWHERE = %i[ward_id owner_id first_reader_id second_reader_id first_weigher_id second_weigher_id state_line
+                     outline stage look_again_on].freeze
       private_constant :LINE, :ELSEWHERE
 
       # Raises UnavailableError, from whatever writes, while nothing can be written.
       def initialize(db)
         @db = db
+        @states = TrailStates.new(db)
+        @board = Board.new(db, @states).tap(&:complete)
       end
+
+      # The same as a board lists them.
+      attr_reader :board
 
       def inspect = "#<#{self.class}>"
 
       # Every inquiry that was not taken away, last touched first.
       def all
-        @db[:inquiries].where(deleted_at: nil).order(Sequel.desc(:touched_at), :id).map do |row|
-          saved(row)
-        end
+        all_saved(@db[:inquiries].where(deleted_at: nil).order(Sequel.desc(:touched_at), :id).all)
       end
 
       # Those taken away since a time (ISO 8601), last first.
       def deleted(since:)
-        @db[:inquiries].where do
-          deleted_at >= since
-        end.order(Sequel.desc(:deleted_at), :id).map { |row| saved(row) }
+        all_saved(@db[:inquiries].where(Sequel[:deleted_at] >= since).order(Sequel.desc(:deleted_at), :id).all)
       end
 
       # Raises GoneError for an id that is not there, or taken away.
       def find(id)
         row = @db[:inquiries].first(id:, deleted_at: nil) or raise GoneError, "inquiry"
-        saved(row)
+        saved(row, @states.inquiry(row))
       end
 
       # line :: facts of the trail's first line: who, kind, facts, count_before, count_after,
       #   library_version.
       # whose :: ward_id and owner_id, where people sign in. Gives the id.
       def create(inquiry, step:, at:, line:, sample: false, **whose)
-        state = InquiryDocument.dump(inquiry)
-        facts = FactsDocument.dump(line.fetch(:facts))
+        kept = @states.of_line(nil, 1, inquiry)
         writing do
-          id = @db[:inquiries].insert(sample:, created_at: at, **whose, **standing(1, step, at, state, line))
-          @db[:trail].insert(inquiry_id: id, number: 1, at:, step: step.to_s, state:, **line,
-                             kind: line[:kind].to_s, facts:)
+          id = @db[:inquiries].insert(sample:, created_at: at, **whose, **standing(1, step, at, line, kept, inquiry))
+          add_line(id, 1, step, at, line, kept)
           id
         end
       end
@@ -73,15 +72,15 @@ module Hobrin
       # before :: the Saved that was changed; line :: as in `create`, with brings_back. Gives the
       #   Saved as it is then.
       def save(before, inquiry, step:, at:, line:)
-        state = InquiryDocument.dump(inquiry)
-        facts = FactsDocument.dump(line.fetch(:facts))
         number = before.version + 1
+        still = @db[:inquiries].where(id: before.id, version: before.version, deleted_at: nil)
+        row = still.select(:id, :state, :state_line).first or return false
+        kept = @states.of_line(row, number, inquiry)
+        standing = standing(number, step, at, line, kept, inquiry)
         written = writing do
-          still = @db[:inquiries].where(id: before.id, version: before.version, deleted_at: nil)
-          next false if still.update(standing(number, step, at, state, line)).zero?
+          next false if still.update(standing).zero?
 
-          @db[:trail].insert(inquiry_id: before.id, number:, at:, step: step.to_s, state:, **line,
-                             kind: line[:kind].to_s, facts:)
+          add_line(before.id, number, step, at, line, kept)
         end
         written && before.with(version: number, step:, touched_at: at, inquiry:, papers: line[:count_after],
                                library_version: line[:library_version])
@@ -147,8 +146,7 @@ module Hobrin
 
       # The Inquiry as it was after one line of its trail. Raises GoneError.
       def state_at(id, number)
-        state = @db[:trail].where(inquiry_id: id, number:).get(:state) or raise GoneError, "line"
-        InquiryDocument.load(state)
+        @states.at(id, number)
       end
 
       # Writes a copy of all inquiries and trails to a file that does not exist yet. Raises
@@ -165,13 +163,23 @@ module Hobrin
 
       def writing(&) = Trouble.writing(@db, &)
 
-      def standing(version, step, at, state, line)
-        { version:, step: step.to_s, touched_at: at, state:, papers: line[:count_after],
-          library_version: line[:library_version] }
+      # What the row of an inquiry has; the inquiry itself is in its trail.
+      def standing(version, step, at, line, kept, inquiry)
+        { version:, step: step.to_s, touched_at: at, state: "", state_line: kept[:state_line], papers: line[:count_after],
+          library_version: line[:library_version], **Board.columns(inquiry) }
       end
 
-      def saved(row)
-        inquiry = InquiryDocument.load(row[:state])
+      def add_line(id, number, step, at, line, kept)
+        @db[:trail].insert(inquiry_id: id, number:, at:, step: step.to_s, **kept.slice(:state, :changes), **line,
+                           kind: line[:kind].to_s, facts: FactsDocument.dump(line.fetch(:facts)))
+      end
+
+      def all_saved(rows)
+        inquiries = @states.inquiries(rows)
+        rows.map { |row| saved(row, inquiries.fetch(row[:id])) }
+      end
+
+      def saved(row, inquiry)
         Saved.new(**row.except(:state, :step, *ELSEWHERE), step: row[:step].to_sym, inquiry:)
       end
 

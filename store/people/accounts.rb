@@ -37,6 +37,9 @@ module Hobrin
       # The Person with an id, whether they may sign in or not; nil for who never could.
       def known(id) = people(@db[:accounts].where(id:)).first
 
+      # The names of all who ever could sign in: Hash of id to name.
+      def names = @db[:accounts].as_hash(:id, :name)
+
       # The Person who signs in so, or nil.
       def by_login(login) = people(@db[:accounts].where(login: plain(login), status_id: OPEN)).first
 

@@ -15,10 +15,10 @@ module Hobrin
         standing(row, given.where(inquiry_id: id).select_map(%i[person_id ability]))
       end
 
-      # Hash of each inquiry's id to its Standing.
-      def all
-        abilities = given.select_map(%i[inquiry_id person_id ability]).group_by(&:first)
-        @db[:inquiries].select(:id, :ward_id, :owner_id).to_h do |row|
+      # Hash of each of these inquiries' ids to its Standing.
+      def some(ids)
+        abilities = given.where(inquiry_id: ids).select_map(%i[inquiry_id person_id ability]).group_by(&:first)
+        @db[:inquiries].where(id: ids).select(:id, :ward_id, :owner_id).to_h do |row|
           [row[:id], standing(row, abilities.fetch(row[:id], []).map { |_, *pair| pair })]
         end
       end

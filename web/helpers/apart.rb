@@ -11,11 +11,14 @@ module Hobrin
 
       # errors :: Hash of field to message; question :: as it was typed
       def show_home(errors: {}, question: "")
-        overview = Services::ListInquiries.new(context).call
+        overview = Services::ListInquiries.new(context).call(page: home_page)
         notices = Services::ReadPeople.new(context).notices
         @page = Pages::Home.new(overview:, errors:, question:, notices:)
         show_alone :"home/home", title: "Inquiries"
       end
+
+      # Which page of the inquiries was asked for.
+      def home_page = fields.number(:page).then { |page| page.is_a?(Integer) ? page.clamp(1, 1_000_000) : 1 }
 
       # Changes the list of inquiries, and shows it again.
       def at_home

@@ -5,9 +5,10 @@ module Hobrin
     module Pages
       # The first page: a box to start, and the inquiries as a board, by how far they have come.
       class Home < Page
-        # A band of the board: name :: of the stage; cards :: Array of Card
+        # A band of the board: name :: of the stage; count :: how many stand there; cards :: Array of Card, those
+        #   of this page
         class Band < Value
-          attributes :name, :cards
+          attributes :name, :count, :cards
         end
 
         # An inquiry in the list: steps :: Array of StepState; waits :: Array of Wait
@@ -66,31 +67,42 @@ module Hobrin
 
         # What needs somebody soonest comes first. Stages without an inquiry are left out.
         def bands
-          by_stage = @overview.entries.group_by { |entry| entry.stage.name }
-          Inquiry::Stage::NAMES.values.filter_map do |name|
-            entries = by_stage[name] or next
-            Band.new(name:, cards: entries.map { |entry| card(entry) })
+          by_stage = @overview.entries.group_by { |entry| entry.stage.key }
+          Inquiry::Stage::NAMES.filter_map do |key, name|
+            entries = by_stage[key] or next
+            Band.new(name:, count: @overview.counts.fetch(key, entries.size), cards: entries.map { |entry| card(entry) })
           end
         end
 
-        def aside
-          @overview.aside.map { |entry| gone(entry.saved, "put aside", entry.saved.aside_at) }
+        # Ways to the other pages: [name, path, whether it is this one]; none where there is one.
+        def pages
+          return [] if @overview.pages == 1
+
+          near = (1..@overview.pages).select { |page| [1, @overview.pages].include?(page) || (page - @overview.page).abs <= 2 }
+          near.map { |page| [number(page), "/?page=#{page}", page == @overview.page] }
         end
 
-        def deleted = @overview.deleted.map { |saved| gone(saved, "taken away", saved.deleted_at) }
+        # Which of them are shown, in words.
+        def shown
+          from = (@overview.page - 1) * Services::ListInquiries::PAGE
+          "#{number(from + 1)} to #{number(from + @overview.entries.size)} of #{number(@overview.total)}"
+        end
+
+        def aside = @overview.aside.map { |listed| gone(listed, "put aside", listed.aside_at) }
+        def deleted = @overview.deleted.map { |listed| gone(listed, "taken away", listed.deleted_at) }
         def kept_days = Services::DeleteInquiry::KEPT_DAYS
 
         private
 
-        def gone(saved, words, at)
-          Gone.new(text: saved.inquiry.question.text, when: "#{words} #{day(at[0, 10])}",
-                   path: "/inquiries/#{saved.id}")
+        def gone(listed, words, at)
+          Gone.new(text: listed.outline.question.text, when: "#{words} #{day(at[0, 10])}",
+                   path: "/inquiries/#{listed.id}")
         end
 
         def card(entry)
-          saved = entry.saved
-          Card.new(id: saved.id, question: saved.inquiry.question, path: "/inquiries/#{saved.id}",
-                   sample: saved.sample, touched: day_and_time(saved.touched_at), steps: steps(saved),
+          listed = entry.listed
+          Card.new(id: listed.id, question: listed.outline.question, path: "/inquiries/#{listed.id}",
+                   sample: listed.sample, touched: day_and_time(listed.touched_at), steps: steps(listed),
                    waits: left(entry.unread, "read") + left(entry.unweighed, "weigh") +
                           waits(entry.stage.waiting))
         end
@@ -112,27 +124,27 @@ module Hobrin
                             Wait.new(who: "", what: "and #{more} more", late: false)] : shown
         end
 
-        def steps(saved)
-          progress = Progress.new(saved.inquiry, saved.papers)
+        def steps(listed)
+          progress = Progress.new(listed.outline, listed.papers)
           Progress::NAMES.map do |step, name|
             state = [progress.done?(step) ? "done" : "open",
-                     ("here" if step == saved.step)].compact.join(" ")
-            StepState.new(name:, note: progress.note(step) || note(step, saved), state:)
+                     ("here" if step == listed.step)].compact.join(" ")
+            StepState.new(name:, note: progress.note(step) || note(step, listed.outline), state:)
           end
         end
 
-        def note(step, saved)
+        def note(step, outline)
           case step
-          when :ask then saved.inquiry.question.kind ? Question::Kind.fetch(saved.inquiry.question.kind).short : ""
-          when :act then act_note(saved.inquiry)
+          when :ask then outline.question.kind ? Question::Kind.fetch(outline.question.kind).short : ""
+          when :act then act_note(outline)
           else ""
           end
         end
 
-        def act_note(inquiry)
-          return "signed" if inquiry.acting.signed.any?
+        def act_note(outline)
+          return "signed" if outline.signed_line
 
-          inquiry.conclusion.empty? ? "" : "written"
+          outline.concluded ? "written" : ""
         end
       end
     end

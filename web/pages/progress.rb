@@ -12,19 +12,20 @@ module Hobrin
                   act: "Act" }.freeze
 
         # papers :: how many are left by the search
-        def initialize(inquiry, papers)
-          @inquiry = inquiry
+        # outline :: Inquiry::Outline
+        def initialize(outline, papers)
+          @outline = outline
           @papers = papers
         end
 
         def done?(step)
           case step
-          when :ask then @inquiry.question.searched.any?
-          when :word then blocks.any? && blocks.all? { |block| block.in_use.any? }
-          when :narrow then @papers.positive? && @inquiry.aim.standing(@papers) == :inside
-          when :sift then @inquiry.kept_ids.any?
-          when :weigh then @inquiry.papers.any?(&:weighed?)
-          when :act then !@inquiry.conclusion.empty?
+          when :ask then @outline.question.searched.any?
+          when :word then blocks.any? && blocks.all?(&:positive?)
+          when :narrow then @papers.positive? && @outline.aim.standing(@papers) == :inside
+          when :sift then @outline.kept.positive?
+          when :weigh then @outline.weighed.positive?
+          when :act then @outline.concluded
           end
         end
 
@@ -33,15 +34,15 @@ module Hobrin
           case step
           when :word then some(terms, "term")
           when :narrow then "#{number(@papers)} left" if terms.positive?
-          when :sift then said(@inquiry.kept_ids.size, "kept")
-          when :weigh then said(@inquiry.papers.count(&:weighed?), "weighed")
+          when :sift then said(@outline.kept, "kept")
+          when :weigh then said(@outline.weighed, "weighed")
           end
         end
 
         private
 
-        def blocks = @inquiry.searched_blocks
-        def terms = blocks.sum { |block| block.in_use.size }
+        def blocks = @outline.blocks
+        def terms = @outline.in_use
         def some(count, noun) = (count_of(count, noun) if count.positive?)
         def said(count, word) = ("#{number(count)} #{word}" if count.positive?)
       end

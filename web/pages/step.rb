@@ -61,7 +61,7 @@ module Hobrin
         end
 
         def tabs
-          progress = Progress.new(inquiry, opened.final)
+          progress = Progress.new(Inquiry::Outline.of(inquiry), opened.final)
           Progress::NAMES.map do |step, name|
             state = progress.done?(step) ? :done : :open
             Tab.new(key: step, name:, path: path(step), note: progress.note(step),

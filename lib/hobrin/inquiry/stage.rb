@@ -14,10 +14,10 @@ module Hobrin
         attributes :who, :what, :on, :late
       end
 
-      # inquiry :: Inquiry; today :: Date; since_signed :: how many changes came after the last
+      # outline :: Outline; today :: Date; since_signed :: how many changes came after the last
       #   signature, nil while none is there
-      def initialize(inquiry, today:, since_signed: nil)
-        @inquiry = inquiry
+      def initialize(outline, today:, since_signed: nil)
+        @outline = outline
         @today = today
         @since_signed = since_signed
       end
@@ -35,32 +35,29 @@ module Hobrin
 
       private
 
-      def acting = @inquiry.acting
-      def plan = @inquiry.plan
-
-      def due? = !plan.look_again_on.nil? && plan.look_again_on <= @today
-      def measuring? = acting.measures.any? { |measure| measure.points.any? }
-      def changing? = !acting.decision.empty? || acting.steps.any? || !@inquiry.conclusion.empty?
-      def weighing? = @inquiry.kept_ids.any?
-      def reading? = @inquiry.decisions.any?
-      def searching? = @inquiry.blocks.any? { |block| block.terms.any? }
+      def due? = !@outline.look_again_on.nil? && @outline.look_again_on <= @today
+      def measuring? = @outline.measured
+      def changing? = @outline.decision || @outline.steps.positive? || @outline.concluded
+      def weighing? = @outline.kept.positive?
+      def reading? = @outline.decided.positive?
+      def searching? = @outline.terms.positive?
       def asked? = true
 
       def again
         return [] unless due?
 
-        [Waiting.new(who: "", what: "look again: did it work?", on: plan.look_again_on, late: true)]
+        [Waiting.new(who: "", what: "look again: did it work?", on: @outline.look_again_on, late: true)]
       end
 
       def steps
-        acting.steps.reject(&:done).map do |step|
+        @outline.open_steps.map do |step|
           Waiting.new(who: step.who, what: step.what, on: step.on,
                       late: !step.on.nil? && step.on < @today)
         end
       end
 
       def unsure
-        count = @inquiry.decisions.count { |decision| decision.verdict == :unsure }
+        count = @outline.unsure
         return [] if count.zero?
 
         [Waiting.new(who: "", what: count == 1 ? "1 unsure paper" : "#{count} unsure papers",
@@ -68,7 +65,7 @@ module Hobrin
       end
 
       def unsigned
-        return [] if @inquiry.conclusion.empty? || @since_signed&.zero?
+        return [] if !@outline.concluded || @since_signed&.zero?
 
         what = @since_signed ? "the brief changed since it was signed off" : "the brief is not signed off"
         [Waiting.new(who: "", what:, on: nil, late: false)]

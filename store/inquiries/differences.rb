@@ -1,0 +1,85 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # What is different between two values that JSON can hold, as a value that JSON can hold, too.
+    # Parts that are as they were are not repeated, also where a list was put in another order.
+    #
+    #   Differences.between({ "a" => [1, 2, 3] }, { "a" => [1, 3, 4] })
+    #   # => [["list", ["a"], [[0, 1], [2, 1], { "new" => [4] }]]]
+    #
+    # Each is one of ["set", path, value], ["drop", path], ["list", path, parts]; a part of a list is
+    # [from, count] of the list before, or { "new" => values }.
+    module Differences
+      class << self
+        # before, after :: plain data with Strings for keys. Gives an Array.
+        def between(before, after) = [].tap { |found| compare(before, after, [], found) }
+
+        # Gives the data after. before :: is left as it is. Raises KeyError, TypeError for differences
+        # that are not of it.
+        def apply(before, differences)
+          differences.reduce(before) { |data, (kind, path, value)| change(data, path, kind, value) }
+        end
+
+        private
+
+        def compare(before, after, path, found)
+          return if before == after
+
+          if before.is_a?(Hash) && after.is_a?(Hash) then hashes(before, after, path, found)
+          elsif before.is_a?(Array) && after.is_a?(Array) then lists(before, after, path, found)
+          else found << ["set", path, after]
+          end
+        end
+
+        def hashes(before, after, path, found)
+          (before.keys - after.keys).each { |key| found << ["drop", [*path, key]] }
+          after.each do |key, value|
+            before.key?(key) ? compare(before[key], value, [*path, key], found) : found << ["set", [*path, key], value]
+          end
+        end
+
+        def lists(before, after, path, found)
+          changed = before.size == after.size ? after.each_index.reject { |place| before[place] == after[place] } : []
+          inner = changed.one? && container?(before[changed.first]) && container?(after[changed.first])
+          return compare(before[changed.first], after[changed.first], [*path, changed.first], found) if inner
+
+          found << ["list", path, parts(before, after)]
+        end
+
+        def container?(value) = value.is_a?(Hash) || value.is_a?(Array)
+
+        # The list after as runs of the one before and what is new.
+        def parts(before, after)
+          places = before.each_index.to_h { |place| [before[place], place] }
+          after.each_with_object([]) do |value, parts|
+            run = parts.last if parts.last.is_a?(Array)
+            following = run && (run[0] + run[1])
+            if run && following < before.size && before[following] == value then run[1] += 1
+            elsif (place = places[value]) then parts << [place, 1]
+            elsif parts.last.is_a?(Hash) then parts.last["new"] << value
+            else parts << { "new" => [value] }
+            end
+          end
+        end
+
+        # Copies what lies on the path, and nothing else.
+        def change(data, path, kind, value)
+          return kind == "list" ? list(data, value) : value if path.empty?
+
+          key, *rest = path
+          copy = data.dup
+          if rest.empty? && kind == "drop" then copy.delete(key)
+          elsif rest.empty? && kind == "set" then copy[key] = value
+          else copy[key] = change(data.fetch(key), rest, kind, value)
+          end
+          copy
+        end
+
+        def list(before, parts)
+          parts.flat_map { |part| part.is_a?(Hash) ? part.fetch("new") : before[part[0], part[1]] }
+        end
+      end
+    end
+  end
+end
