@@ -19,9 +19,20 @@ module Hobrin
       #   "md", "docx", "xlsx" and "fhir.json" of "brief"; "pdf" of "ward"; "ics" of "days";
       #   "csv" of a table
       # The rest :: see ReadMaterial.
-      def initialize(context, **materials)
+      # The block, if any, is told how many references are written, and of how many.
+      def initialize(context, **materials, &progress)
         @context = context
-        @materials = ReadMaterial.new(context, **materials)
+        @materials = ReadMaterial.new(context, **materials, all_cited: true, &progress)
+      end
+
+      # Whether there is such a file.
+      def makes?(name, ending)
+        case name
+        when "brief" then WRITERS.key?(ending) || %w[pdf xlsx fhir.json].include?(ending)
+        when "ward" then ending == "pdf"
+        when "days" then ending == "ics"
+        else TABLES.include?(name) && ending == "csv"
+        end
       end
 
       # opened :: OpenInquiry. Gives a Download. Raises GoneError for a file that there is not.

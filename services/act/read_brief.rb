@@ -19,9 +19,9 @@ module Hobrin
                   elsewhere: inquiry.elsewhere)
       end
 
-      # The kept papers as evidence rows, strongest first.
-      def rows(inquiry)
-        @context.library.records_by_id(inquiry.kept_ids).map do |record|
+      # The kept papers as evidence rows, strongest first. ids :: of some of them only
+      def rows(inquiry, ids = inquiry.kept_ids)
+        @context.library.records_by_id(ids).map do |record|
           Brief::EvidenceRow.of(record:, weighing: inquiry.weighing, kind: inquiry.question.kind)
         end.sort_by(&:rank)
       end

@@ -36,7 +36,7 @@ module Hobrin
 
       # What reads differently since a version: Array of Exchange::Report::Since::Part.
       def since(opened, number)
-        Exchange::Report::Since.of(report(opened, number), compose(opened))
+        Exchange::Report::Since.of(*[report(opened, number), compose(opened)].map { |one| compared(one, opened) })
       end
 
       # The lines of the trail after a version was signed, the last first.
@@ -54,6 +54,13 @@ module Hobrin
       end
 
       private
+
+      # Of many papers the references are in the files alone, and are not compared.
+      def compared(report, opened)
+        return report if opened.inquiry.kept_ids.size <= ReadMaterial::MOST_CITED
+
+        report.with(sections: report.sections.reject { |section| section.key == :references })
+      end
 
       def compose(opened, **materials)
         Exchange::Report::Compose.call(ReadMaterial.new(@context, **materials).call(opened))

@@ -22,7 +22,9 @@ module Hobrin
       end
 
       SHOWN = 60
-      private_constant :SHOWN
+      # More kept papers than these are not drawn: nobody could tell them apart.
+      MOST_DRAWN = 300
+      private_constant :SHOWN, :MOST_DRAWN
 
       def initialize(context, opened)
         @context = context
@@ -45,7 +47,7 @@ module Hobrin
       # What the picture shows: the kept papers and those found, and the lines between them as pairs
       # of ids [citing, cited].
       def picture
-        kept = @library.records_by_id(@inquiry.kept_ids)
+        kept = @library.records_by_id(drawn_ids)
         found = rounds.flat_map { |round| round.found.map { |tied| tied.near.record } }
         records = (kept + found).uniq(&:id)
         ids = records.to_h { |record| [record.id, true] }
@@ -69,8 +71,17 @@ module Hobrin
 
       private
 
+      # The kept papers that the rounds went from come first.
+      def drawn_ids
+        kept = @inquiry.kept_ids
+        return kept if kept.size <= MOST_DRAWN
+
+        ((@inquiry.rounds.flat_map(&:from_ids) & kept) | kept).first(MOST_DRAWN)
+      end
+
       def kind(record)
-        return :kept if @inquiry.kept_ids.include?(record.id)
+        @kept ||= @inquiry.kept_ids.to_h { |id| [id, true] }
+        return :kept if @kept.key?(record.id)
 
         @inquiry.included_ids.include?(record.id) ? :in : :found
       end

@@ -46,9 +46,9 @@ module Hobrin
         [record.abstract, @context.papers.text(record.id)].compact.map { |text| CloseReading::Passage.new(text) }
       end
 
-      # The kept papers: Hash of id to Records::Record.
+      # The kept papers that report anything: Hash of id to Records::Record.
       def records
-        @records ||= @context.library.records_by_id(@inquiry.kept_ids).to_h do |record|
+        @records ||= @context.library.records_by_id(@inquiry.kept_ids & appraised_ids).to_h do |record|
           [record.id, record]
         end
       end
@@ -59,6 +59,9 @@ module Hobrin
       end
 
       private
+
+      # Of papers that something was said of; the others tell no outcome anything.
+      def appraised_ids = @inquiry.papers.map(&:record_id)
 
       def kind = @inquiry.question.kind
 

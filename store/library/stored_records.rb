@@ -9,7 +9,7 @@ module Hobrin
       FEW = 2_000
       # How many records that were read are kept: a list is shown again after each decision. A
       # record changes only with the version of the library, and takes some ten kilobytes.
-      MOST_RECORDS = 2_000
+      MOST_RECORDS = 6_000
       private_constant :FEW, :MOST_RECORDS
 
       # The block gives the RecordSet of each date on which papers were published.

@@ -13,6 +13,16 @@ module Hobrin
         File.read(path, encoding: "UTF-8")
       end
 
+      # Answers with a file to save, or with how far it is.
+      def give(file)
+        making = file if file.is_a?(Services::MakeFile::Making)
+        return download(file) unless making || htmx?
+
+        # What asks again how far it is, is told where the file is.
+        @page = Pages::Page.new
+        show_alone :"act/making", title: making ? "The file is being made" : "The file is ready", making:, path: request.fullpath
+      end
+
       # Answers with a file to save. file :: anything with name, type and body
       def download(file)
         context.note_down("took out", "#{request.path_info}: #{file.name}"[0, 300])

@@ -115,7 +115,10 @@ module Hobrin
           [["The brief", path, open_part == :brief], *named]
         end
 
-        def rows = brief.rows.map { |row| evidence(row) }
+        # The part of the evidence that is shown.
+        def portion = @portion ||= Portion.of(brief.rows, from: fields.number(:from))
+        def path_to_portion = ->(from) { "#{path(key, from:)}#evidence-title" }
+        def rows = portion.shown.map { |row| evidence(row) }
 
         # The table of findings, of the outcomes that are named.
         def findings

@@ -33,7 +33,14 @@ module Hobrin
         def weighing = inquiry.weighing
         def reading = @reading ||= Services::ReadWeigh.new(@context, opened)
         def heading = count_of(rows.size, "kept paper")
-        def weighed = rows.count { |row| weighed?(row) }
+        def weighed = @weighed ||= rows.count { |row| weighed?(row) }
+
+        # The part of the papers that is listed: the one asked for, or that with the open paper.
+        def portion
+          @portion ||= Portion.of(rows, from: fields.number(:from), with: rows.index(open)&.succ)
+        end
+
+        def path_to_portion = ->(from) { path(key, from:) }
         # Whether who signed in has a sheet to fill in, whatever else they may do.
         def own_part? = apart.reader?
 
@@ -91,7 +98,7 @@ module Hobrin
 
         def titles
           shows = %i[sheet numbers].include?(pane)
-          rows.map do |row|
+          portion.shown.map do |row|
             level = row.level if weighed?(row)
             Title.new(record: row.record, level: level || "not weighed yet", gives: gives(row),
                       path: path(key, paper: row.record.id), open: shows && row == open)

@@ -40,8 +40,8 @@ module Hobrin
           app.get("/inquiries/:id/files/:name") do
             opened = Services::ReadInquiry.new(context).call(inquiry_id)
             address = shared_address(inquiry_id)
-            files = Services::ExportBrief.new(context, style: fields.text(:style), address:)
-            download files.call(opened, *params["name"].partition(".").values_at(0, 2))
+            files = Services::MakeFile.new(context, style: fields.text(:style), address:)
+            give files.call(opened, *params["name"].partition(".").values_at(0, 2))
           end
 
           versions(app)

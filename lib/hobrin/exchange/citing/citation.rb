@@ -23,14 +23,17 @@ module Hobrin
         #   line of plain text.
         def of(record, style = STYLES.keys.first) = all([record], style).first
 
-        # The same of several records, which costs little more than of one: Array of texts.
+        # The same of several records: Array of texts. The block, if any, is told after each how many are
+        # written.
         def all(records, style = STYLES.keys.first)
           _, name = STYLES.fetch(style) { STYLES.values.first }
           items = records.map { |record| JSON.parse(JSON.generate(CslJson::Writer.item(record))).except(*LEFT_OUT) }
           LOCK.synchronize do
             processor = CiteProc::Processor.new(style: read(name), format: "text", locale: "en-GB")
             processor.import(items)
-            items.map { |item| line(processor.render(:bibliography, id: item.fetch("id"))) }
+            items.map.with_index(1) do |item, done|
+              line(processor.render(:bibliography, id: item.fetch("id"))).tap { yield done if block_given? }
+            end
           end
         end
 
