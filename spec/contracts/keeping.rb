@@ -156,6 +156,35 @@ RSpec.shared_examples "what is kept of inquiries and people" do
     expect { directory.invitations.find("secret", at: at(2)) }.to raise_error(Hobrin::GoneError)
   end
 
+  it "checks the log from where it was checked last, seals months, and writes strangers' tries in one line" do
+    audit = directory.audit
+    day = ->(month, number) { format("2026-%02d-%02dT10:00:00Z", month, number) }
+    [9, 9, 10, 11].each { |month| audit.add(at: day[month, 3], who: "p", what: "came") }
+    looked = 0
+    allow(audit).to receive(:print_of).and_wrap_original { |print, **line| (looked += 1) && print.call(**line) }
+    expect([audit.broken_at, looked]).to eq([nil, 4])
+    audit.add(at: day[11, 4], who: "p", what: "came")
+    looked = 0
+    expect([audit.broken_at, looked]).to eq([nil, 1])
+    expect(audit.broken_anywhere(today: day[11, 5])).to be_nil
+    expect(audit.months.map { |month| [month.month, month.upto, month.lines] }).to eq([["2026-09", 2, 2], ["2026-10", 3, 1]])
+    90.times { |place| audit.add(at: "2026-11-05T10:00:00Z", who: "name#{place}", what: "wrong password") }
+    audit.add(at: "2026-11-05T11:00:00Z", who: "p", what: "came")
+    expect(audit.last(3).map { |line| [line.who, line.what, line.about] })
+      .to eq([["p", "came", ""], ["several", "wrong password", "70 more in the hour from 2026-11-05T10:00"], ["name19", "wrong password", ""]])
+    expect([audit.last(99).size, audit.broken_at]).to eq([27, nil])
+    lines = audit.instance_variable_get(:@db)[:audit]
+    # What was altered long ago is found by the check of all, also where its fingerprint was made anew.
+    lines.where(number: 1).update(who: "q")
+    expect([audit.broken_at, audit.broken_anywhere(today: day[11, 5])]).to eq([nil, 1])
+    lines.where(number: 1).update(who: "p")
+    expect(audit.broken_anywhere(today: day[11, 5])).to be_nil
+    audit.instance_variable_get(:@db)[:audit_months].where(month: "2026-09").update(seal: "0" * 64)
+    expect(audit.broken_anywhere(today: day[11, 5])).to eq(2)
+    lines.where(number: 27).update(about: "x", print: "f" * 64)
+    expect(audit.broken_at).to eq(27)
+  end
+
   it "is copied into a file of its own as it is at one moment" do
     id = created
     directory.accounts.add(name: "P", login: "p", hash: "h", at: at(0))
