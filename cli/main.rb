@@ -14,7 +14,7 @@ module Hobrin
         "import" => Commands::Import, "thesaurus import" => Commands::ThesaurusImport,
         "thesaurus export" => Commands::ThesaurusExport, "trail" => Commands::Trail,
         "export" => Commands::Export, "backup" => Commands::Backup,
-        "restore" => Commands::Restore, "propose" => Commands::Propose,
+        "restore" => Commands::Restore, "nightly" => Commands::Nightly, "propose" => Commands::Propose,
         "verify" => Commands::Verify, "serve" => Commands::Serve, "work" => Commands::Work,
         "library publish" => Commands::LibraryPublish, "library fetch" => Commands::LibraryFetch,
         "person add" => Commands::PersonAdd, "person password" => Commands::PersonPassword,
@@ -46,6 +46,8 @@ module Hobrin
         # What optparse adds about near names comes on lines of its own.
         fail_with(e.is_a?(OptionParser::ParseError) ? e.message.split.join(" ") : e.message,
                   REFUSED)
+      rescue Sequel::DatabaseError => e
+        fail_with(Store::Database.trouble(e), CANNOT)
       rescue Errno::EPIPE
         DONE
       rescue StateError, UnavailableError, SystemCallError => e

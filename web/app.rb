@@ -32,7 +32,7 @@ module Hobrin
       set :protection, false
       set :host_authorization, {}
 
-      helpers Rendering, Apart, Sharing, FileHelpers, FormHelpers, PeopleHelpers, Here, Formatting,
+      helpers Rendering, Apart, IdentifiersHelper, Sharing, FileHelpers, FormHelpers, PeopleHelpers, Here, Formatting,
               Pictures, OverlapPictures, TrailPictures, TogetherPictures, WeighPictures, ChartPictures,
               FlowPictures
 

@@ -22,7 +22,7 @@ module Hobrin
                   "POST /library/imports/:id", "POST /library/changes/:id", "POST /inquiries/:id/resolver",
                   "POST /inquiries/:id/records"],
         runs: ["GET /people", "POST /people", "POST /people/wards", "POST /people/wards/:id",
-               "POST /people/invitations/:id", "POST /people/:id",
+               "POST /people/invitations/:id", "POST /people/forget", "POST /people/:id",
                "GET /people/log.csv"],
         reads: ["GET /inquiries/:id", "POST /inquiries/:id/copy", "POST /inquiries/:id/notes",
                 *%w[ask word offers narrow sift full-text list.:format weigh act files/:name
@@ -34,7 +34,7 @@ module Hobrin
                   act deliberation measures steps signatures lines undo redo trail again
                   aside].map { |rest| "POST /inquiries/:id/#{rest}" },
         owns: ["GET /inquiries/:id/people",
-               *%w[address feed delete back people twice].map { |rest| "POST /inquiries/:id/#{rest}" }]
+               *%w[address feed delete back people twice forget].map { |rest| "POST /inquiries/:id/#{rest}" }]
       }.freeze
 
       # Each address as a pattern, with what it needs.

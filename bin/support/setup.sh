@@ -9,8 +9,10 @@ need_ruby() {
   command -v bundle >/dev/null || die "Bundler is needed: gem install bundler, or apt-get install ruby-bundler"
 }
 
+# A folder of patients' questions is its owner's alone.
 need_writable() {
-  mkdir -p "$1" 2>/dev/null && [ -w "$1" ] || die "The folder $1 cannot be written. HOBRIN_HOME names another."
+  (umask 077; mkdir -p "$1") 2>/dev/null && [ -w "$1" ] || die "The folder $1 cannot be written. HOBRIN_HOME names another."
+  [ ! -O "$1" ] || chmod 700 "$1"
 }
 
 # Some gems are compiled: a compiler, Ruby's headers and those of zlib must be there.

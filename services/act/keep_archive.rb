@@ -19,9 +19,11 @@ module Hobrin
         @context = context
       end
 
-      # id :: of an inquiry. Gives a Download. Raises GoneError.
-      def write(id)
+      # id :: of an inquiry; situation :: whether what led to the question goes along, which may tell of a
+      #   patient. Gives a Download. Raises GoneError.
+      def write(id, situation: false)
         inquiry = @context.inquiries.find(id).inquiry
+        inquiry = inquiry.with(question: inquiry.question.with(situation: "")) unless situation
         records = @context.library.records_by_id(inquiry.kept_ids)
         body = Exchange::Archive.write(
           inquiry: JSON.parse(Store::InquiryDocument.dump(inquiry)), trail: trail(id),

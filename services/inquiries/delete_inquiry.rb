@@ -2,8 +2,8 @@
 
 module Hobrin
   module Services
-    # Takes an inquiry away. For thirty days it can be brought back; then it is forgotten with its
-    # trail.
+    # Takes an inquiry away. For thirty days it can be brought back; then the nightly run forgets it with
+    # its trail.
     class DeleteInquiry
       KEPT_DAYS = 30
 
@@ -15,7 +15,6 @@ module Hobrin
       def call(id)
         @context.inquiries.delete(id, at: @context.now)
         @context.note_down("deleted", "inquiry #{id}")
-        @context.inquiries.forget(before: since)
       end
 
       # Raises GoneError when it was not taken away, or too long ago.

@@ -35,22 +35,54 @@ module Hobrin
         listed.keys.sum { |path| @folder.join(path).size }
       end
 
-      # Puts everything into a home that has nothing yet. home :: Pathname. Raises StateError.
+      # Puts everything into a home that has nothing yet: into a folder beside it first, which becomes the
+      # home when all of it is on the disk. What was there else, such as the key of sessions, stays.
+      # home :: Pathname. Raises StateError.
       def restore(home)
         check
         there = KeepBackup::DATABASES.map { |name| home.join("#{name}.sqlite3") }.find(&:exist?)
         raise StateError, "#{there} is there already. Move it away first: nothing is written over." if there
 
-        FileUtils.mkdir_p(home, mode: 0o700)
-        Backup.files(@folder).each do |path|
-          target = home.join(path)
-          FileUtils.mkdir_p(target.dirname, mode: 0o700)
-          FileUtils.cp(@folder.join(path), target)
-          target.chmod(0o600)
-        end
+        part = home.sub_ext("#{home.extname}.restoring")
+        FileUtils.rm_rf(part)
+        lay_out(part)
+        home.directory? ? move(part, home) : File.rename(part, home)
+        flush(home.dirname)
+      rescue SystemCallError => e
+        FileUtils.rm_rf(part) if part
+        raise StateError, "Cannot write #{home}: #{e.message.sub(/ @ \w+ - .*/, "")}."
       end
 
       private
+
+      def lay_out(part)
+        FileUtils.mkdir_p(part, mode: 0o700)
+        Backup.files(@folder).each do |path|
+          target = part.join(path)
+          FileUtils.mkdir_p(target.dirname, mode: 0o700)
+          FileUtils.cp(@folder.join(path), target)
+          target.chmod(0o600)
+          flush(target)
+        end
+        part.glob("**/").each { |folder| flush(folder) }
+      end
+
+      # Into a home that is there and has no databases. The mark stands until the last is in its place.
+      def move(part, home)
+        mark = home.join(Store::Database::HALF)
+        FileUtils.touch(mark)
+        flush(home)
+        part.children.each do |child|
+          FileUtils.rm_rf(home.join(child.basename))
+          File.rename(child, home.join(child.basename))
+        end
+        flush(home)
+        FileUtils.rm_f(mark)
+        FileUtils.rm_rf(part)
+      end
+
+      # What was written is on the disk, and not only on its way.
+      def flush(path) = File.open(path, &:fsync)
 
       def manifest
         data = JSON.parse(@folder.join(KeepBackup::MANIFEST).read)

@@ -51,9 +51,10 @@ module Hobrin
         stores = { "inquiries" => @context.inquiries, "people" => @context.directory, "library" => @context.library }
         DATABASES.each { |name| stores.fetch(name).backup(part.join("#{name}.sqlite3").to_s) }
         FileUtils.cp_r(@home.join("papers"), part) if @home.join("papers").directory?
+        part.glob("**/*").each { |file| file.chmod(file.directory? ? 0o700 : 0o600) }
         files = Backup.files(part).to_h { |path| [path, Backup.print_of(part.join(path))] }
         manifest = { hobrin: "backup", format: FORMAT, made: @context.now, files: }
-        part.join(MANIFEST).write(JSON.pretty_generate(manifest))
+        part.join(MANIFEST).write(JSON.pretty_generate(manifest), perm: 0o600)
       end
     end
   end

@@ -97,11 +97,14 @@ module Hobrin
       def put_aside(id, at:) = mark(id, { deleted_at: nil }, aside_at: at)
 
       # Forgets those that were taken away before a time (ISO 8601), or one by its id, with their
-      # trails.
+      # trails. Gives their ids.
       def forget(before: nil, id: nil)
-        gone = id ? { id: } : Sequel.lit("deleted_at < ?", before)
-        writing { @db[:inquiries].where(gone).delete }
+        gone = @db[:inquiries].where(id ? { id: } : Sequel.lit("deleted_at < ?", before))
+        writing { gone.select_map(:id).tap { |ids| @db[:inquiries].where(id: ids).delete } }
       end
+
+      # Takes a text out of everything that is kept of an inquiry; see Forgetting.
+      def forget_text(id, text) = Forgetting.new(@db).call(id, text)
 
       # Lines of the trail, the last one first.
       def trail(id) = lines(@db[:trail].where(inquiry_id: id).reverse(:number))

@@ -28,6 +28,8 @@ module Hobrin
       NEWEST = { inquiries: %i[trail facts], library: %i[records duplicate_of], people: %i[audit print] }.freeze
       SYNCHRONOUS = { inquiries: "FULL", library: "NORMAL", people: "FULL" }.freeze
       OWNER_ONLY = 0o600
+      # Stands in a home while a backup is put into it.
+      HALF = "restoring"
       DAMAGE = [SQLite3::CorruptException, SQLite3::NotADatabaseException].freeze
       private_constant :MIGRATIONS, :BUSY_MILLISECONDS, :PATIENCE, :NEWEST, :SYNCHRONOUS, :OWNER_ONLY,
                        :DAMAGE
@@ -41,6 +43,7 @@ module Hobrin
       # release.
       def self.open(path, kind:, connections: 1)
         FileUtils.mkdir_p(File.dirname(path), mode: 0o700)
+        refuse_half(path, kind)
         make(path)
         db = Sequel.sqlite(path.to_s, foreign_keys: true, after_connect: PATIENCE, max_connections: connections,
                                       connect_sqls: ["PRAGMA journal_mode=WAL",
@@ -58,6 +61,49 @@ module Hobrin
                       kind) if e.respond_to?(:wrapped_exception) && DAMAGE.include?(e.wrapped_exception.class)
 
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
+      end
+
+      # A home in which a backup was half put, one whose inquiries are gone while its people are there, and
+      # a file with nothing in it are no first start.
+      def self.refuse_half(path, kind)
+        folder = File.dirname(path)
+        if File.exist?(File.join(folder, HALF))
+          raise StateError, "A backup was put into #{folder} and did not come to its end. Move that folder away, and " \
+                            "restore once more: hobrin restore BACKUP --home #{folder}"
+        end
+        return if kind == :library
+
+        raise StateError, damaged(path, kind) if File.exist?(path) && File.empty?(path)
+
+        other = { inquiries: "people", people: "inquiries" }.fetch(kind)
+        missing = !File.exist?(path) && File.size?(File.join(folder, "#{other}.sqlite3")) && !fresh?(folder, other)
+        raise StateError, "#{path} is missing, and #{other}.sqlite3 is there: this is half a home. Put the last " \
+                          "backup in its place (hobrin restore)." if missing
+      end
+
+      # Whether the other database has nothing in it yet: a first start that was cut off.
+      def self.fresh?(folder, other)
+        db = Sequel.sqlite(File.join(folder, "#{other}.sqlite3"), readonly: true)
+        table = other == "people" ? :accounts : :inquiries
+        return true unless db.table_exists?(table)
+
+        # At a desk alone nobody owns anything, and people are nobody.
+        rows = table == :inquiries && db[table].columns.include?(:owner_id) ? db[table].exclude(owner_id: nil) : db[table]
+        rows.empty?
+      rescue Sequel::Error
+        false
+      ensure
+        db&.disconnect
+      end
+
+      # What is said of a database that could not be read, in a sentence.
+      def self.trouble(error)
+        if DAMAGE.include?(error.wrapped_exception.class)
+          return "The library or another database is damaged. Move library.sqlite3 away and fill it again (hobrin import), or " \
+                 "restore the last backup (hobrin restore)."
+        end
+
+        "The data could not be read (#{error.wrapped_exception.class.name.split("::").last})."
       end
 
       # For its owner only from the first moment. A file that is there is never opened but by SQLite: to
@@ -85,7 +131,7 @@ module Hobrin
                  library: "Move it away and fill it again: hobrin import, or bin/demo for the sample." }
         "#{path} is damaged. #{what.fetch(kind)}"
       end
-      private_class_method :make, :refuse_damaged, :damaged
+      private_class_method :make, :refuse_damaged, :damaged, :refuse_half, :fresh?
 
       # Looks through a file that nothing has open. Raises StateError for one that is not whole.
       def self.check(path)

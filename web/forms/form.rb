@@ -27,6 +27,12 @@ module Hobrin
 
         attr_reader :fields
 
+        # A text as it was written, or without what may tell who a patient is, where that was pressed.
+        def written(name)
+          text = fields.text(name)
+          fields.text(:without) == name.to_s ? Text::Identifiers.without(text, today: Date.today) : text
+        end
+
         # A press that means nothing must not look as if something had been done.
         def unknown = raise(InputError, { press: UNKNOWN })
 

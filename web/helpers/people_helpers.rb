@@ -35,8 +35,9 @@ module Hobrin
       end
 
       # errors :: Hash of field to message; invited :: the address for somebody who was just asked
-      def show_people(errors: {}, invited: nil)
-        @page = Pages::People::Everybody.new(context:, errors:, invited:)
+      # said :: what is to be told on the page
+      def show_people(errors: {}, invited: nil, said: nil)
+        @page = Pages::People::Everybody.new(context:, errors:, invited:, said:)
         show_alone :"people/everybody", title: "People"
       end
 
@@ -55,8 +56,15 @@ module Hobrin
         show_alone :"people/invitation", title: "You are asked to join"
       end
 
-      def show_standing(errors: {})
-        @page = Pages::People::Sharing.new(context:, id: inquiry_id, errors:)
+      # Removes a text from an inquiry for good. Gives what came of it, in words.
+      def forget_in(id)
+        count = Services::ForgetText.new(context).call(id, fields.text(:forget))
+        "Removed for good from #{count == 1 ? "one place" : "#{number(count)} places"}. Backups made before still have it, " \
+          "until newer ones replace them."
+      end
+
+      def show_standing(errors: {}, said: nil)
+        @page = Pages::People::Sharing.new(context:, id: inquiry_id, errors:, said:)
         show_alone :"people/sharing", title: "Who works on it"
       end
 

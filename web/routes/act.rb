@@ -57,7 +57,9 @@ module Hobrin
         end
 
         def self.saving(app)
-          app.get("/inquiries/:id/archive.json") { download Services::KeepArchive.new(context).write(inquiry_id) }
+          app.get("/inquiries/:id/archive.json") do
+            download Services::KeepArchive.new(context).write(inquiry_id, situation: fields.checked?(:situation))
+          end
           app.get("/inquiries/:id/evidence.:format") do
             download Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
           end

@@ -61,6 +61,13 @@ module Hobrin
             changing_people { |change| change.give_unowned(id_of("ward"), fields.number(:person)) }
           end
 
+          app.post("/people/forget") do
+            show_people(said: forget_in(id_of("inquiry", fields.text(:inquiry))))
+          rescue InputError => e
+            status 422
+            show_people(errors: e.errors)
+          end
+
           app.post("/people/invitations/:id") do
             Services::InvitePerson.new(context).revoke(id_of("invitation"))
             leave_for "/people"

@@ -10,6 +10,7 @@ module Hobrin
           reading_twice(app)
           weighing_twice(app)
           notes(app)
+          forgetting(app)
         end
 
         def self.notes(app)
@@ -31,6 +32,16 @@ module Hobrin
           app.post("/inquiries/:id/people") do
             Services::ShareInquiry.new(context).give(inquiry_id, fields.number(:person), fields.text(:ability))
             leave_for "/inquiries/#{inquiry_id}/people"
+          rescue InputError => e
+            status 422
+            show_standing(errors: e.errors)
+          end
+        end
+
+        # A text that is removed for good, by the owner.
+        def self.forgetting(app)
+          app.post("/inquiries/:id/forget") do
+            show_standing(said: forget_in(inquiry_id))
           rescue InputError => e
             status 422
             show_standing(errors: e.errors)
@@ -70,7 +81,7 @@ module Hobrin
             show_sheets(errors: e.errors)
           end
         end
-        private_class_method :weighing_twice, :standing, :reading_twice, :notes
+        private_class_method :forgetting, :weighing_twice, :standing, :reading_twice, :notes
       end
     end
   end

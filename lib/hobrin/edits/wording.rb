@@ -24,6 +24,7 @@ module Hobrin
         hidden: "Hidden from you while two people work independently",
         brought_from_elsewhere: "Brought in from %{source}: up to %{most} records",
         line_restored: "Restored line %{line}", line_named: "Named line “%{name}”: %{rule}",
+        text_forgotten: "A text was removed for good from this inquiry",
         line_removed: "Took off the named line “%{name}”", **WeighWording::TEMPLATES, **ActWording::TEMPLATES
       }.freeze
       LIMITS = { limit_put: "Limit", limit_removed: "Took off limit", limit_switched: "Switched limit",

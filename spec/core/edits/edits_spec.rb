@@ -361,6 +361,9 @@ RSpec.describe Hobrin::Edits do
       ->(e) { e::NameLine.new(name: "Broad", tree: s::Line.new(name: "1")) },
       "Named line “broad”: 1", ->(now) { now.lines.map(&:name) == ["broad"] }
     ],
+    "Trail::RecordForgetting" => [
+      ->(e) { e::RecordForgetting.new }, "A text was removed for good from this inquiry", ->(now) { now.blocks.size == 2 }
+    ],
     "Trail::RecordRun" => [
       ->(e) { e::RecordRun.new(before: 3, papers: 4, fresh: 1) },
       "Run again: 4 papers, 1 of them new", ->(now) { now.blocks.size == 2 }

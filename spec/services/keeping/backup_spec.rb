@@ -15,7 +15,7 @@ RSpec.describe Hobrin::Services::KeepBackup do
 
   def whole(context)
     [context.inquiries.all.map(&:to_h), context.inquiries.trail(1).map(&:to_h),
-     context.directory.accounts.all.map(&:to_h), context.standings.all.transform_values(&:to_h),
+     context.directory.accounts.all.map(&:to_h), context.standings.some([1]).transform_values(&:to_h),
      context.library.records_by_id(%w[p0 p5]).map(&:to_h)]
   end
 
@@ -75,6 +75,66 @@ RSpec.describe Hobrin::Services::KeepBackup do
         .to raise_error(Hobrin::StateError, /not as it was written|no backup of Hobrin/), name
       expect(folder.join("home")).not_to exist
     end
+  end
+
+  # Restores in a process of its own that is killed at the so-manieth file that it moves, copies or
+  # flushes. Gives whether it came to its end.
+  def killed_restore(copy, target, at)
+    pid = fork do
+      count = 0
+      TracePoint.new(:c_call) do |call|
+        next unless %i[rename fsync copy_stream].include?(call.method_id)
+
+        Process.kill(:KILL, Process.pid) if (count += 1) == at
+      end.enable { Hobrin::Services::Backup.new(copy).restore(target) }
+      exit!(true)
+    end
+    Process.wait2(pid).last.success?
+  end
+
+  it "leaves a whole home or none where a restore is killed, also one into a folder that is there" do
+    people
+    home.join("papers").mkpath
+    home.join("papers/full.pdf").binwrite("%PDF-1.7 made up")
+    copy = backup
+    [false, true].each do |there|
+      kills = (1..60).take_while do |at|
+        target = folder.join("home-#{there}-#{at}")
+        target.mkpath && target.join("session.key").write("k") if there
+        done = killed_restore(copy, target, at)
+        found = begin
+          target.join("inquiries.sqlite3").exist? ? whole(Hobrin::Boot.context(home: target, clock: Builders::FixedClock)) : :none
+        rescue Hobrin::StateError => e
+          e.message.include?("did not come to its end") ? :told : e.message
+        end
+        expect([at, found]).to eq([at, found.is_a?(Symbol) ? found : whole(context)])
+        # What is left over does not stand in the way.
+        Hobrin::Services::Backup.new(copy).restore(target) if found == :none
+        !done
+      end
+      expect(kills.size).to be_between(8, 55)
+    end
+  end
+
+  it "takes no damage for a first start, and half a home for no home" do
+    people
+    context.inquiries.backup(folder.join("copy.sqlite3").to_s)
+    Hobrin::Boot.disconnect
+    home.join("inquiries.sqlite3").truncate(0)
+    FileUtils.rm_f(%w[-wal -shm].map { |ending| home.join("inquiries.sqlite3#{ending}") })
+    expect { Hobrin::Boot.context(home:) }.to raise_error(Hobrin::StateError, /damaged/)
+    home.join("inquiries.sqlite3").delete
+    expect { Hobrin::Boot.context(home:) }.to raise_error(Hobrin::StateError, /half a home/)
+    FileUtils.cp(folder.join("copy.sqlite3"), home.join("inquiries.sqlite3"))
+    FileUtils.rm_f(home.glob("people.sqlite3*"))
+    expect { Hobrin::Boot.context(home:) }.to raise_error(Hobrin::StateError, /half a home/)
+  end
+
+  it "keeps everything for its owner alone" do
+    copy = backup
+    modes = [copy, *copy.glob("**/*")].to_h { |path| [path.basename.to_s, path.stat.mode & 0o777] }
+    expect(modes.values.uniq).to contain_exactly(0o700, 0o600)
+    expect(modes["backup.json"]).to eq(0o600)
   end
 
   it "keeps one a day, seven deep" do

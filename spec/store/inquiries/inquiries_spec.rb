@@ -65,6 +65,7 @@ RSpec.describe Hobrin::Store::Inquiries, :sample, :slow do
     context.inquiries.delete(1, at: context.days_ago(31))
     expect { deleting.bring_back(1) }.to raise_error(Hobrin::GoneError)
     deleting.call(6)
+    Hobrin::Services::Nightly.new(context).call
     expect([context.inquiries.trail(1), context.inquiries.trail(2).size,
             context.inquiries.deleted(since: deleting.since).map(&:id)]).to match([[], be > 0, [6]])
   end

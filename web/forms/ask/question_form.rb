@@ -28,7 +28,7 @@ module Hobrin
 
           def draft
             Edits::Ask::Draft.new(
-              situation: fields.text(:situation), text: fields.text(:question), kind: fields.some_text(:kind),
+              situation: written(:situation), text: written(:question), kind: fields.some_text(:kind),
               frame: fields.some_text(:use_frame) || fields.some_text(:frame),
               uses: KEYS.to_h { |key| [key, fields.one_of(:"use_#{key}", USES)] }.compact,
               typed: KEYS.to_h { |key| [key, fields.text(:"typed_#{key}")] }

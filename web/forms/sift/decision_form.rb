@@ -12,7 +12,7 @@ module Hobrin
 
             case fields.text(:verdict)
             when "none" then Edits::Sift::TakeBack.new(record_id: paper)
-            when "" then Edits::Sift::Annotate.new(record_id: paper, note: fields.text(:note))
+            when "" then Edits::Sift::Annotate.new(record_id: paper, note: written(:note))
             else unknown
             end
           end

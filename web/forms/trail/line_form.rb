@@ -11,7 +11,7 @@ module Hobrin
           def call(noting, id)
             case fields.text(:do)
             when "restore" then yield Edits::Trail::Restore.new(number:)
-            when "note" then noting.call(id, number, fields.text(:note),
+            when "note" then noting.call(id, number, written(:note),
                                          was: fields.text(:note_was))
             else unknown
             end

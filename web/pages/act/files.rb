@@ -26,7 +26,7 @@ module Hobrin
               files.map { |file, words| [page.path("files/#{file}", style: page.style), words] }
             end
             papers = PAPERS.map { |file, words| [page.path(file), words] }
-            [*reports, ["The papers", papers], [WHOLE, [[page.path("archive.json"), "Archive"]]]]
+            [*reports, ["The papers", papers], [WHOLE, [[page.path("archive.json"), "Archive"], [page.path("archive.json", situation: "yes"), "Archive with the situation"]]]]
           end
         end
       end

@@ -16,10 +16,12 @@ module Hobrin
           private_constant :ROLES, :MOST_LINES
 
           # The address for somebody who was just asked, nil for none.
-          attr_reader :invited
+          attr_reader :invited, :said
 
-          def initialize(context:, errors:, invited:)
+          # said :: what is to be told on the page, nil for nothing
+          def initialize(context:, errors:, invited:, said: nil)
             super(errors:)
+            @said = said
             @overview = Services::ReadPeople.new(context).call
             @invited = invited
           end

@@ -33,11 +33,12 @@ module Hobrin
             def field = "second-#{step}"
           end
 
-          attr_reader :id, :question
+          attr_reader :id, :question, :said
 
-          def initialize(context:, id:, errors:)
+          def initialize(context:, id:, errors:, said: nil)
             super(errors:)
             @id = id
+            @said = said
             @shared = Services::ShareInquiry.new(context).read(id)
             @apart = { sift: Services::ReadTwice, weigh: Services::WeighTwice }
                      .transform_values { |service| service.new(context, id) }
