@@ -46,7 +46,7 @@ module Hobrin
         # What optparse adds about near names comes on lines of its own.
         fail_with(e.is_a?(OptionParser::ParseError) ? e.message.split.join(" ") : e.message,
                   REFUSED)
-      rescue Sequel::DatabaseError => e
+      rescue Store::Database::Unreadable => e
         fail_with(Store::Database.trouble(e), CANNOT)
       rescue Errno::EPIPE
         DONE

@@ -100,9 +100,7 @@ module Hobrin
       # HOBRIN_DATABASE names a PostgreSQL database that several servers share.
       def database(home, kind)
         server = ENV.fetch("HOBRIN_DATABASE", "")
-        if Store::Postgres::KINDS.include?(kind) && !server.empty?
-          return Store::Postgres.open(server, kind:, connections: THREADS)
-        end
+        return Store::Postgres.open(server, kind:, connections: THREADS) if Store::Postgres::KINDS.include?(kind) && !server.empty?
 
         Store::Database.open(home.join("#{kind}.sqlite3"), kind:, connections: THREADS)
       end

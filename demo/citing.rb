@@ -46,9 +46,7 @@ module Hobrin
 
       # Now and then a trial tells once more what an earlier one found.
       def again(record, records)
-        unless record.types.include?("randomized controlled trial") && record.headings.any? && @random.rand < AGAIN
-          return record
-        end
+        return record unless record.types.include?("randomized controlled trial") && record.headings.any? && @random.rand < AGAIN
 
         first = records.find do |other|
           other.types == record.types && other.published < record.published && other.abstract && other.headings.any?

@@ -108,9 +108,7 @@ module Hobrin
         looks = LOOKS.map { |share| (share * left.size).round }
         model = nil
         until left.empty?
-          if model.nil? || found(read) < @goal || (read.size % RARELY).zero? || looks.include?(read.size)
-            model = learned(read)
-          end
+          model = learned(read) if model.nil? || found(read) < @goal || (read.size % RARELY).zero? || looks.include?(read.size)
           following = model ? left.max_by { |id| model.call(@traits[id]) } : left.first
           look(model, left, read, estimates, chances) if model && looks.include?(read.size)
           left -= [following]

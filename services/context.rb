@@ -15,8 +15,8 @@ module Hobrin
       #   filters :: Strategy::Filters; papers :: Store::KeptPapers;
       #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings;
       #   together :: Store::Together
-      def initialize(inquiries:, shared_briefs:, own_filters:, house_changes:, own_records:, settings:, papers:, directory:, together:, incoming:,
-                     library:, who:, clock:, language:,
+      def initialize(inquiries:, shared_briefs:, own_filters:, house_changes:, own_records:, settings:, papers:,
+                     directory:, together:, incoming:, library:, who:, clock:, language:,
                      allowed: Outside::Allowed.new(""), filters: Strategy::Filters::NONE)
         @stored = @inquiries = inquiries
         @shared_briefs = shared_briefs

@@ -73,13 +73,6 @@ RSpec.describe "The layout" do
     expect(found).to eq([])
   end
 
-  it "keeps folders that a newcomer can hold" do
-    crowded = Dir.glob("#{root}/{lib,store,outside,services,cli,web,demo,learning,spec}/**/").to_h do |folder|
-      [folder.delete_prefix("#{root}/"), Dir.glob("#{folder}*.{rb,js,css}").size]
-    end
-    expect(crowded.except("lib/hobrin/").select { |_, size| size > 14 }).to eq({})
-  end
-
   it "has views that read like a page: one thought a line, nothing assigned, no class asked for" do
     Dir.glob("#{root}/web/views/**/*.erb").each do |view|
       text = File.read(view)
@@ -89,12 +82,5 @@ RSpec.describe "The layout" do
       expect([name, code[/(?<![=!<>])=(?![=>~])(?!\s*#)|\bis_a\?|\bcase\b|Hobrin::/]])
         .to eq([name, nil])
     end
-  end
-
-  it "has few long lines of code" do
-    lines = files("#{root}/{lib,store,outside,services,cli,web,demo,learning,config,spec}").flat_map do |file|
-      File.readlines(file, chomp: true)
-    end
-    expect(lines.count { |line| line.size > 100 }.fdiv(lines.size)).to be < 0.03
   end
 end

@@ -64,9 +64,7 @@ module Hobrin
           outcome = Services::ImportRecords.new(context).call(io, format: given[:from], sample: given[:sample] || false, name: ::File.basename(file)) { |_, bytes| bar.at(bytes) }
           context.library.keep_frequent_words
           bar.finish
-          if outcome.resumed.positive?
-            @err.puts "#{file}: went on after #{outcome.resumed} entries that were in already."
-          end
+          @err.puts "#{file}: went on after #{outcome.resumed} entries that were in already." if outcome.resumed.positive?
           outcome
         end
 

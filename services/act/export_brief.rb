@@ -20,9 +20,9 @@ module Hobrin
       #   "csv" of a table
       # The rest :: see ReadMaterial.
       # The block, if any, is told how many references are written, and of how many.
-      def initialize(context, **materials, &progress)
+      def initialize(context, **materials, &)
         @context = context
-        @materials = ReadMaterial.new(context, **materials, all_cited: true, &progress)
+        @materials = ReadMaterial.new(context, **materials, all_cited: true, &)
       end
 
       # Whether there is such a file.

@@ -48,8 +48,9 @@ module Hobrin
         data = JSON.parse(text)
         items = missing(data["records"])
         add(items, sample: data["sample"]) if items.any? && may_add?
-        id = begin_with(Store::InquiryDocument.load(JSON.generate(data["inquiry"])), step: :act, sample: data["sample"],
-                        kind: :archive_opened, facts: { lines: data["trail"].size, made: data["made"] })
+        inquiry = Store::InquiryDocument.load(JSON.generate(data["inquiry"]))
+        id = begin_with(inquiry, step: :act, sample: data["sample"], kind: :archive_opened,
+                                 facts: { lines: data["trail"].size, made: data["made"] })
         keep_beside(id, items) unless may_add?
         id
       end

@@ -18,12 +18,12 @@ module Hobrin
       end
 
       # Gives what the block gives. Raises UnavailableError where too many wait.
-      def take
+      def take(&)
         come
         begin
           @places << true
           begin
-            stepping_back { yield }
+            stepping_back(&)
           ensure
             @places.pop
           end

@@ -51,9 +51,7 @@ module Hobrin
           one.source == source.name
         end
         raise GoneError, "catalogue" unless asked
-        unless most.is_a?(Integer) && most.between?(1, MOST)
-          raise InputError, { most: "Write a number from 1 to #{MOST}." }
-        end
+        raise InputError, { most: "Write a number from 1 to #{MOST}." } unless most.is_a?(Integer) && most.between?(1, MOST)
 
         import = waiting(source, asked, most)
         outcome = ApplyEdit.new(@context, seen: @seen).call(id,

@@ -68,7 +68,7 @@ module Hobrin
       def screened(id, inquiry)
         both = both(id, @together.readings)
         hidden = inquiry.decisions.map(&:record_id) - both
-        rounds = inquiry.rounds.take_while { |round| (round.from_ids & hidden).empty? }
+        rounds = inquiry.rounds.take_while { |round| !round.from_ids.intersect?(hidden) }
         papers = inquiry.papers.reject { |paper| hidden.include?(paper.record_id) }
         inquiry.with(decisions: inquiry.decisions.select { |decision| both.include?(decision.record_id) },
                      rounds:, weighing: inquiry.weighing.with(papers:))

@@ -161,7 +161,7 @@ RSpec.shared_examples "what is kept of inquiries and people" do
     day = ->(month, number) { format("2026-%02d-%02dT10:00:00Z", month, number) }
     [9, 9, 10, 11].each { |month| audit.add(at: day[month, 3], who: "p", what: "came") }
     looked = 0
-    allow(audit).to receive(:print_of).and_wrap_original { |print, **line| (looked += 1) && print.call(**line) }
+    allow(audit).to(receive(:print_of).and_wrap_original { |print, **line| (looked += 1) && print.call(**line) })
     expect([audit.broken_at, looked]).to eq([nil, 4])
     audit.add(at: day[11, 4], who: "p", what: "came")
     looked = 0
@@ -171,7 +171,8 @@ RSpec.shared_examples "what is kept of inquiries and people" do
     90.times { |place| audit.add(at: "2026-11-05T10:00:00Z", who: "name#{place}", what: "wrong password") }
     audit.add(at: "2026-11-05T11:00:00Z", who: "p", what: "came")
     expect(audit.last(3).map { |line| [line.who, line.what, line.about] })
-      .to eq([["p", "came", ""], ["several", "wrong password", "70 more in the hour from 2026-11-05T10:00"], ["name19", "wrong password", ""]])
+      .to eq([["p", "came", ""], ["several", "wrong password", "70 more in the hour from 2026-11-05T10:00"],
+              ["name19", "wrong password", ""]])
     expect([audit.last(99).size, audit.broken_at]).to eq([27, nil])
     lines = audit.instance_variable_get(:@db)[:audit]
     # What was altered long ago is found by the check of all, also where its fingerprint was made anew.

@@ -37,7 +37,7 @@ RSpec.describe Hobrin::Store::PdfText do
     expect(described_class.new.call(path)).to include("Sleep on wards")
     stub_const("#{described_class}::PROGRAM", @folder.join("slow.rb").tap { |slow| slow.write("$stdout.sync = true; print 1; sleep") }.to_s)
     pids = []
-    allow(Process).to receive(:spawn).and_wrap_original { |spawn, *given, **more| spawn.call(*given, **more).tap { |pid| pids << pid } }
+    allow(Process).to(receive(:spawn).and_wrap_original { |spawn, *given, **more| spawn.call(*given, **more).tap { |pid| pids << pid } })
     waiting = Thread.new { described_class.new.call(path) }
     Thread.pass until pids.any?
     waiting.kill.join

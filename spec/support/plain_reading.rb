@@ -122,9 +122,7 @@ class PlainReading
   end
 
   def flags(record)
-    [*record.flags, (record.abstract.to_s.empty? ? nil : "has abstract"), (if record.authors.any?(&:nurse)
-                                                                             "nurse author"
-                                                                           end),
+    [*record.flags, (record.abstract.to_s.empty? ? nil : "has abstract"), ("nurse author" if record.authors.any?(&:nurse)),
      ("nurse first author" if record.authors.any? && record.authors[0].nurse)]
   end
 

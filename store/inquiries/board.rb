@@ -33,13 +33,13 @@ module Hobrin
       # seen :: as `seen_by` gives it; today :: Date. How many stand at each stage: Hash of a key of
       #   Inquiry::Stage::NAMES to number.
       def counts(seen, today:)
-        open(seen).group_and_count(stage(today).as(:stands)).as_hash(:stands, :count).transform_keys(&:to_sym)
+        worked_on(seen).group_and_count(stage(today).as(:stands)).as_hash(:stands, :count).transform_keys(&:to_sym)
       end
 
       # Those that are worked on, the furthest first, then the last touched. Array of Listed.
       def page(seen, today:, limit:, offset:)
         rank = Inquiry::Stage::NAMES.keys.each_with_index.to_h { |key, place| [key.to_s, place] }
-        listed(open(seen).order(Sequel.case(rank, rank.size, stage(today)), Sequel.desc(:touched_at), :id)
+        listed(worked_on(seen).order(Sequel.case(rank, rank.size, stage(today)), Sequel.desc(:touched_at), :id)
                          .limit(limit, offset))
       end
 
@@ -83,7 +83,7 @@ module Hobrin
 
       private
 
-      def open(seen) = seen.where(deleted_at: nil, aside_at: nil)
+      def worked_on(seen) = seen.where(deleted_at: nil, aside_at: nil)
 
       def stage(today)
         due = Sequel[:look_again_on] <= today.iso8601
@@ -99,9 +99,11 @@ module Hobrin
 
       def one(row)
         outline = OutlineDocument.load(row[:outline]) or return
-        Listed.new(**row.slice(:id, :version, :sample, :touched_at, :papers, :deleted_at, :aside_at), outline:,
-                   step: row[:step].to_sym, readers: row.values_at(:first_reader_id, :second_reader_id).compact,
-                   weighers: row.values_at(:first_weigher_id, :second_weigher_id).compact)
+        plain = row.slice(:id, :version, :sample, :touched_at, :papers, :deleted_at, :aside_at)
+        readers, weighers = [%i[first_reader_id second_reader_id], %i[first_weigher_id second_weigher_id]].map do |pair|
+          row.values_at(*pair).compact
+        end
+        Listed.new(**plain, outline:, step: row[:step].to_sym, readers:, weighers:)
       end
     end
   end

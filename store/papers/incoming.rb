@@ -54,7 +54,7 @@ module Hobrin
         append(path, io)
         return if path.size < size
 
-        refuse("There is nothing in this file.") if path.size.zero?
+        refuse("There is nothing in this file.") if path.empty?
         path
       rescue InputError
         FileUtils.rm_f(path) if path

@@ -28,6 +28,8 @@ module Hobrin
       NEWEST = { inquiries: %i[trail facts], library: %i[records duplicate_of], people: %i[audit print] }.freeze
       SYNCHRONOUS = { inquiries: "FULL", library: "NORMAL", people: "FULL" }.freeze
       OWNER_ONLY = 0o600
+      # What is raised where a database cannot be read.
+      Unreadable = Sequel::DatabaseError
       # Stands in a home while a backup is put into it.
       HALF = "restoring"
       DAMAGE = [SQLite3::CorruptException, SQLite3::NotADatabaseException].freeze

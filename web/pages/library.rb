@@ -142,9 +142,7 @@ module Hobrin
         def row(import)
           Row.new(id: import.id, name: import.name, begun: day_and_time(import.begun_at),
                   state: state(import), says: says(import), part: part(import),
-                  presses: presses(import), message: (unless import.format == "skos"
-                                                        import.message
-                                                      end), strange: strange(import),
+                  presses: presses(import), message: (import.message unless import.format == "skos"), strange: strange(import),
                   refused_path: refused_path(import), back_path: back_path(import))
         end
 

@@ -18,7 +18,7 @@ module Hobrin
           app.get("/sru") do
             content_type XML
             Services::AnswerSru.new(context, lines: known_here?).call(plain_params, host: request.host,
-                                                                port: request.port)
+                                                                                    port: request.port)
           end
 
           app.get("/oai") do

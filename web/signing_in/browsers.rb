@@ -43,9 +43,9 @@ module Hobrin
           @id ||= SecureRandom.hex(16)
           @marks = [mark(login), *@marks].first(MOST)
           Rack::Utils.set_cookie_header!(@response.headers, COOKIE, {
-                                           value: [id, *@marks].join("."), path: "/", httponly: true, same_site: :lax,
-                                           secure: @request.ssl?, max_age: DAYS * 86_400
-                                         })
+            value: [id, *@marks].join("."), path: "/", httponly: true, same_site: :lax,
+            secure: @request.ssl?, max_age: DAYS * 86_400
+          })
         end
 
         private

@@ -27,9 +27,7 @@ module Hobrin
         @steps = steps.sort_by.with_index do |step, place|
           [step.on || Date::Infinity.new, place]
         end.freeze
-        unless @decision.empty? || Consideration::DECISIONS.key?(@decision)
-          raise InputError, { decision: "Choose what to do." }
-        end
+        raise InputError, { decision: "Choose what to do." } unless @decision.empty? || Consideration::DECISIONS.key?(@decision)
 
         freeze
       end

@@ -32,9 +32,7 @@ module Hobrin
           refuse("The file is larger than #{LARGEST / 1_048_576} MB.") if text.bytesize > LARGEST
           data = JSON.parse(text, max_nesting: 40)
           refuse("This is no archive of Hobrin.") unless data.is_a?(Hash) && data["hobrin"] == "archive"
-          if data["format"].to_i > FORMAT
-            refuse("This archive was written by a newer Hobrin (format #{data["format"]}).")
-          end
+          refuse("This archive was written by a newer Hobrin (format #{data["format"]}).") if data["format"].to_i > FORMAT
           data
         rescue JSON::ParserError, EncodingError
           refuse("This is no archive of Hobrin: it is not JSON.")

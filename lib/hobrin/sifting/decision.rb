@@ -16,9 +16,7 @@ module Hobrin
       def initialize(record_id:, verdict:, reason: nil, note: "")
         raise InputError,
               { verdict: "Keep it, drop it, or say you are unsure." } unless VERDICTS.include?(verdict)
-        if verdict == :drop && !Reasons.known?(reason)
-          raise InputError, { reason: "Say why it is dropped: choose one reason." }
-        end
+        raise InputError, { reason: "Say why it is dropped: choose one reason." } if verdict == :drop && !Reasons.known?(reason)
         raise InputError,
               { note: "Keep the note to #{LONGEST_NOTE} characters." } if note.to_s.size > LONGEST_NOTE
 

@@ -19,10 +19,10 @@ module Hobrin
               "Oct(?:ober)?|Nov(?:ember)?|Dec(?:ember)?)"
       DATE = "(?:\\d{1,2}[./-]\\d{1,2}[./-](?:\\d{4}|\\d{2})|\\d{4}-\\d{2}-\\d{2}|" \
              "\\d{1,2}(?:st|nd|rd|th)?\\s+(?:of\\s+)?#{MONTH},?\\s+\\d{2,4}|#{MONTH}\\s+\\d{1,2}(?:st|nd|rd|th)?,?\\s+\\d{4})".freeze
-      NAME = "\\p{Lu}[\\p{Ll}'’]+(?:[-\\s]\\p{Lu}[\\p{Ll}'’]+){0,2}|\\p{Lu}\\.?\\s?\\p{Lu}[\\p{Ll}'’]+".freeze
+      NAME = "\\p{Lu}[\\p{Ll}'’]+(?:[-\\s]\\p{Lu}[\\p{Ll}'’]+){0,2}|\\p{Lu}\\.?\\s?\\p{Lu}[\\p{Ll}'’]+"
       # What follows a bed or a room that is not one: a length of time, an angle, a size.
       UNITS = "(?!\\s*(?:%|°|degrees?|min|hours?|hrs?|h\\b|days?|nights?|weeks?|months?|years?|cm|mm|m\\b|kg|hospital|nurses?|" \
-              "patients?|beds\\b|times|or\\b|to\\b|per|percent|in\\s))".freeze
+              "patients?|beds\\b|times|or\\b|to\\b|per|percent|in\\s))"
       PATTERNS = {
         birth: /\b(?:d\.?o\.?b\.?|born(?:\s+on)?|date\s+of\s+birth|birthday)\W{0,3}(?:is\s+|was\s+)?#{DATE}/i,
         name: /\b(?:Mr|Mrs|Ms|Miss|Mx|Mister|Master|Prof|Sir|Lady)\.?\s+(?:#{NAME})|

@@ -8,7 +8,7 @@ RSpec.describe Hobrin::Exchange do
            ":", "<!DOCTYPE x>", " "].freeze
   # Where an entry begins.
   begins = { csl: /\{"id"/n, ris: /^TY  -/n, bibtex: /^@/n, marcxml: /<record/n, mods: /<mods[ >]/n,
-             dc: /<(?:[\w]+:)?dc[ >]/n }.freeze
+             dc: /<(?:\w+:)?dc[ >]/n }.freeze
 
   define_method(:spoil) do |text, from, to, random|
     (1 + random.rand(2)).times do
@@ -24,7 +24,8 @@ RSpec.describe Hobrin::Exchange do
 
   let(:records) do
     Array.new(24) do |place|
-      a_record(id: "p#{place}", title: "Sleep on wards, study #{place}", doi: "10.5555/hobrin.p#{place}", published: "20#{10 + (place % 15)}",
+      a_record(id: "p#{place}", title: "Sleep on wards, study #{place}", doi: "10.5555/hobrin.p#{place}",
+               published: "20#{10 + (place % 15)}",
                keywords: ["sleep", "night {care}"], abstract: "Of #{40 + place} people, \"most\" slept; 5 < 7 & <b>so</b> on.")
     end
   end
@@ -43,12 +44,12 @@ RSpec.describe Hobrin::Exchange do
         # The first and last of what is left stand for the rest: reading all takes long.
         kept = ((place - 2)..(place + 2)).to_a & (0..23).to_a
         part = (text[0...starts[0]] + kept.map { |one| text[starts[one]...(starts[one + 1] || text.bytesize)] }.join).b
-        part << text[/\s*(?:\]|<\/[^>]+>)\s*\z/n].to_s unless kept.last == 23
+        part << text[%r{\s*(?:\]|</[^>]+>)\s*\z}n].to_s unless kept.last == 23
         from = starts[0] + kept.take_while { |one| one < place }.sum { |one| starts[one + 1] - starts[one] }
         spoiled = spoil(part, from, from + (starts[place + 1] || text.bytesize) - starts[place] - 1, random)
         read, refused = described_class.read(spoiled, format:)
         lost = titles.values_at(*kept) - read.map(&:title)
-        near = titles.values_at(*[place - 1, place, place + 1].select { |one| one.between?(0, 23) })
+        near = titles.values_at(*[place - 1, place, place + 1].grep(0..23))
 
         expect([turn, lost - near]).to eq([turn, []])
         silent = refused.empty? && (lost - [titles[place]]).any?

@@ -126,9 +126,7 @@ RSpec.describe Hobrin::Strategy::Cql do
         one.instance_variable_get(name)
       end
     end
-    if node.is_a?(CqlRuby::CqlTermNode)
-      return [node.index, set.instance_variable_get(:@base), with, node.term.gsub(/\\(.)/, '\1')]
-    end
+    return [node.index, set.instance_variable_get(:@base), with, node.term.gsub(/\\(.)/, '\1')] if node.is_a?(CqlRuby::CqlTermNode)
 
     [set.instance_variable_get(:@base), with, their_shape(node.left_node),
      their_shape(node.right_node)]

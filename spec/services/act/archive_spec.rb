@@ -165,7 +165,8 @@ RSpec.describe Hobrin::Services::KeepArchive, :sample do
   it "takes its time in proportion to its size" do
     texts = [1_500, 6_000].map do |count|
       data = JSON.parse(archive(2))
-      data["inquiry"]["decisions"] = Array.new(count) { |place| { "record" => "x#{place}", "verdict" => "unsure", "reason" => nil, "note" => "" } }
+      unsure = { "verdict" => "unsure", "reason" => nil, "note" => "" }
+      data["inquiry"]["decisions"] = Array.new(count) { |place| { "record" => "x#{place}", **unsure } }
       data["trail"] *= count / data["trail"].size
       data["records"] = Array.new(count / 10) { |place| data["records"].first.merge("id" => "r#{place}") }
       resealed(data)

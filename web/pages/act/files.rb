@@ -26,8 +26,15 @@ module Hobrin
               files.map { |file, words| [page.path("files/#{file}", style: page.style), words] }
             end
             papers = PAPERS.map { |file, words| [page.path(file), words] }
-            [*reports, ["The papers", papers], [WHOLE, [[page.path("archive.json"), "Archive"], [page.path("archive.json", situation: "yes"), "Archive with the situation"]]]]
+            [*reports, ["The papers", papers], [WHOLE, archives(page)]]
           end
+
+          # What led to the question may tell of a patient: it goes along only where that is chosen.
+          def self.archives(page)
+            [[page.path("archive.json"), "Archive"],
+             [page.path("archive.json", situation: "yes"), "Archive with the situation"]]
+          end
+          private_class_method :archives
         end
       end
     end

@@ -14,7 +14,7 @@ module Hobrin
                     begins: "You and one other decide on every paper, each without seeing the " \
                             "other. What you agree on holds at once; where you differ, you " \
                             "settle it together. Papers that are decided already stay outside: " \
-                             "their decisions hold, and are hidden from the second reader." },
+                            "their decisions hold, and are hidden from the second reader." },
             weigh: { title: "Weighing twice", does: "weigh its papers", sees: "answers",
                      path: "sheets", press: "Weigh twice from now on", second: "Second who weighs",
                      begins: "You and one other fill in a sheet for every kept paper, each " \

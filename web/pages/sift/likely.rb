@@ -54,9 +54,7 @@ module Hobrin
 
           def advice
             none = @page.hundredths(stopping.none)
-            if stopping.none >= BRINGS_NOTHING
-              return "Reading on is likely to bring nothing: #{none} in 100 that none is left."
-            end
+            return "Reading on is likely to bring nothing: #{none} in 100 that none is left." if stopping.none >= BRINGS_NOTHING
 
             "Read on, the likeliest first."
           end

@@ -50,9 +50,7 @@ module Hobrin
           # What is new, and what changed among the others.
           def remark
             reindexed = rerun.reindexed
-            if reindexed != 0
-              changed = " #{signed(reindexed)} of those that were here already, because headings changed."
-            end
+            changed = " #{signed(reindexed)} of those that were here already, because headings changed." if reindexed != 0
             "#{fresh}#{changed}"
           end
 

@@ -34,9 +34,7 @@ module Hobrin
 
           # What is to be said of the count, "" for nothing.
           def remark
-            if @point.moved?
-              moved = ", #{number(@point.line.count_after)} when it was made: the library has changed since"
-            end
+            moved = ", #{number(@point.line.count_after)} when it was made: the library has changed since" if @point.moved?
             searched = " Nothing was searched yet." if @point.cql.empty?
             "#{moved}.#{searched}"
           end

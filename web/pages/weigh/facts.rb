@@ -62,9 +62,7 @@ module Hobrin
 
           def corrected
             empty = @pool.studies.count { |study| study.reported.table&.cells&.any?(&:zero?) }
-            if empty.zero? || %i[mantel_haenszel].include?(@pool.way.model) || @pool.measure.key == :peto_odds_ratio
-              return
-            end
+            return if empty.zero? || %i[mantel_haenszel].include?(@pool.way.model) || @pool.measure.key == :peto_odds_ratio
 
             "½ is added to each cell of #{count_of(empty, "paper")} with an empty one."
           end

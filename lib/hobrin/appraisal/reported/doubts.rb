@@ -34,9 +34,7 @@ module Hobrin
                 "The means are #{apart.round(1)} standard deviations apart: were standard errors " \
                   "typed as deviations?"
               end),
-             (if deviations.last > UNLIKE * deviations.first
-                "One deviation is over #{UNLIKE.to_i} times the other."
-              end)].compact
+             ("One deviation is over #{UNLIKE.to_i} times the other." if deviations.last > UNLIKE * deviations.first)].compact
           end
 
           def uneven(values, ratio)

@@ -85,9 +85,7 @@ module Hobrin
       end
 
       def by_limits
-        unless control
-          return ["Limits of chance are drawn from twelve points before the change on; there are #{before.size}."]
-        end
+        return ["Limits of chance are drawn from twelve points before the change on; there are #{before.size}."] unless control
 
         count = outside_after.size
         return ["No point since the change lies outside the limits of chance."] if count.zero?

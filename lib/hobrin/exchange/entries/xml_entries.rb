@@ -65,9 +65,7 @@ module Hobrin
       end
 
       def namespaces(text)
-        if typed?(text)
-          raise InputError, { file: "This file brings a document type with it, which is not read." }
-        end
+        raise InputError, { file: "This file brings a document type with it, which is not read." } if typed?(text)
 
         text.scan(NAMESPACES).uniq
       end

@@ -96,9 +96,7 @@ module Hobrin
           @errors = []
           labelled = @concepts.select { |_, facts| facts[:prefLabel].any? }
           @concepts.each do |uri, facts|
-            if facts[:concept].any? && facts[:prefLabel].empty?
-              @errors << "#{uri} has no preferred label in #{@language}."
-            end
+            @errors << "#{uri} has no preferred label in #{@language}." if facts[:concept].any? && facts[:prefLabel].empty?
             next if facts[:prefLabel].uniq.size <= 1
 
             @errors << "#{uri} has several preferred labels: #{facts[:prefLabel].uniq.sort.join(", ")} (S14)."

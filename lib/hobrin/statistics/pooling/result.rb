@@ -11,9 +11,7 @@ module Hobrin
       attributes :effect, :variance, :counts
 
       def initialize(effect:, variance:, counts: nil)
-        unless effect.finite? && variance.finite? && variance.positive?
-          raise ArgumentError, "an effect is a number, its variance above 0"
-        end
+        raise ArgumentError, "an effect is a number, its variance above 0" unless effect.finite? && variance.finite? && variance.positive?
 
         super
       end

@@ -15,9 +15,7 @@ module Hobrin
       LONGEST_REASON = 200
 
       def initialize(id:, leaf:, crossed_out: nil, excluded: false)
-        if crossed_out.to_s.size > LONGEST_REASON
-          raise InputError, { reason: "Keep the reason to #{LONGEST_REASON} characters." }
-        end
+        raise InputError, { reason: "Keep the reason to #{LONGEST_REASON} characters." } if crossed_out.to_s.size > LONGEST_REASON
 
         @id = id
         @leaf = leaf

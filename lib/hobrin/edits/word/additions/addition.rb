@@ -59,9 +59,7 @@ module Hobrin
         def words(text) = InputError.at(self.class::FIELD) { Strategy::TextTerm.read(text) }
 
         def held(leaf, typed)
-          if typed.nil? || Text::Tokens.line(typed) == Text::Tokens.line(leaf.label)
-            return "“#{leaf.label}” is in this block already."
-          end
+          return "“#{leaf.label}” is in this block already." if typed.nil? || Text::Tokens.line(typed) == Text::Tokens.line(leaf.label)
 
           "“#{typed}” is filed under #{leaf.label}, which is in this block already. " \
             "Put it in quotation marks to search it as words."
