@@ -46,8 +46,8 @@ module Hobrin
         # What optparse adds about near names comes on lines of its own.
         fail_with(e.is_a?(OptionParser::ParseError) ? e.message.split.join(" ") : e.message,
                   REFUSED)
-      rescue Store::Database::Unreadable => e
-        fail_with(Store::Database.trouble(e), CANNOT)
+      rescue Services::Health::UNREADABLE => e
+        fail_with(Services::Health.trouble(e), CANNOT)
       rescue Errno::EPIPE
         DONE
       rescue StateError, UnavailableError, SystemCallError => e
