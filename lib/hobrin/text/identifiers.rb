@@ -43,7 +43,9 @@ module Hobrin
       WHOLE_DATE = /(?<!\d)#{DATE}(?!\d)/i
       LONGEST = 4_000
       INSTEAD = { name: "the patient" }.freeze
-      private_constant :MONTH, :DATE, :NAME, :UNITS, :PATTERNS, :TEN_DIGITS, :WHOLE_DATE, :LONGEST, :INSTEAD
+      # What leads to a bed or a room goes with it.
+      LEADING = /\b(?:in|from|at|on|of|to)\s+(?:the\s+)?\z/i
+      private_constant :MONTH, :DATE, :NAME, :UNITS, :PATTERNS, :TEN_DIGITS, :WHOLE_DATE, :LONGEST, :INSTEAD, :LEADING
 
       class << self
         # today :: Date: a date that is more than a year before is taken for one of birth. Gives an Array
@@ -59,7 +61,9 @@ module Hobrin
         # The text without them.
         def without(text, today:)
           self.in(text, today:).reverse.reduce(text) do |left, one|
-            "#{left[0...one.from]}#{INSTEAD[one.kind]}#{left[one.to..]}"
+            before = left[0...one.from]
+            before = before.sub(LEADING, "") if one.kind == :place
+            "#{before}#{INSTEAD[one.kind]}#{left[one.to..]}"
           end.gsub(/[(\[]\s*[)\]]/, "").gsub(/[ \t]{2,}/, " ").gsub(/\s+([,.;:?!])/, '\1').gsub(/([,;:])(?:\s*[,;:])+/, '\1').strip
         end
 

@@ -19,9 +19,9 @@ RSpec.describe "Patients' data", :client do
     visit_page("/inquiries/1/ask")
     expect(write(situation: "#{secret} in bed 12 is awake all night.").status).to eq(303)
     said = -> { Nokogiri::HTML(visit_page("/inquiries/1/ask").body).css(".identifiers").map { |one| one.text.gsub(/\s+/, " ") } }
-    expect(said.call).to match([/a name \(“Mrs Zanlock”\), a bed or room \(“bed 12”\).*Without it: the patient in is awake all night\./])
+    expect(said.call).to match([/a name \(“Mrs Zanlock”\), a bed or room \(“bed 12”\).*Without it: the patient is awake all night\./])
     write(situation: "#{secret} in bed 12 is awake all night.", without: "situation")
-    expect([said.call, context.inquiries.find(1).inquiry.question.situation]).to eq([[], "the patient in is awake all night."])
+    expect([said.call, context.inquiries.find(1).inquiry.question.situation]).to eq([[], "the patient is awake all night."])
     visit_page("/inquiries/1/sift")
     send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep", note: "as #{secret} asked")
     expect(visit_page("/inquiries/1/sift?paper=p0").body).to include("This may show who the patient is")
