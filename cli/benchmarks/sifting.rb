@@ -12,7 +12,7 @@ module Hobrin
         # The plain way compares so many papers, and the time is multiplied.
         COMPARED = 300
         # An inquiry as the services of Sift ask for it.
-        Opened = Struct.new(:id, :inquiry, :cascade)
+        Opened = Struct.new(:id, :inquiry, :cascade, :left_out)
         Left = Struct.new(:final)
         private_constant :FEW, :MANY, :DECIDED, :COMPARED, :Opened, :Left
 
@@ -32,7 +32,7 @@ module Hobrin
           numbers = @library.index.everything.first(size)
           inquiry = Inquiry.new(question: Question.ask("Do earplugs help?"), blocks: Work.blocks,
                                 decisions: decisions(numbers))
-          Opened.new(0, inquiry, Left.new(Records::RecordSet.of(numbers)))
+          Opened.new(0, inquiry, Left.new(Records::RecordSet.of(numbers)), [])
         end
 
         # Each fifth is kept.

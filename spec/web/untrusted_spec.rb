@@ -21,12 +21,13 @@ RSpec.describe "What is sent to the web application", :sample, :client do
     changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo blocks/P what-ifs
                  must-find trail check filter let-in lines again several threads full-text resolver outcomes results
                  findings deliberation measures steps signatures address aside back copy elsewhere
-                 feed people twice differences sheet sheets notes].map do |path|
+                 feed people twice differences sheet sheets notes forget records].map do |path|
       "/inquiries/1/#{path}"
     end
     changes.push("/inquiries", "/archives", "/library/files", "/library/imports/1",
                  "/library/matches", "/library/doubles", "/library/catalogues",
                  "/library/catalogues/1", "/library/thesauri/1", "/people", "/people/wards", "/people/1",
+                 "/people/wards/1", "/people/invitations/1", "/people/forget", "/library/changes/1",
                  "/invitations/x")
     expect(changes.size).to eq(Hobrin::Web::App.routes["POST"].size)
     before = saved

@@ -73,7 +73,8 @@ module Hobrin
           raise StateError, "A backup was put into #{folder} and did not come to its end. Move that folder away, and " \
                             "restore once more: hobrin restore BACKUP --home #{folder}"
         end
-        return if kind == :library
+        # A copy that is being written has another name.
+        return if kind == :library || File.basename(path) != "#{kind}.sqlite3"
 
         raise StateError, damaged(path, kind) if File.exist?(path) && File.empty?(path)
 
