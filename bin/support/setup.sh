@@ -67,11 +67,11 @@ need_poppler() {
 
 # A foreign catalogue, and clients that ask ours: Debian's Zebra and YAZ.
 need_catalogues() {
-  command -v zebrasrv >/dev/null && command -v zoomsh >/dev/null && return
-  local how="apt-get install idzebra-2.0-utils idzebra-2.0-examples libidzebra-2.0-mod-dom yaz"
+  command -v zebrasrv >/dev/null && command -v zoomsh >/dev/null && [ -e /usr/share/idzebra-2.0/tab/default.idx ] && return
+  local how="apt-get install idzebra-2.0-utils idzebra-2.0-common idzebra-2.0-examples libidzebra-2.0-mod-dom yaz"
   command -v apt-get >/dev/null && [ "$(id -u)" = 0 ] || die "The tests of catalogues need Zebra and YAZ: $how"
   echo "Installing Zebra and YAZ, once."
-  { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends idzebra-2.0-utils idzebra-2.0-examples libidzebra-2.0-mod-dom yaz; } >/dev/null ||
+  { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends idzebra-2.0-utils idzebra-2.0-common idzebra-2.0-examples libidzebra-2.0-mod-dom yaz; } >/dev/null ||
     die "Zebra and YAZ could not be installed: $how"
 }
 

@@ -139,7 +139,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
   end
 
   it "opens an honest archive as a copy, on a Hobrin that has none of its papers too" do
-    text = Hobrin::Services::KeepArchive.new(context).write(1).body
+    text = Hobrin::Services::KeepArchive.new(context).write(1, situation: true).body
     expect(send_archive(text).status).to eq(303)
     copy = context.inquiries.all.max_by(&:id)
     expect(copy.inquiry.with(acting: inquiry.acting)).to eq(inquiry)

@@ -86,7 +86,7 @@ module Hobrin
 
       # Whether the other database has nothing in it yet: a first start that was cut off.
       def self.fresh?(folder, other)
-        db = Sequel.sqlite(File.join(folder, "#{other}.sqlite3"), readonly: true)
+        db = Sequel.sqlite(File.join(folder, "#{other}.sqlite3"), readonly: true, keep_reference: false)
         table = other == "people" ? :accounts : :inquiries
         return true unless db.table_exists?(table)
 
@@ -138,7 +138,7 @@ module Hobrin
 
       # Looks through a file that nothing has open. Raises StateError for one that is not whole.
       def self.check(path)
-        db = Sequel.sqlite(path.to_s, readonly: true)
+        db = Sequel.sqlite(path.to_s, readonly: true, keep_reference: false)
         whole = db.fetch("PRAGMA integrity_check(1)").single_value == "ok"
         raise StateError, "#{path} is damaged." unless whole
       rescue Sequel::Error

@@ -35,8 +35,9 @@ module Hobrin
         def each
           open_list
           while between_items
+            line = @line
             text, reason, value = @scanner.check(/\{/) ? object : scalar
-            yield Entry.new(place: @place += 1, line: @line, text:, reason:, value:)
+            yield Entry.new(place: @place += 1, line:, text:, reason:, value:)
             @line += text.count("\n")
             @start = nil
           end
