@@ -35,7 +35,7 @@ module Hobrin
     # What is no Ruby of a layer, or a program of its own.
     IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].freeze
     # How many requests are answered at once; each may hold one connection to a database.
-    THREADS = 5
+    THREADS = 8
 
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "hobrin-layers"

@@ -13,7 +13,10 @@ module Hobrin
       end
 
       LINE = %i[number at who step kind change count_before count_after library_version note].freeze
-      private_constant :LINE
+      # How far a process steps back, and how long it may work.
+      STEPS_BACK = 10
+      MOST_SECONDS = 12
+      private_constant :LINE, :STEPS_BACK, :MOST_SECONDS
 
       def initialize(context)
         @context = context
@@ -40,6 +43,23 @@ module Hobrin
         faults, agree = ArchiveSchema.faults(data), 0
         faults, agree = Exchange::Archive::Check.new(data) { anew(data) }.call if faults.empty?
         Verdict.new(faults:, agree:, question: question_of(data))
+      end
+
+      # The same in a process of its own, which steps back for those that answer: an archive may take long.
+      # Raises InputError (:archive), UnavailableError where it was too much.
+      def self.verify_apart(text)
+        verdict = nil
+        reading = ForkedReader.new do |give|
+          Process.setpriority(Process::PRIO_PROCESS, 0, STEPS_BACK)
+          Process.setrlimit(:CPU, MOST_SECONDS)
+          give.call(verify(text))
+        end
+        reading.take { |value| verdict = value }
+        verdict
+      rescue UnavailableError
+        raise InputError, { archive: "This archive takes too long to check, so it is not opened." }
+      ensure
+        reading&.stop(at_once: true)
       end
 
       # The numbers that follow from what lies in the file.

@@ -37,11 +37,15 @@ module Hobrin
         true
       end
 
-      # One that was not heard to its end finds its pipe shut.
-      def stop
+      # One that was not heard to its end finds its pipe shut. at_once :: whether it is ended in the midst
+      #   of what it works out
+      def stop(at_once: false)
         @listening.kill.join
         @from.close
+        Process.kill(:KILL, @pid) if at_once
         Process.wait(@pid)
+      rescue Errno::ESRCH, Errno::ECHILD
+        nil
       end
 
       private

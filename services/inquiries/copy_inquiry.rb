@@ -5,7 +5,7 @@ module Hobrin
     # Starts an inquiry from one that is there, or from an archive of another Hobrin. Its trail
     # begins anew and says where it came from; nobody has signed the copy.
     class CopyInquiry
-      TURNS = Turns.new(at_once: 2, waiting: 1,
+      TURNS = Turns.new(at_once: 1, waiting: 1,
                         busy: "Several archives are being opened just now. Try again in a moment.")
       private_constant :TURNS
 
@@ -42,7 +42,7 @@ module Hobrin
       private
 
       def checked(text)
-        verdict = KeepArchive.verify(text)
+        verdict = KeepArchive.verify_apart(text)
         refuse(verdict) unless verdict.sound?
 
         data = JSON.parse(text)

@@ -7,7 +7,7 @@ module Hobrin
     class KeepPdf
       LARGEST_BYTES = Store::KeptPapers::LARGEST_BYTES
       # Reading one may take long and much: two at a time.
-      READING = ReadLater.new(at_once: 2, patience: 4)
+      READING = ReadLater.new(at_once: 2, patience: 2)
       FOR_ALL = "This PDF is kept for everybody. A librarian removes it."
       private_constant :READING, :FOR_ALL
 

@@ -14,6 +14,8 @@ module Hobrin
       SECONDS = 10
       PATIENCE = 15
       BYTES = 700 * 1024 * 1024
+      # It leaves the processor to those that answer.
+      STEPS_BACK = 10
       # What one stream of a file, and all of them, may come to when they are inflated.
       LARGEST_STREAM = 32 * 1024 * 1024
       LARGEST = 128 * 1024 * 1024
@@ -24,7 +26,7 @@ module Hobrin
                 "scripts" => "This PDF carries a script or starts something when it is opened: it is not kept.",
                 "broken" => "This PDF cannot be read: it is broken, or cut off." }.freeze
       TOO_MUCH = "This PDF takes too long or too much memory to read: it is not kept."
-      private_constant :SECONDS, :PATIENCE, :BYTES, :LARGEST_STREAM, :LARGEST, :STREAM, :PROGRAM, :WORDS, :TOO_MUCH
+      private_constant :SECONDS, :PATIENCE, :BYTES, :STEPS_BACK, :LARGEST_STREAM, :LARGEST, :STREAM, :PROGRAM, :WORDS, :TOO_MUCH
 
       # path :: of the file. Gives a String, "" for a PDF of pictures alone. Raises InputError
       #   (:pdf).
@@ -74,6 +76,7 @@ module Hobrin
         from, to = IO.pipe
         pid = Process.spawn(RbConfig.ruby, PROGRAM, path.to_s, out: to, err: File::NULL, in: File::NULL,
                                                                rlimit_cpu: SECONDS, rlimit_as: BYTES)
+        Process.setpriority(Process::PRIO_PROCESS, pid, STEPS_BACK)
         to.close
         text = +""
         ends = now + PATIENCE
