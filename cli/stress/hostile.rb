@@ -90,7 +90,7 @@ module Hobrin
           page = browser.get("/sign-in", here)
           token = page.body[/name="authenticity_token" value="([^"]+)"/, 1]
           answer = browser.post("/sign-in", { **here, "HTTP_COOKIE" => page["set-cookie"].to_s[/hobrin=[^;]+/],
-                                              params: { login:, password:, authenticity_token: token } })
+                                                      params: { login:, password:, authenticity_token: token } })
           cookie = Array(answer["set-cookie"]).join("\n")[/hobrin=[^;]+/]
           page = browser.get("/", { **here, "HTTP_COOKIE" => cookie.to_s })
           { "HTTP_COOKIE" => cookie.to_s, "HTTP_X_CSRF_TOKEN" => page.body[/name="authenticity_token" value="([^"]+)"/, 1] }
