@@ -37,11 +37,13 @@ module Hobrin
         Trouble.told { @db[:shares].insert(token:, inquiry_id:, made_at: at, kind:, ends_at:) }
       end
 
-      # Writes down that a link was opened, once an hour. share :: Share
+      # Writes down that a link was opened, once an hour, where that can be written. share :: Share
       def used(share, at:)
         return if share.used_at.to_s[0, EXACT] == at[0, EXACT]
 
         Trouble.told { @db[:shares].where(token: share.token).update(used_at: at) }
+      rescue UnavailableError
+        nil
       end
 
       # Takes every address of a kind back. at :: ISO 8601

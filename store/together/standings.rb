@@ -28,9 +28,10 @@ module Hobrin
         writing { @db[:inquiries].where(id:).update(ward_id:, owner_id:) }
       end
 
-      # Every inquiry that nobody owns yet. Gives how many.
+      # Every inquiry that was made while nobody signed in: those that passed to their ward stay with it.
+      # Gives how many.
       def put_unowned(ward_id:, owner_id:)
-        writing { @db[:inquiries].where(owner_id: nil).update(ward_id:, owner_id:) }
+        writing { @db[:inquiries].where(owner_id: nil, ward_id: nil).update(ward_id:, owner_id:) }
       end
 
       # Inquiries of a person pass to their ward. ward_id :: of one ward, nil for all. Gives how many.
