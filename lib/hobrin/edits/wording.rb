@@ -40,7 +40,7 @@ module Hobrin
         moves_tried: "what-ifs tried", move_dismissed: "what-ifs dismissed", finding_mended: "findings mended",
         must_find_added: "must-find papers named", paper_included: "papers let in by hand",
         paper_decided: "papers decided", read_twice: "papers read twice",
-        settled: "differences settled", decision_noted: "notes on papers", paper_weighed: "papers weighed",
+        hidden: "lines hidden from you", settled: "differences settled", decision_noted: "notes on papers", paper_weighed: "papers weighed",
         **WeighWording::SEVERAL, **ActWording::SEVERAL, undone: "changes undone", done_again: "changes done again"
       }.freeze
       private_constant :TEMPLATES, :LIMITS, :VERDICTS, :SEVERAL
