@@ -140,7 +140,7 @@ RSpec.describe Hobrin::Services::KeepArchive, :sample do
     random, text = Random.new(560), archive(2)
     odd = [nil, "", -1, 1e300, [], {}, true, "2026-99-99", ["a"], { "a" => 1 }, "a\u0000b", 10**30, "x" * 5_000]
     all = places(JSON.parse(text)["inquiry"])
-    opened = Array.new(120) do
+    opened = Array.new(60) do
       data = JSON.parse(text)
       *path, key = all.sample(random:)
       within = path.reduce(data["inquiry"]) { |value, part| value[part] }
@@ -163,7 +163,7 @@ RSpec.describe Hobrin::Services::KeepArchive, :sample do
 
   # As ratios: twice as much takes about twice as long.
   it "takes its time in proportion to its size" do
-    texts = [1_500, 6_000].map do |count|
+    texts = [300, 1_200].map do |count|
       data = JSON.parse(archive(2))
       unsure = { "verdict" => "unsure", "reason" => nil, "note" => "" }
       data["inquiry"]["decisions"] = Array.new(count) { |place| { "record" => "x#{place}", **unsure } }
