@@ -32,8 +32,7 @@ module Hobrin
       # The same as people of these wards see it.
       def seen_from(wards) = self.class.new(@home, reader: @reader, wards:)
 
-      # Whether a file may be kept as a full text. Raises InputError (:pdf) for what is no PDF, or is too
-      # large.
+      # Raises InputError (:pdf) for what is not a PDF, or is too large.
       def check(path)
         no("Choose a file first.") unless path
         size = File.size(path)
@@ -41,16 +40,13 @@ module Hobrin
         no("This is not a PDF file.") unless File.binread(path, 1024).to_s.include?("%PDF-")
       end
 
-      # Keeps a copy of a file as the full text of a paper. What was kept there before is put aside
-      # under a number. ward_id :: nil for everybody. Raises InputError (:pdf) for what is no PDF, or
-      # one that cannot be kept.
-      def keep(record_id, path, ward_id: nil, aside: nil)
+      # Keeps a copy of a file as the full text of a paper, read at once, in place of an earlier one.
+      # ward_id :: nil for everybody. Raises InputError (:pdf) for what is not a PDF, or one that cannot be
+      # kept.
+      def keep(record_id, path, ward_id: nil)
         check(path)
         text = @reader.call(path)
-        Trouble.disk do
-          put_aside(record_id, aside, ward_id:) if aside
-          write(record_id, path, text, ward_id)
-        end
+        Trouble.disk { write(record_id, path, text, ward_id) }
       end
 
       # Puts a file that came in where it waits to be read. Gives its place. Raises InputError (:pdf).
@@ -66,7 +62,7 @@ module Hobrin
       # The text of a file that waits. Raises InputError (:pdf).
       def read(staged) = @reader.call(staged)
 
-      # Keeps a file that waited, with its text, as `keep` does.
+      # Keeps a file that waited, with its text. What was kept there before is put aside under a number.
       def settle(record_id, staged, text, aside:, ward_id: nil)
         Trouble.disk do
           put_aside(record_id, aside, ward_id:)
