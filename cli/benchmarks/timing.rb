@@ -17,7 +17,7 @@ module Hobrin
           end
 
           # The median of several runs, in milliseconds.
-          def median(&) = Array.new(REPEATS) { once(&) }.sort[REPEATS / 2]
+          def median(&) = Statistics.median(Array.new(REPEATS) { once(&) })
         end
       end
     end

@@ -7,21 +7,31 @@ close <- list(threshold = 1e-12, maxiter = 1000, tol = 1e-14, tau2.max = 1e6)
 
 said <- function(fit) {
   spread <- if (fit$method == "FE" || fit$method == "EE") NULL else confint(fit, control = list(tol = 1e-14, tau2.max = 1e6, maxiter = 10000))$random
-  new <- predict(fit)
+  new <- if (is.null(spread) || fit$k < 3) NULL else fit$beta[1] + c(-1, 1) * qt(0.975, fit$k - 2) * sqrt(fit$se^2 + fit$tau2)
   list(estimate = fit$beta[1], error = fit$se, low = fit$ci.lb, high = fit$ci.ub, statistic = fit$zval, p = fit$pval,
        tau2 = fit$tau2, i2 = fit$I2 / 100, q = fit$QE, q_p = fit$QEp, weights = weights(fit) / 100,
-       prediction = if (is.null(spread)) NULL else c(new$pi.lb, new$pi.ub),
+       prediction = new,
        tau2_interval = if (is.null(spread)) NULL else spread["tau^2", 2:3],
        i2_interval = if (is.null(spread)) NULL else spread["I^2(%)", 2:3] / 100)
+}
+
+# Peters' test as R's own lm gives it (R package meta weighs it so, too; from memory).
+peters <- function(effects, data) {
+  events <- data$ai + data$ci; others <- data$bi + data$di
+  fit <- summary(lm(effects ~ I(1 / (events + others)), weights = 1 / (1 / events + 1 / others)))
+  list(t = fit$coefficients[2, 3], df = fit$df[2], p = fit$coefficients[2, 4], limit = fit$coefficients[1, 1])
 }
 
 generic <- function(es) {
   fits <- lapply(list(fixed = "FE", dl = "DL", reml = "REML", pm = "PM"), function(how) said(rma(yi, vi, data = es, method = how, control = close)))
   reml <- rma(yi, vi, data = es, method = "REML", control = close)
   knapp <- rma(yi, vi, data = es, method = "REML", test = "knha", control = close)
+  adhoc <- rma(yi, vi, data = es, method = "REML", test = "adhoc", control = close)
+  ends <- function(lines) cbind(lines$estimate, lines$ci.lb, lines$ci.ub)
   egger <- regtest(reml, model = "lm")
   list(effects = as.numeric(es$yi), variances = as.numeric(es$vi), fits = c(fits, list(knapp = said(knapp), adhoc = said(rma(yi, vi, data = es, method = "REML", test = "adhoc", control = close)))),
        leave_one_out = leave1out(reml)$estimate, cumulative = cumul(rma(yi, vi, data = es, method = "DL"))$estimate,
+       leave_one_out_knapp = ends(leave1out(adhoc)), cumulative_knapp = ends(cumul(adhoc)),
        egger = list(t = egger$zval, df = egger$dfs, p = egger$pval))
 }
 
@@ -33,6 +43,7 @@ counts <- function(data, measure) {
             else rma.mh(measure = measure, ai = data$ai, bi = data$bi, ci = data$ci, di = data$di, correct = FALSE)
   c(list(kind = "counts", measure = other, cells = as.matrix(data[, c("ai", "bi", "ci", "di")])),
     generic(es[keep, ]),
+    list(peters = if (measure %in% c("RR", "OR")) peters(es$yi[keep], data[keep, ]) else NULL),
     list(pooled = list(estimate = pooled$beta[1], error = pooled$se, q = pooled$QE)))
 }
 

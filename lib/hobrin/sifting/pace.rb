@@ -17,7 +17,7 @@ module Hobrin
         gaps = times.each_cons(2).map do |one, two|
           two - one
         end.select { |gap| gap.positive? && gap <= PAUSE }
-        gaps.size < ENOUGH ? nil : gaps.sort[gaps.size / 2] / 60.0
+        gaps.size < ENOUGH ? nil : Statistics.median(gaps) / 60.0
       end
     end
   end

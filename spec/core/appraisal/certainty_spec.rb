@@ -44,10 +44,10 @@ RSpec.describe Hobrin::Appraisal::Certainty do
     together(events, trial("one", [10, 50, 15, 50]), *counted)
   end
 
-  # Six trials of which one says the opposite, as effects that vary.
-  def one_against
+  # Up to six trials of which one says the opposite, as effects that vary.
+  def one_against(size = 6)
     way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :reml)
-    many(*[50, 60, 40, 160, 70, 50].map { |one| [one, 500, 150, 500] }, outcome: events.with(way:))
+    many(*[50, 60, 160, 40, 50, 70].first(size).map { |one| [one, 500, 150, 500] }, outcome: events.with(way:))
   end
 
   # Ten trials that grow: the small ones tell more, or all tell the same.
@@ -93,6 +93,8 @@ RSpec.describe Hobrin::Appraisal::Certainty do
     [:inconsistency, "papers on both sides beyond chance", ->(e) { e.many(big, [150, 500, 100, 500]) }, -1, /1 of 2 lie/],
     [:inconsistency, "a pooled effect that a new study may turn round", lambda(&:one_against), -2,
      /a new study may have/],
+    [:inconsistency, "five that vary, with the opposite for a new study", ->(e) { e.one_against(5) }, -2, /a new study may have/],
+    [:inconsistency, "four, of which too few to predict are there", ->(e) { e.one_against(4) }, -1, /of 4 lie/],
     [:inconsistency, "shares far apart", ->(e) { e.share([10, 100], [60, 100]) }, -1, /10\.00 to 60\.00 of 100/],
     [:inconsistency, "shares that agree", ->(e) { e.share([20, 100], [25, 100]) }, 0, /20\.00 to 25/],
     [:inconsistency, "tests that find very differently", ->(e) { e.test([95, 5, 10, 90], [50, 50, 10, 90], [80, 20, 10, 90]) }, -1, /sensitivity 50 to 95/],
@@ -111,8 +113,8 @@ RSpec.describe Hobrin::Appraisal::Certainty do
     [:imprecision, "a share that may be nearly anything", ->(e) { e.share([3, 8]) }, -2, /of 100/],
     [:unpublished, "few papers", ->(e) { e.many(big, big) }, 0, /2 papers are too few/],
     [:unpublished, "five small ones, all on one side", ->(e) { e.many(*[[4, 30, 8, 30]] * 5) }, -1, /5 of them under 100/],
-    [:unpublished, "ten of which small ones tell more", ->(e) { e.growing(true) }, -1, /Egger's test: p below 0\.001/],
-    [:unpublished, "ten that tell the same", ->(e) { e.growing(false) }, 0, /of 10 papers/],
+    [:unpublished, "ten of which small ones tell more", ->(e) { e.growing(true) }, -1, /Peters' test: p 0\.018 of 10 papers/],
+    [:unpublished, "ten that tell the same", ->(e) { e.growing(false) }, 0, /do not vary.*nothing to test/],
     [:large, "a ratio of 0.3", ->(e) { e.many([45, 500, 150, 500], design: "cohort") }, 0, /No ratio is pooled/],
     [:large, "two with a ratio of 0.3", ->(e) { e.many([45, 500, 150, 500], [45, 500, 150, 500], design: "cohort") }, 1, /is 0\.30/],
     [:large, "two with a ratio of 0.1", ->(e) { e.many([15, 500, 150, 500], [15, 500, 150, 500], design: "cohort") }, 2, /is 0\.10/],

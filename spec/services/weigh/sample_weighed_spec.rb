@@ -49,9 +49,6 @@ RSpec.describe "The weighed sample", :sample do
                                                "No longer").pooled.estimate)).to be_between(15, 40)
     expect([pool(4, "Skin").measure.key,
             pool(4, "Tubes").measure.key]).to eq(%i[odds_ratio rate_ratio])
-    expect([pool(4, "Skin"), pool(4, "Tubes")].map do |one|
-      one.pooled.converged
-    end).to eq([true, true])
     levels = inquiry(5).weighing.findings.map { |finding| reading(5).confidence(finding).word }
     expect(levels).to eq(["high", "moderate", "very low"])
   end

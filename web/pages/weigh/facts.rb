@@ -22,9 +22,8 @@ module Hobrin
           def how
             words = Appraisal::Outcome::Way::MODELS.fetch(@pool.way.model)
             knapp = ", interval by Hartung and Knapp, never narrower than without" if @pooled.df
-            fallback = ", which did not come to rest: DerSimonian–Laird instead" unless @pooled.converged
             by_hand = ", by inverse variance since not every paper gives its counts" if no_counts?
-            "#{words[0].upcase}#{words[1..]}#{by_hand}#{knapp}#{fallback}."
+            "#{words[0].upcase}#{words[1..]}#{by_hand}#{knapp}."
           end
 
           def no_counts?
@@ -49,8 +48,11 @@ module Hobrin
           end
 
           def predicted
+            return if @pooled.tau2.zero?
+            return "Two papers are too few to say what a new study may find." if @pool.way.random? && @pool.studies.size == 2
+
             low, high = @pooled.prediction
-            return if low.nil? || @pooled.tau2.zero?
+            return unless low
 
             "A new study may have anything from #{@told.range(low, high)}#{@told.unit}."
           end

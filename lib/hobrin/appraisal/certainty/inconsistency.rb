@@ -5,13 +5,15 @@ module Hobrin
     class Certainty
       # Down by one where more than half of what differs is more than chance, or a new study might
       # have the opposite of what is pooled; by two where more than three quarters is and a new
-      # study might.
-      # Not where all studies lie on one side, since then they differ in size only. Of a test or a
-      # share, by how far the studies lie apart. Where it begins: common practice, no source.
+      # study might. Not where all studies lie on one side, since then they differ in size only.
+      # The prediction interval counts from five papers on: with fewer it is wide because they are
+      # few, which imprecision counts already. Of a test or a share, by how far the studies lie
+      # apart. Where each begins: common practice, no source.
       module Inconsistency
         # Of 100, how far single shares may lie apart.
         APART = 30
-        private_constant :APART
+        ENOUGH_TO_PREDICT = 5
+        private_constant :APART, :ENOUGH_TO_PREDICT
 
         class << self
           # Gives [steps, why].
@@ -28,7 +30,8 @@ module Hobrin
           def of_effect(pool)
             i2, (low, high) = [pool.pooled.i2, pool.spread.i2_interval]
             new_study = pool.pooled.prediction
-            opposite = new_study && Direct.way(pool.pooled) != :either && new_study.map(&:negative?).uniq.size == 2
+            opposite = pool.studies.size >= ENOUGH_TO_PREDICT && new_study &&
+                       Direct.way(pool.pooled) != :either && new_study.map(&:negative?).uniq.size == 2
             split = pool.results.map { |one| one.effect.negative? }.uniq.size > 1
             [steps(i2, opposite, split), reason(pool, i2, low, high, new_study)]
           end

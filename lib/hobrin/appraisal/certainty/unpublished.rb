@@ -3,8 +3,8 @@
 module Hobrin
   module Appraisal
     class Certainty
-      # Down by one where small studies tell something else than large ones (Egger's test, p below
-      # 0.1, ten papers or more), where five or more are there and all of them small and on one
+      # Down by one where small studies show something else than large ones (Peters' test for
+      # ratios of events, else Egger's; p below 0.1, ten papers or more), where five or more are there and all of them small and on one
       # side, or where at least half as many protocols wait for results as there are papers. Common
       # practice, no source.
       module Unpublished
@@ -16,11 +16,11 @@ module Hobrin
         class << self
           # Gives [steps, why].
           def of(pool, protocols)
-            test = pool.egger
+            _, test = pool.small_study_test
             doubts = [test && test.p < DOUBTFUL, small_only?(pool),
                       protocols >= 2 && protocols * 2 >= pool.studies.size]
             [doubts.any? ? -1 : 0,
-             [egger_words(test, pool), small_words(pool),
+             [test_words(pool), small_words(pool),
               protocol_words(protocols)].compact.join("; ").concat(".")]
           end
 
@@ -33,11 +33,13 @@ module Hobrin
             one_side && pool.studies.all? { |study| study.reported.people&.<(SMALL) }
           end
 
-          def egger_words(test, pool)
-            return "Egger's test: p #{Said.p(test.p)} of #{pool.studies.size} papers" if test
+          def test_words(pool)
+            name, test = pool.small_study_test
+            return "#{name}: p #{Said.p(test.p)} of #{pool.studies.size} papers" if test
+            return "#{name}: the papers do not vary in size and effect, so there is nothing to test" if pool.enough_to_test?
 
             "#{pool.studies.size == 1 ? "One paper is" : "#{pool.studies.size} papers are"} too few for a " \
-              "test of small ones (ten)"
+              "test of small-study effects (ten)"
           end
 
           def small_words(pool)

@@ -47,18 +47,14 @@ module Hobrin
           Pooling.call(left, way) if left.size > 1 && left.size < studies.size
         end
 
-        # Array of WithoutEach::One; empty for fewer than three.
+        # Array of Statistics::Pooled, each without the study of its place; empty for fewer than
+        # three.
         def without_each
-          return [] if pooled.nil? || studies.size < 3
-
-          Statistics::Comparisons.leave_one_out(results, tau2: (way.model if way.random?))
+          pooled.nil? || studies.size < 3 ? [] : Subsets.new(studies, way).without_each
         end
 
         # Array of Statistics::Pooled, of the studies up to each place in order of year.
-        def one_by_one
-          pooled ? Statistics::Comparisons.cumulative(results, **Pooling.how(way, 2),
-hartung_knapp: false) : []
-        end
+        def one_by_one = pooled ? Subsets.new(studies, way).up_to_each : []
 
         # by :: key of GROUPS; kind :: of the question. Gives Statistics::Comparisons::Groups, nil
         # where all are alike or nothing is pooled.
@@ -66,29 +62,40 @@ hartung_knapp: false) : []
           labels = studies.map { |study| Labels.of(study, by, kind) }
           return if pooled.nil? || labels.uniq.size < 2
 
-          Statistics::Comparisons.groups(results, labels, tau2: (way.model if way.random?))
+          Subsets.new(studies, way).in_groups(labels)
         end
 
-        # Egger's test; nil for too few studies, or where all are of one size.
-        def egger
-          (Statistics::Egger.call(results) if pooled && studies.size >= Statistics::Egger::FEWEST)
+        # Whether there are enough studies to test whether small ones show something else.
+        def enough_to_test? = pooled && studies.size >= Statistics::Egger::FEWEST
+
+        # Egger's test; nil for too few studies, or where there is no variation to test.
+        def egger = enough_to_test? ? Statistics::Egger.call(results) : nil
+
+        # Peters' test, of ratios of events that every study counts; nil otherwise, and as above.
+        def peters
+          enough_to_test? && ratio_of_events? ? Statistics::Peters.call(results) : nil
         end
+
+        # Of ratios of events Egger's test misleads.
+        def ratio_of_events?
+          measure.ratio? && outcome.kind == "events" && results.all?(&:counts)
+        end
+
+        # [its name, the test] by which it is judged: nil for a test that is not there.
+        def small_study_test = ratio_of_events? ? ["Peters' test", peters] : ["Egger's test", egger]
 
         # What goes on without it, 0 to 1: our own baseline, else the middle of the comparison
         # groups; nil where nobody counts it.
         def baseline
           return outcome.baseline / 100 if outcome.baseline
 
-          risks = studies.filter_map { |study| study.reported.comparison_risk }.sort
-          risks[risks.size / 2]
+          Statistics.median(studies.filter_map { |study| study.reported.comparison_risk })
         end
 
         # [lowest, middle, highest] of the effects one by one, on the scale of pooling.
         def range
-          effects = results.map(&:effect).sort
-          half = effects.size / 2
-          middle = effects.size.odd? ? effects[half] : (effects[half - 1] + effects[half]) / 2
-          [effects.first, middle, effects.last]
+          effects = results.map(&:effect)
+          [effects.min, Statistics.median(effects), effects.max]
         end
       end
     end

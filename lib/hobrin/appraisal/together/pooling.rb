@@ -26,14 +26,20 @@ module Hobrin
           end
 
           # How InverseVariance is to go about it. results :: how many there are
-          def how(way, results)
-            { tau2: (way.model if way.random?), level: way.share,
-              hartung_knapp: way.random? && way.knapp && results >= ENOUGH && :never_narrower }
-          end
+          def how(way, results) = { tau2: tau2(way), **interval(way, results) }
 
           # results :: Array of Statistics::Result, one or more
           def inverse(results, way)
             Statistics::InverseVariance.call(results, **how(way, results.size))
+          end
+
+          # The variance between studies that is asked for, a key of Statistics::Tau2::METHODS.
+          def tau2(way) = way.random? ? way.model : nil
+
+          # Of which method and level the interval is.
+          def interval(way, results)
+            knapp = way.random? && way.knapp && results >= ENOUGH
+            { level: way.share, hartung_knapp: knapp && :never_narrower }
           end
 
           private

@@ -13,7 +13,7 @@ module Hobrin
       def values = @values ||= @measure.points.map(&:value)
       def before = values.first(@measure.before)
       def after = values.drop(@measure.before)
-      def middle = Statistics::RunChart.median(before)
+      def middle = Statistics.median(before)
 
       # Statistics::RunChart of the values after the change about the middle of those before; nil
       # without both.

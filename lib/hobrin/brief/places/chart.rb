@@ -72,7 +72,7 @@ module Hobrin
 
       # The middle before, the middle after, in words; nil where either is not there.
       def change
-        after = Statistics::RunChart.median(@reading.after)
+        after = Statistics.median(@reading.after)
         "#{told(@reading.middle)} before, #{told(after)} since" if after && @reading.middle
       end
 

@@ -99,7 +99,7 @@ module Hobrin
           @inquiry.acting.measures.map do |measure|
             reading = Brief::Reading.new(measure)
             [measure.id.to_s, { points: measure.points.size, before: reading.before.size, middle: reading.middle,
-                                after: Statistics::RunChart.median(reading.after), sign: reading.sign? }]
+                                after: Statistics.median(reading.after), sign: reading.sign? }]
           end
         end
       end

@@ -28,16 +28,7 @@ module Hobrin
       #   themselves unless it is given
       def initialize(values, middle: nil)
         @values = values
-        @middle = middle || RunChart.median(values)
-      end
-
-      # The middle of some values; nil for none.
-      def self.median(values)
-        sorted = values.sort
-        half = sorted.size / 2
-        return if sorted.empty?
-
-        sorted.size.odd? ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2.0
+        @middle = middle || Statistics.median(values)
       end
 
       # The longest run that chance allows for so many useful values.

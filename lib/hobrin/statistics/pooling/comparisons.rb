@@ -11,34 +11,46 @@ module Hobrin
       end
 
       class << self
-        # results :: Array of Result, two or more; tau2 :: as InverseVariance takes it. Array of
-        # WithoutEach::One, each without the study of its place.
-        def leave_one_out(results, tau2: nil) = WithoutEach.new(results, tau2:).call
+        # results :: Array of Result, two or more; tau2 :: as InverseVariance takes it. The block
+        # gives the other options of InverseVariance for so many studies; without it there are
+        # none. Array of Pooled, each without the study of its place.
+        def leave_one_out(results, tau2: nil, &options)
+          known = tau2 ? Tau2.new(results, tau2).without_each : []
+          results.each_index.map do |place|
+            others = results.reject.with_index { |_, other| other == place }
+            pool(others, tau2, known[place], options)
+          end
+        end
 
-        # results :: Array of Result; how :: as InverseVariance takes it. Array of Pooled, each of
-        # the studies up to its place.
-        def cumulative(results, **how)
-          (1..results.size).reduce([]) do |pooled, size|
-            [*pooled, InverseVariance.call(results.first(size), **how, near: pooled.last&.tau2)]
+        # As above; each of the studies up to its place.
+        def cumulative(results, tau2: nil, &options)
+          known = tau2 ? Tau2.new(results, tau2).up_to_each : []
+          results.each_index.map do |place|
+            pool(results.first(place + 1), tau2, known[place], options)
           end
         end
 
         # labels :: one for each result. Each group has a variance between studies of its own. Gives
         # Groups.
-        def groups(results, labels, **how)
-          pooled = results.zip(labels).group_by(&:last).transform_values do |some|
-            InverseVariance.call(some.map(&:first), **how)
-          end
-          weights = pooled.values.map { |one| 1 / (one.error**2) }
-          mean = pooled.values.zip(weights).sum do |one, weight|
-            one.estimate * weight
-          end / weights.sum
-          between = pooled.values.zip(weights).sum do |one, weight|
-            weight * ((one.estimate - mean)**2)
-          end
-          df = pooled.size - 1
-          Groups.new(groups: pooled, between:, df:,
-                     p: df.zero? ? 1.0 : ChiSquared.above(between, df))
+        def groups(results, labels, tau2: nil, &options)
+          sets = results.zip(labels).group_by(&:last).transform_values { |some| some.map(&:first) }
+          between(sets.transform_values { |some| pool(some, tau2, nil, options) },
+                  sets.values.map { |some| InverseVariance.call(some, tau2:) })
+        end
+
+        # groups :: Hash of label to Pooled; plain :: Array of Pooled, the same with their plain
+        # standard errors, by which the test goes whatever the intervals are. Gives Groups.
+        def between(groups, plain = groups.values)
+          spread = Heterogeneity.new(plain.map do |one|
+            Result.new(effect: one.estimate, variance: one.error**2)
+          end)
+          Groups.new(groups:, between: spread.q, df: spread.df, p: spread.p)
+        end
+
+        private
+
+        def pool(results, tau2, between, options)
+          InverseVariance.call(results, tau2:, between:, **options&.call(results.size).to_h)
         end
       end
     end

@@ -6,18 +6,20 @@ module Hobrin
     # study to study (random), there also with the wider interval of Hartung and Knapp (2001; from
     # memory), and with where the effect of a new study may lie.
     module InverseVariance
+      FEWEST_FOR_PREDICTION = 3
+
       class << self
         # results :: Array of Result, one or more; tau2 :: nil for a fixed effect, else key of
         #   Tau2::METHODS
         # hartung_knapp :: whether the interval is theirs: true, or :never_narrower for one that is
         #   not narrower than without them, which theirs can be where studies are alike by chance
         #   (Knapp and Hartung 2003, from memory); level :: of the intervals
-        # near :: a τ² that is not far, from which steps begin; see Tau2
+        # between :: their τ² where it is known already, or nil
         # Gives a Pooled.
-        def call(results, tau2: nil, hartung_knapp: false, level: 0.95, near: nil)
+        def call(results, tau2: nil, hartung_knapp: false, level: 0.95, between: nil)
           raise ArgumentError, "nothing to pool" if results.empty?
 
-          between, converged = tau2 ? Tau2.new(results, tau2, near:).call : [0.0, true]
+          between ||= tau2 ? Tau2.new(results, tau2).call : 0.0
           weights = results.map { |one| 1 / (one.variance + between) }
           mean = results.zip(weights).sum { |one, weight| one.effect * weight } / weights.sum
           knapp = hartung_knapp && results.size > 1
@@ -26,8 +28,8 @@ module Hobrin
           error = [error, plain].max if hartung_knapp == :never_narrower
           df = results.size - 1 if knapp
           Pooled.new(estimate: mean, error:, **tested(mean, error, df, level), weights: shares(weights),
-                     **spread(results, between, tau2), converged:,
-                     prediction: tau2 && predicted(mean, error, between, df, level))
+                     **spread(results, between, tau2),
+                     prediction: tau2 && predicted(mean, error, between, results.size, level))
         end
 
         private
@@ -49,8 +51,12 @@ module Hobrin
           df ? Student.quantile(share, df) : Normal.quantile(share)
         end
 
-        def predicted(mean, error, between, df, level)
-          reach = quantile(df, level) * Math.sqrt((error**2) + between)
+        # By Student's t of two fewer than there are studies (Higgins, Thompson and Spiegelhalter,
+        # J R Stat Soc A 2009;172:137; from memory): two studies tell nothing of a third.
+        def predicted(mean, error, between, size, level)
+          return if size < FEWEST_FOR_PREDICTION
+
+          reach = quantile(size - 2, level) * Math.sqrt((error**2) + between)
           [mean - reach, mean + reach]
         end
 

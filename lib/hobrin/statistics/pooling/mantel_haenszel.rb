@@ -68,7 +68,7 @@ module Hobrin
           Pooled.new(estimate:, error:, low: estimate - reach, high: estimate + reach,
                      statistic: estimate / error, df: nil, p: Normal.two_sided(estimate / error),
                      weights: weights.map { |weight| weight / weights.sum }, tau2: 0.0,
-                     **spread(tables, measure, estimate), prediction: nil, converged: true)
+                     **spread(tables, measure, estimate), prediction: nil)
         end
 
         def spread(tables, measure, estimate)

@@ -9,10 +9,10 @@ module Hobrin
     # weights :: Array of shares of 1, one for each study
     # tau2 :: variance between studies, 0.0 for a fixed effect; q, q_df, q_p :: Cochran's
     # i2 :: 0 to 1; prediction :: [low, high] of the effect in a new study, nil for a fixed effect
-    # converged :: false when an iterative method fell back; see Tau2
+    #   and for fewer than three studies
     class Pooled < Value
       attributes :estimate, :error, :low, :high, :statistic, :p, :df, :weights, :tau2, :q, :q_df, :q_p,
-                 :i2, :prediction, :converged
+                 :i2, :prediction
     end
   end
 end

@@ -48,9 +48,10 @@ module Hobrin
 
           def in_groups = groups ? lines(groups.groups.to_a) : []
 
-          # How these are worked out where the whole is not; nil where it is the same.
-          def otherwise
-            "These are worked out by inverse variance." if @pool.way.model == :mantel_haenszel
+          # How these are worked out.
+          def method
+            knapp = " (Hartung–Knapp from three papers on)" if @pool.way.random? && @pool.way.knapp
+            "Every line is pooled as the whole is#{knapp}."
           end
 
           # The test of the difference between groups, in a sentence.
@@ -74,7 +75,7 @@ module Hobrin
 
           def lines(named)
             named.map do |name, one|
-              low, high = ends(one.estimate, one.error)
+              low, high = one.low, one.high
               Line.new(name:, effect: @part.told.interval(one.estimate, low, high),
                        mark: scale.mark(low, one.estimate, high))
             end

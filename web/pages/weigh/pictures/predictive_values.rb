@@ -68,8 +68,8 @@ module Hobrin
 
             shares = @pool.studies.map do |study|
               100.0 * study.reported.values.ill / study.reported.people
-            end.sort
-            shares[shares.size / 2].round(1)
+            end
+            Statistics.median(shares).round(1)
           end
         end
       end

@@ -4,8 +4,8 @@ module Hobrin
   module Web
     module Pages
       class Weigh
-        # Whether small papers tell something else than large ones: each effect by its error, and
-        # Egger's test.
+        # Whether small papers show something else than large ones: each effect by its error, with
+        # Egger's test and Peters'.
         class SmallPapers
           include Formatting
 
@@ -50,16 +50,13 @@ module Hobrin
 
           def middle_line = [x(middle), y(0), y(most)]
 
+          # Egger's test, and Peters' for ratios of events, in sentences.
           def words
-            test = @pool.egger
-            few = "Egger's test needs #{Statistics::Egger::FEWEST} papers or more; with " \
-                  "#{@pool.studies.size} it would tell nothing."
-            return few unless test
+            return too_few unless @pool.enough_to_test?
 
-            doubt = if test.p < 0.1 then "Small papers tell something else than large ones."
-                    else "It does not tell that small ones differ."
-                    end
-            "Egger's test: t #{decimal(test.t)} on #{test.df}, p #{@part.told.p(test.p)}. #{doubt}"
+            tests = { "Egger's test" => @pool.egger }
+            tests = { "Peters' test" => @pool.peters, **tests } if @pool.ratio_of_events?
+            [*tests.map { |name, test| result(name, test) }, *misleads].join(" ")
           end
 
           # [name, effect, error] of each paper.
@@ -70,6 +67,24 @@ module Hobrin
           end
 
           private
+
+          def too_few
+            "A test for small-study effects needs #{Statistics::Egger::FEWEST} papers or more; with " \
+              "#{@pool.studies.size} it would show nothing."
+          end
+
+          def result(name, test)
+            return "#{name}: there is no variation between the papers to test." unless test
+
+            found = test.p < 0.1 ? "small papers differ from large ones" : "no sign that small papers differ"
+            "#{name}: t #{decimal(test.t)} on #{test.df}, p #{@part.told.p(test.p)}: #{found}."
+          end
+
+          def misleads
+            return unless @pool.ratio_of_events?
+
+            "For ratios of events go by Peters' test: Egger's finds small-study effects that are not there."
+          end
 
           def middle = @pool.pooled.estimate
           def most = @pool.results.map(&:error).max * 1.05
