@@ -76,7 +76,7 @@ module Hobrin
         def pictures
           drawn = Exchange::Report::Pictures
           pool = findings.rows.map(&:pool).find(&:pooled)
-          people = findings.rows.find(&:hundred)
+          people = findings.rows.find { |row| row.side && row.hundred }
           [pool && drawn::Forest.of(pool),
            people && drawn::Hundred.of(people)].compact.map do |picture|
             [picture.name, Exchange::Report::Writers::Drawing.of(picture)]

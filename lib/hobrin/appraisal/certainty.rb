@@ -29,6 +29,9 @@ module Hobrin
 
       def word = LEVELS.fetch(level)
 
+      # Whether the steps of a line count towards the level.
+      def counts?(line) = self.class.counts?(line, start, lines)
+
       class << self
         # pool :: Together::Pool; kind :: key of the kind of question, or nil; protocols :: how many
         #   protocols of such studies have no results yet
@@ -44,14 +47,16 @@ module Hobrin
           new(start:, start_why:, lines:, level: level(start, lines))
         end
 
-        private
-
         # Up only from low, and only where nothing led down: a strong effect of doubtful studies
         # proves little.
+        def counts?(line, start, lines)
+          !line.up? || (start < 4 && lines.none? { |other| !other.up? && other.steps.negative? })
+        end
+
+        private
+
         def level(start, lines)
-          ups, downs = lines.partition(&:up?).map { |some| some.sum(&:steps) }
-          ups = 0 if start == 4 || downs.negative?
-          (start + downs + ups).clamp(1, 4)
+          (start + lines.sum { |line| counts?(line, start, lines) ? line.steps : 0 }).clamp(1, 4)
         end
       end
     end

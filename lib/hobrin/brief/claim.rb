@@ -17,7 +17,7 @@ module Hobrin
         # nothing is found.
         def proposed(rows)
           row = rows.find(&:words) or return
-          without, with = row.hundred&.first(2)&.map { |share| (100 * share).round }
+          without, with = row.hundred.first(2).map { |share| (100 * share).round } if row.side && row.hundred
           people = ": of 100 like ours #{without} without it, #{with} with it" if without
           "#{row.words}#{people} (#{row.certainty.word} certainty)."
         end

@@ -6,8 +6,8 @@ RSpec.describe Hobrin::Appraisal::Findings do
   def wording(interval, level)
     low, high = interval
     worth = Hobrin::Appraisal::Certainty::Worthwhile.new(low: -0.2, high: 0.2, guessed: false)
-    Hobrin::Appraisal::Findings::Wording.of(estimate: (low + high) / 2.0, low:, high:, worth:,
-                                            level:, name: "Delirium")
+    wording = Hobrin::Appraisal::Findings::Wording
+    wording.of(found: wording.said((low + high) / 2.0, low, high, worth), level:, name: "Delirium")
   end
 
   # All combinations of what an interval can tell and of how sure one is.
@@ -53,6 +53,31 @@ RSpec.describe Hobrin::Appraisal::Findings do
     single = together(an_outcome(way:), trial("one", [10, 100, 20, 100]))
     expect(described_class.table([single],
                                  kind: nil).first.effect.estimate).to be_within(1e-9).of(Math.log(0.5))
+  end
+
+  it "calls a benefit or a harm only what interval and certainty let it say, and draws only that" do
+    way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :fixed)
+    row = lambda do |cells, **rest|
+      pool = together(an_outcome(way:, worthwhile: 5, **rest), *trials(2, cells))
+      described_class.table([pool], kind: "treatment").first
+    end
+    fewer, more, either, alike = [[100, 1000, 200, 1000], [200, 1000, 100, 1000], [10, 50, 11, 50], [2000, 10_000, 2000, 10_000]]
+    expect([fewer, more, either, alike].map { |cells| [row[cells].side, row[cells].difference?] })
+      .to eq([[:benefit, true], [:harm, true], [nil, false], [nil, false]])
+    expect([fewer, more].map { |cells| row[cells, better: :more].side }).to eq(%i[harm benefit])
+    doubted = { bias: Hobrin::Appraisal::Outcome::Judgement.new(steps: -2, why: "x"),
+                indirectness: Hobrin::Appraisal::Outcome::Judgement.new(steps: -2, why: "x") }
+    expect([row[fewer, judgements: doubted].words, row[fewer, judgements: doubted].side])
+      .to eq(["We cannot tell what it does to delirium", nil])
+  end
+
+  # Source: Altman, BMJ 1998;317:1309, whose way of telling both sides of infinity it is.
+  it "gives a number needed to treat with its interval, and none where there may be no difference" do
+    words = Hobrin::Brief::NeededWords
+    expect(words.of(0.30, 0.20, 0.15, 0.28)).to eq("Number needed to treat for one fewer: 10 (6.7 to 50).")
+    expect(words.of(0.10, 0.115, 0.081, 0.151))
+      .to eq("Number needed to treat: not known. The interval runs from 20 for one more, through no difference, to 53 for one fewer.")
+    expect(words.of(0.1, 0.2, 0.1, 0.3)).to eq("Number needed to treat for one more: 10 (5.0 to ∞).")
   end
 
   it "tells what an effect is for people of a hundred, whatever the measure" do

@@ -41,20 +41,20 @@ module Hobrin
 
           # Only what the evidence says is filled in; the rest is for people.
           def hint(key)
-            rows = @page.findings.rows.select(&:words)
             case key
-            when :benefit then rows.reject { |row| harm?(row) }.map(&:words).join("; ")
-            when :harm then rows.select { |row| harm?(row) }.map(&:words).join("; ")
-            when :certainty
-              rows.map { |row| "#{row.outcome.name}: #{row.certainty.word}" }.join("; ")
+            when :benefit then words(:benefit)
+            when :harm then words(:harm)
+            when :certainty then findings.map { |row| certainty(row) }.join("; ")
             else ""
             end
           end
 
-          # Whether more of what is bad, or less of what is good, is found.
-          def harm?(row)
-            estimate = row.effect.estimate
-            row.outcome.better == :less ? estimate.positive? : estimate.negative?
+          def findings = @page.findings.rows.select(&:words)
+          def words(side) = findings.select { |row| row.side == side }.map(&:words).join("; ")
+
+          # What is neither a benefit nor a harm is said here.
+          def certainty(row)
+            "#{row.outcome.name}: #{row.certainty.word}#{" (#{row.words})" unless row.side}"
           end
         end
       end

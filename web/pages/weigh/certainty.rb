@@ -36,7 +36,7 @@ module Hobrin
             @certainty.lines.map do |line|
               Line.new(domain: line.domain, name: Appraisal::Certainty::DOMAINS.fetch(line.domain),
                        proposed: STEPS.fetch(line.proposed),
-                       why: line.why, said: STEPS.fetch(line.steps), choices: choices(line), by: by(line))
+                       why: line.why, said: said(line), choices: choices(line), by: by(line))
             end
           end
 
@@ -44,6 +44,13 @@ module Hobrin
           def refused = (@part.page.fields.text(:domain) if @part.page.errors.any?)
 
           private
+
+          def said(line)
+            steps = STEPS.fetch(line.steps)
+            return steps if line.steps.zero? || @certainty.counts?(line)
+
+            "#{steps}, not counted: #{@certainty.start == 4 ? "it starts high" : "something is rated down"}"
+          end
 
           def by(line)
             line.domain.to_s == refused ? @part.page.fields.text(:why) : line.judgement&.why.to_s

@@ -7,7 +7,8 @@ module Hobrin
       # by two where it holds something worth having either way; down by one, too, where there are
       # fewer people than one trial would need (the optimal information size). What is worth having
       # is the outcome's own smallest difference; where that is not said, a ratio beyond 0.8 or
-      # 1.25 or a fifth of a standard deviation (common practice, no source).
+      # 1.25 or a fifth of a standard deviation (common practice, no source). Where none can be
+      # derived either, the interval is not rated and the difference is asked for.
       module Imprecision
         # Of 100, for a share and for a test without a difference of their own.
         WIDE = 10.0
@@ -34,7 +35,7 @@ module Hobrin
           def of_effect(pool, pooled)
             worth = Worthwhile.of(pool)
             steps = by_interval(pooled, worth)
-            needed = InformationSize.of(pool)
+            needed = InformationSize.of(pool, pooled)
             short = needed && needed.count > needed.there
             steps = -1 if steps.zero? && short
             [steps,
@@ -43,6 +44,8 @@ module Hobrin
           end
 
           def by_interval(pooled, worth)
+            return 0 unless worth
+
             both = pooled.low < worth.low && pooled.high > worth.high
             return -2 if both
 
@@ -61,6 +64,8 @@ module Hobrin
           end
 
           def worth_words(pool, worth)
+            return "enter the smallest difference that matters under Outcome: without it the interval is not rated" unless worth
+
             limits = Said.interval(pool.measure, worth.low, worth.high)
             "worth having is what lies beyond #{limits}#{" (by common practice)" if worth.guessed}"
           end

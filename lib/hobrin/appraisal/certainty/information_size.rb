@@ -10,22 +10,35 @@ module Hobrin
       # is told as a ratio some 300 events (common practice, no source).
       #
       # count, there :: how many are needed and there; of :: "people" or "events"
+      # from, to :: the change in one trial that so many people show, 0 to 1; nil for what is not
+      #   counted in people
       class InformationSize < Value
-        attributes :count, :there, :of
+        attributes :count, :there, :of, :from, :to
 
-        # Less of it by a quarter, where nothing else is said.
+        def initialize(count:, there:, of:, from: nil, to: nil) = super
+
+        # A change by a quarter, where no smallest difference is given.
         QUARTER = 0.25
         PEOPLE = 400
         EVENTS = 300
         private_constant :QUARTER, :PEOPLE, :EVENTS
 
-        def words = "one trial would need #{count} #{of}, there are #{there}"
+        def words = "one trial would need #{count} #{of}#{change}, there are #{there}"
+
+        private
+
+        def change
+          " for a change from #{per_hundred(from)} to #{per_hundred(to)} of 100" if from
+        end
+
+        def per_hundred(share) = (100 * share).round(1).to_s.delete_suffix(".0")
 
         class << self
-          # pool :: Together::Pool. Gives an InformationSize; nil where it cannot be told.
-          def of(pool)
+          # pool :: Together::Pool; pooled :: its effect, with estimate. Gives an InformationSize;
+          # nil where it cannot be told.
+          def of(pool, pooled)
             case pool.outcome.kind
-            when "events" then of_counts(pool)
+            when "events" then of_counts(pool, pooled)
             when "scale" then new(count: PEOPLE, there: pool.people,
                                   of: "people") if pool.people.positive?
             when "rate" then new(count: EVENTS, there: pool.events,
@@ -35,14 +48,18 @@ module Hobrin
 
           private
 
-          def of_counts(pool)
+          # For a change in the direction of what was found: a harm that rises from 1 to 6 of 100
+          # needs other numbers than a fall from 1. Nil where so large a change is not possible.
+          def of_counts(pool, pooled)
             baseline = pool.baseline
             return unless baseline&.between?(0.001, 0.999) && pool.people.positive?
 
-            own = pool.outcome.worthwhile
-            other = own ? baseline - (own / 100) : baseline * (1 - QUARTER)
-            other = [other, baseline / 2].max
-            new(count: 2 * Statistics::SampleSize.each_group(baseline, other), there: pool.people, of: "people")
+            size = pool.outcome.worthwhile&./(100) || (baseline * QUARTER)
+            other = pooled.estimate.positive? ? baseline + size : baseline - size
+            return unless other.positive? && other < 1
+
+            new(count: 2 * Statistics::SampleSize.each_group(baseline, other), there: pool.people, of: "people",
+                from: baseline, to: other)
           end
         end
       end

@@ -15,12 +15,13 @@ module Hobrin
         private_constant :RATIO, :SMALL, :DIFFERENCE
 
         class << self
-          # pool :: Together::Pool of a measure with a point of no effect. Gives a Worthwhile.
+          # pool :: Together::Pool of a measure with a point of no effect. Gives a Worthwhile; nil
+          # where the outcome has none of its own and none can be derived, as for a rate difference.
           def of(pool)
             own = pool.outcome.worthwhile
             limits = own && own_limits(pool, own)
             low, high = limits || usual(pool)
-            new(low:, high:, guessed: limits.nil?)
+            new(low:, high:, guessed: limits.nil?) if low
           end
 
           private
@@ -58,9 +59,9 @@ module Hobrin
             reach = case pool.measure.key
                     when :risk_difference then DIFFERENCE
                     when :standardized then SMALL
-                    else SMALL * (deviation(pool) || 0.0)
+                    else deviation(pool)&.*(SMALL)
                     end
-            [-reach, reach]
+            [-reach, reach] if reach
           end
 
           # The middle standard deviation of the groups; nil where none is given.

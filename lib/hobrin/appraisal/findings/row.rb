@@ -31,12 +31,35 @@ module Hobrin
           [baseline, *with] if with.all?
         end
 
-        # In words; nil for what has no direction, such as a share or a test.
-        def words
-          return unless certainty && effect && pool.measure.nothing
+        # Whether the interval of the effect leaves out "no effect"; nil without an effect.
+        def difference? = effect && !0.between?(effect.low, effect.high)
 
-          Wording.of(estimate: effect.estimate, low: effect.low, high: effect.high, worth: Certainty::Worthwhile.of(pool),
-                     level: certainty.level, name: outcome.name)
+        # What may be said of it: :less, :more, :alike for little or no difference, :unclear where
+        # interval or certainty do not let anything be said; nil for what has no direction, such as
+        # a share or a test.
+        def direction
+          return unless certainty && effect && pool.measure.nothing
+          return :unclear if certainty.level == 1
+
+          Wording::DIRECTIONS.fetch(found)
+        end
+
+        # Whether what is found is a :benefit or a :harm; nil for neither.
+        def side
+          return unless %i[less more].include?(direction)
+
+          direction == outcome.better ? :benefit : :harm
+        end
+
+        # In words; nil for what has no direction.
+        def words
+          direction && Wording.of(found:, level: certainty.level, name: outcome.name)
+        end
+
+        private
+
+        def found
+          Wording.said(effect.estimate, effect.low, effect.high, Certainty::Worthwhile.of(pool))
         end
       end
     end

@@ -9,17 +9,17 @@ module Hobrin
       # from the interval and from what is worth having; how surely it is said comes from the
       # certainty.
       module Wording
+        # What an interval tells, and its direction.
+        DIRECTIONS = { less: :less, slightly_less: :less, alike: :alike, slightly_more: :more, more: :more,
+                       unclear: :unclear }.freeze
         TELLS = "We cannot tell"
         private_constant :TELLS
 
         class << self
-          # low, high, estimate :: on the scale of pooling; worth :: Certainty::Worthwhile; level
-          #   :: 1 to
-          #   4; name :: of the outcome
-          # Gives a sentence without its full stop.
-          def of(estimate:, low:, high:, worth:, level:, name:)
+          # found :: as `said` gives it; level :: 1 to 4; name :: of the outcome. Gives a sentence
+          # without its full stop.
+          def of(found:, level:, name:)
             what = thing(name)
-            found = said(estimate, low, high, worth)
             return "#{TELLS} what it does to #{what}" if level == 1 || found == :unclear
 
             before, verb, after = verb(found)
@@ -30,9 +30,10 @@ module Hobrin
             end
           end
 
-          # What an interval tells: :less, :slightly_less, :alike, :slightly_more, :more or
-          # :unclear.
+          # What an interval tells, one of DIRECTIONS. estimate, low, high :: on the scale of
+          # pooling; worth :: Certainty::Worthwhile, nil where none is known
           def said(estimate, low, high, worth)
+            return without_size(low, high) unless worth
             return :alike if low >= worth.low && high <= worth.high && low.negative? && high.positive?
             return :unclear if 0.between?(low, high)
 
@@ -42,6 +43,12 @@ module Hobrin
           end
 
           private
+
+          def without_size(low, high)
+            return :unclear if 0.between?(low, high)
+
+            high.negative? ? :less : :more
+          end
 
           # [before the verb, the verb, behind it]
           def verb(found)

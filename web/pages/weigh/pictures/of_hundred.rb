@@ -32,14 +32,11 @@ module Hobrin
                                                                   1).delete_suffix(".0"))
           end
 
-          # How many must have it for one more or fewer; nil where there is no difference.
-          def needed
-            difference = numbers[1] - numbers[0]
-            return if difference.abs < 1e-9
+          # Whether there is a difference to draw.
+          def difference? = @row.difference?
 
-            way = difference.negative? ? "fewer" : "more"
-            "One #{way} for every #{decimal(1 / difference.abs, 0)} who have it."
-          end
+          # The number needed to treat with its interval.
+          def needed = Brief::NeededWords.of(*numbers)
 
           private
 

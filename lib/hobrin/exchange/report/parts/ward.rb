@@ -62,7 +62,7 @@ module Hobrin
           end
 
           def hundred
-            row = material.table.rows.find(&:hundred)
+            row = material.table.rows.find { |one| one.side && one.hundred }
             row && [words("#{row.outcome.name} in 100 people like ours", :strong), Pictures::Hundred.of(row)]
           end
 
