@@ -67,7 +67,7 @@ RSpec.describe "Act over the web", :sample, :client do
   it "says when the conclusion claims more than the findings allow, and where to begin when it is empty" do
     expect(page_of.css(".conclusion .doubt").size).to eq(0)
     send_form("/inquiries/1/act", conclusion: "Earplugs lower delirium.")
-    expect(page_of.at_css(".conclusion .doubt").text).to include("more than low", "say “may”")
+    expect(page_of.at_css(".conclusion .doubt").text).to include("certainty is low, so say “may”")
     send_form("/inquiries/1/act", conclusion: "")
     expect(page_of.at_css(".conclusion .remark").text).to include("May lower delirium: of 100 " \
                                                                   "like ours 30 without it, 20 with it")

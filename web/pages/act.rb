@@ -101,8 +101,8 @@ module Hobrin
         # A sentence to begin from, where none is written; nil where nothing is found.
         def proposed = (Brief::Claim.proposed(findings.rows) if conclusion.strip.empty?)
 
-        # What the sentence claims more surely than the findings allow; nil where nothing is.
-        def too_sure = Brief::Claim.too_sure(conclusion, findings.rows)
+        # What the conclusion claims that the findings do not show, in sentences.
+        def objections = Brief::Claim.objections(conclusion, findings.rows).map(&:words)
 
         # [name, path, whether it is open]
         def parts

@@ -2,15 +2,19 @@
 
 module Hobrin
   class Brief
-    # What a sentence of the conclusion claims, against what the table of findings allows.
+    # What a conclusion claims, against what the summary of findings shows: outcome by outcome, its
+    # direction, how surely it is said, and its size.
     module Claim
-      # Words of what happens, and words that hold it back. Common practice, no source; the words
-      # are ours.
-      HAPPENS = /\b(?:lowers?|reduces?|prevents?|halves?|improves?|raises?|increases?|helps?|works?|saves?|decreases?|
-                 cuts?|protects?|harms?|causes?|avoids?|shortens?|lengthens?)\b/ix
-      PROBABLY = /\b(?:probably|likely)\b/i
-      PERHAPS = /\b(?:may|might|could|perhaps|possibly|cannot tell|unclear|uncertain|not known)\b/i
-      private_constant :HAPPENS, :PROBABLY, :PERHAPS
+      # Something in the conclusion that the findings do not show.
+      #
+      # outcome :: its name, nil for a claim of no outcome by name; kind :: :direction, :surety or
+      #   :size; words :: a sentence
+      class Objection < Value
+        attributes :outcome, :kind, :words
+      end
+
+      SAY = { 3 => "say “probably”", 2 => "say “may”", 1 => "say that we cannot tell" }.freeze
+      private_constant :SAY
 
       class << self
         # rows :: Array of Appraisal::Findings::Row. Gives a sentence to begin from; nil where
@@ -22,34 +26,71 @@ module Hobrin
           "#{row.words}#{people} (#{row.certainty.word} certainty)."
         end
 
-        # What is claimed more surely than the findings allow, in a sentence; nil where nothing is.
-        # sentence :: String; rows :: as above
-        def too_sure(sentence, rows)
-          level = rows.select do |row|
-            row.certainty && row.effect
-          end.map { |row| row.certainty.level }.max
-          return if level.nil? || sentence.strip.empty?
+        # text :: String, the conclusion; rows :: as above. Gives an Array of Objection, at most one
+        # for each outcome.
+        def objections(text, rows)
+          rows = rows.select(&:direction)
+          return [] if rows.empty?
 
-          told = surest(sentence)
-          return if told.nil? || told <= level
-
-          "This says more than the findings allow: #{ALLOWED.fetch(level)}"
+          assertions = Reading.new(rows.map { |row| row.outcome.name }).call(text)
+          assertions.filter_map { |assertion| objection(assertion, rows) }.uniq(&:outcome)
         end
 
         private
 
-        # How surely the surest part of a sentence says that something happens: 4, 3 or 2; nil
-        # where it does not say so.
-        def surest(sentence)
-          parts = sentence.split(/[;:,.]|\band\b/).grep(HAPPENS)
-          parts.map { |part| part.match?(PERHAPS) ? 2 : (part.match?(PROBABLY) ? 3 : 4) }.max
+        def objection(assertion, rows)
+          return general(assertion, rows) unless assertion.outcome
+
+          row = rows.find { |one| one.outcome.name == assertion.outcome }
+          if !ways(assertion, row).include?(row.direction) then direction(row)
+          elsif assertion.sure > row.certainty.level then surety(row)
+          elsif Size.wrong?(assertion.clause, row) then size(row)
+          end
+        end
+
+        # :better and :worse as less or more of the outcome.
+        def ways(assertion, row)
+          better, worse = row.outcome.better == :less ? %i[less more] : %i[more less]
+          assertion.ways.map { |way| { better:, worse: }.fetch(way, way) }
+        end
+
+        # "It works": some outcome bears it out.
+        def general(assertion, rows)
+          fits = rows.select { |row| ways(assertion, row).include?(row.direction) }
+          return if fits.any? { |row| row.certainty.level >= assertion.sure }
+
+          return Objection.new(outcome: nil, kind: :direction, words: "No outcome shows this.") if fits.empty?
+
+          best = fits.map(&:certainty).max_by(&:level)
+          Objection.new(outcome: nil, kind: :surety, words: "The certainty is #{best.word}, so #{SAY.fetch(best.level)}.")
+        end
+
+        def direction(row)
+          Objection.new(outcome: row.outcome.name, kind: :direction,
+                        words: "#{row.outcome.name}: the findings say otherwise: “#{row.words}” " \
+                               "(#{row.certainty.word} certainty).")
+        end
+
+        def surety(row)
+          Objection.new(outcome: row.outcome.name, kind: :surety,
+                        words: "#{row.outcome.name}: the certainty is #{row.certainty.word}, so " \
+                               "#{SAY.fetch(row.certainty.level)}.")
+        end
+
+        def size(row)
+          told = MeasuredWords.new(row.pool.measure)
+          found = "#{row.pool.measure.name} #{told.of(row.effect)}#{told.unit}"
+          Objection.new(outcome: row.outcome.name, kind: :size,
+                        words: "#{row.outcome.name}: this is not the size that was found: #{found}#{hundred(row)}.")
+        end
+
+        def hundred(row)
+          return unless row.hundred
+
+          without, with, *ends = row.hundred.map { |share| (100 * share).round }
+          ", of 100 people #{without} without it and #{with} (#{ends.min} to #{ends.max}) with it"
         end
       end
-
-      ALLOWED = { 4 => "", 3 => "none of them is more than moderate, so say “probably”.",
-                  2 => "none of them is more than low, so say “may”.",
-                  1 => "all are very low, so say that we cannot tell." }.freeze
-      private_constant :ALLOWED
     end
   end
 end

@@ -150,8 +150,8 @@ RSpec.describe Hobrin::Appraisal::Certainty do
   it "says which steps up do not count" do
     certainty = of(many([45, 500, 150, 500], [45, 500, 150, 500], design: "cohort"))
     expect(certainty.counts?(line(certainty, :large))).to be(true)
-    doubted = of(many([45, 500, 150, 500], [45, 500, 150, 500], design: "cohort",
-                      outcome: events(judgements: { bias: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1, why: "x") })))
+    bias = Hobrin::Appraisal::Outcome::Judgement.new(steps: -1, why: "x")
+    doubted = of(many([45, 500, 150, 500], [45, 500, 150, 500], design: "cohort", outcome: events(judgements: { bias: })))
     expect([doubted.counts?(line(doubted, :large)), doubted.counts?(line(doubted, :bias)), doubted.level]).to eq([false, true, 1])
   end
 

@@ -63,37 +63,3 @@ RSpec.describe Hobrin::Brief::Measure do
     expect(more.words.size).to eq(1)
   end
 end
-
-RSpec.describe Hobrin::Brief::Claim do
-  include WeighingHelp
-
-  def rows(concern)
-    way = Hobrin::Appraisal::Outcome::Way.new(measure: :risk_ratio, model: :fixed)
-    pool = together(an_outcome(way:, worthwhile: 3, baseline: 30),
-                    *trials(4, [300, 2000, 450, 2000], concern:))
-    Hobrin::Appraisal::Findings.table([pool], kind: "treatment")
-  end
-
-  it "begins a sentence from the findings, with people of a hundred" do
-    expect(described_class.proposed(rows(:low))).to eq("Lowers delirium: of 100 like ours 30 " \
-                                                       "without it, 20 with it (high certainty).")
-    expect(described_class.proposed([])).to be_nil
-  end
-
-  it "says when a sentence claims more than its certainty allows" do
-    moderate = rows(:high)
-    expect(moderate.first.certainty.word).to eq("moderate")
-    told = { "Earplugs lower delirium." => true, "Earplugs probably lower delirium." => false,
-             "They may help." => false,
-             "" => false,
-             "Earplugs may lower delirium, and the mask improves sleep." => true,
-             "We looked at trials." => false,
-             "It is cheap; it might help." => false }
-    expect(told.keys.to_h do |sentence|
-      [sentence, !described_class.too_sure(sentence, moderate).nil?]
-    end).to eq(told)
-    expect(described_class.too_sure("Earplugs lower delirium.", rows(:low))).to be_nil
-    expect(described_class.too_sure("Earplugs lower delirium.",
-                                    moderate)).to include("say “probably”")
-  end
-end

@@ -34,7 +34,7 @@ module Hobrin
 
           def of_effect(pool, pooled)
             worth = Worthwhile.of(pool)
-            steps = by_interval(pooled, worth)
+            steps = worth ? by_interval(pooled, worth) : 0
             needed = InformationSize.of(pool, pooled)
             short = needed && needed.count > needed.there
             steps = -1 if steps.zero? && short
@@ -44,8 +44,6 @@ module Hobrin
           end
 
           def by_interval(pooled, worth)
-            return 0 unless worth
-
             both = pooled.low < worth.low && pooled.high > worth.high
             return -2 if both
 

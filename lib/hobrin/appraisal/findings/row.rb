@@ -44,6 +44,9 @@ module Hobrin
           Wording::DIRECTIONS.fetch(found)
         end
 
+        # Whether what is found is less than what is worth having.
+        def slight? = %i[slightly_less slightly_more].include?(direction && found)
+
         # Whether what is found is a :benefit or a :harm; nil for neither.
         def side
           return unless %i[less more].include?(direction)
