@@ -54,7 +54,8 @@ module Hobrin
 
       def name(given)
         chosen = given.slice(:measure, :model)
-        edit(Edits::Weigh::WriteOutcome.new(outcome_id: nil, given: given.except(*chosen.keys)))
+        arms = given[:arms] ? { arms: Appraisal::Arms.new(**given[:arms]) } : {}
+        edit(Edits::Weigh::WriteOutcome.new(outcome_id: nil, given: given.except(:arms, *chosen.keys).merge(arms)))
         return if chosen.empty?
 
         written = weighing.outcomes.last
@@ -103,8 +104,10 @@ module Hobrin
       def taken(record, outcome, place)
         passage = CloseReading::Passage.new(record.abstract)
         offer = CloseReading::Offers.all_in(passage, outcome.sort.forms,
-                                            measures: outcome.sort.printed).fetch(place)
-        { form: offer.form, typed: offer.typed, measure: offer.measure, shown: offer.sentence.text }
+                                            measures: outcome.sort.printed,
+                                            arms: Appraisal::Arms.of(outcome, inquiry.question)).fetch(place)
+        group, comparison = offer.labels
+        { form: offer.form, typed: offer.typed, measure: offer.measure, shown: offer.sentence.text, group:, comparison: }
       end
 
       def typed(outcome, numbers)

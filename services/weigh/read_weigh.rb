@@ -15,8 +15,11 @@ module Hobrin
 
       # outcome :: Appraisal::Outcome. Gives an Appraisal::Together::Pool.
       def pool(outcome)
-        @pools[outcome] ||= Appraisal::Together.new(outcome, entries(outcome), same:).call
+        @pools[outcome] ||= Appraisal::Together.new(outcome, entries(outcome), same:, arms: arms(outcome)).call
       end
+
+      # The two groups that an outcome compares: Appraisal::Arms.
+      def arms(outcome) = Appraisal::Arms.of(outcome, @inquiry.question)
 
       # Of the outcomes for which any paper gives numbers.
       def pools = @inquiry.weighing.outcomes.map { |outcome| pool(outcome) }

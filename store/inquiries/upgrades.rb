@@ -6,7 +6,7 @@ module Hobrin
     # adds one step and one to FORMAT; a step that was released is never altered.
     # spec/fixtures/documents holds documents of every format.
     module Upgrades
-      FORMAT = 7
+      FORMAT = 8
 
       # Format that a step starts from, to a Proc from the data of that format (Hash with Symbols
       # for keys) to the next one's.
@@ -17,6 +17,8 @@ module Hobrin
       # 4 to 5: a ward thinks of more than the plan and measures it; nothing was said of that
       # before.
       # 6 to 7: other catalogues are asked; none was.
+      # 7 to 8: an outcome names its arms, a result says how people came to its groups; nothing was
+      # said of either, see ToArms.
       STEPS = {
         1 => lambda { |data|
           data.merge(papers: data[:papers].map do |paper|
@@ -29,7 +31,8 @@ module Hobrin
           data.merge(acting: { considerations: {}, decision: "", measures: [], signed: [] })
         },
         5 => ->(data) { data.merge(acting: { **data[:acting], steps: [], cycles: [] }) },
-        6 => ->(data) { data.merge(elsewhere: []) }
+        6 => ->(data) { data.merge(elsewhere: []) },
+        7 => ->(data) { ToArms.call(data) }
       }.freeze
 
       # data :: Hash as stored; steps, format :: for a test of the road itself

@@ -20,7 +20,9 @@ module Hobrin
 
         # One paper: see Appraisal::Paper.
         def paper_data(paper)
-          reported = paper.reported.map { |one| { **one.to_h.except(:outcome_id), outcome: one.outcome_id } }
+          reported = paper.reported.map do |one|
+            { **one.to_h.except(:outcome_id), outcome: one.outcome_id, allocation: one.allocation.to_h }
+          end
           { record: paper.record_id, design: paper.design, reviewed: paper.reviewed,
             answers: paper.answers.transform_values(&:to_h), concerns: paper.concerns.transform_values(&:to_h),
             applies: paper.applies, graded: paper.graded, graded_why: paper.graded_why, finding: paper.finding,
@@ -33,16 +35,19 @@ module Hobrin
             record_id: data[:record], applies: data[:applies].transform_values(&:to_sym),
             answers: data[:answers].transform_values { |one| Appraisal::Answer.new(**one) },
             concerns: data[:concerns].transform_values { |one| Appraisal::Sheets::Concern::Set.new(**one) },
-            reported: data[:reported].map do |one|
-              Appraisal::Reported.new(**one.except(:outcome), outcome_id: one[:outcome])
-            end
+            reported: data[:reported].map { |one| reported(one) }
           )
         end
 
         private
 
+        def reported(data)
+          Appraisal::Reported.new(**data.except(:outcome), outcome_id: data[:outcome],
+                                                           allocation: Appraisal::Reported::Allocation.new(**data[:allocation]))
+        end
+
         def outcome_data(outcome)
-          { **outcome.to_h, way: outcome.way.to_h,
+          { **outcome.to_h, way: outcome.way.to_h, arms: outcome.arms.to_h,
                             judgements: outcome.judgements.transform_values(&:to_h) }
         end
 
@@ -56,7 +61,7 @@ module Hobrin
 
         def outcome(data)
           Appraisal::Outcome.new(**data, way: Appraisal::Outcome::Way.new(**data[:way]),
-                                         judgements: judgements(data))
+                                         arms: Appraisal::Arms.new(**data[:arms]), judgements: judgements(data))
         end
 
         def finding(data)

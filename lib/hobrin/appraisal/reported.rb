@@ -13,17 +13,18 @@ module Hobrin
     # turned :: whether its scale runs the other way than the outcome's; change :: whether means
     #   are of the change since the start
     # aside :: why it is not counted with the others, a key of Together::WHY, or nil
+    # allocation :: Allocation, how people came to the groups
     # counted :: Array of keys of traps that a person looked at and counts it in spite of
     class Reported < Value
       attributes :number, :outcome_id, :form, :typed, :measure, :group, :comparison, :time, :shown, :turned, :change,
-                 :aside, :counted
+                 :aside, :counted, :allocation
 
       LONGEST = { group: 120, comparison: 120, time: 60, shown: 600 }.freeze
       private_constant :LONGEST
 
       # Raises InputError naming the field, those of the form by their own names.
       def initialize(number:, outcome_id:, form:, typed:, measure: nil, group: "", comparison: "", time: "", shown: "",
-                     turned: false, change: false, aside: nil, counted: [])
+                     turned: false, change: false, aside: nil, counted: [], allocation: Allocation.new)
         @number = number
         @outcome_id = outcome_id
         @form = Form.fetch(form).key
@@ -37,6 +38,7 @@ module Hobrin
         @turned, @change = [turned, change].map { |one| one ? true : false }
         @aside = aside&.to_sym
         @counted = counted.map(&:to_sym).uniq.freeze
+        @allocation = allocation
         check
         freeze
       end
@@ -46,7 +48,25 @@ module Hobrin
 
       # Its effect by an Outcome::Measure, a Statistics::Result; nil where it tells nothing by that
       #   one.
-      def effect(measure) = Effects.of(values, measure, turned:)
+      def effect(measure) = Effects.new(values, turned:, allocation:).by(measure)
+
+      # Why it cannot be told of the opposite although its scale is reversed, in a sentence; nil
+      # where it can, or need not.
+      def irreversible = turned ? Reversing.refusal(form, measure, @read) : nil
+
+      # What was done to its numbers before they are pooled, in words.
+      def notes
+        reversed = "scale reversed#{", from the printed ratio at a risk of #{typed[:risk]} of 100" if typed[:risk].to_s != ""}"
+        [(reversed if turned && !irreversible), allocation.words].compact
+      end
+
+      # What has to be asked before it is written down: Hash of a field to a sentence.
+      def questions
+        unclear = typed.select { |name, text| !Form.fetch(form).field(name).whole && Typed.ambiguous?(text) }
+        asked = unclear.transform_values { |text| Typed.question(text) }
+        asked[form == "estimate" && Reversing.by_risks?(measure) ? :risk : :turned] = irreversible if irreversible
+        asked
+      end
 
       # Its four counts, those without the outcome in place of those with it on a turned scale; nil
       # for other numbers.
@@ -57,14 +77,41 @@ module Hobrin
         turned ? Effects.opposite(numbers) : numbers
       end
 
-      # How many people it is about; nil where that is not said.
+      # Its four counts where they may be weighed as they are.
+      def plain_table = allocation.changes? ? nil : table
+
+      # How many people it is about; nil where that is not said. Of a crossover trial everybody is
+      # in both groups.
       def people
-        case (numbers = values)
-        when Statistics::TwoByTwo then numbers.total + numbers.comparison_total
-        when Statistics::Accuracy then numbers.people
-        when Hash then numbers[:people]
-        else @form == "one_group" ? numbers.last : (numbers.sum(&:size) if numbers.all?(Statistics::Means::Group))
-        end
+        both = in_groups
+        both && allocation.kind == :crossover ? (both / 2.0).round : both
+      end
+
+      # As many people, each randomised alone, as would tell as much.
+      def effective_people
+        people && (people / allocation.design_effect).round
+      end
+
+      # The same with its two groups in each other's place.
+      def swapped
+        fields = Form.fetch(form)
+        own = fields.fields.map(&:name)
+        other = own.to_h { |name| [name, fields.other(name)] }
+        turned = fields.two_groups ? typed.transform_keys { |name| other[name] || other.key(name) } : reciprocal
+        with(typed: turned, group: comparison, comparison: group)
+      end
+
+      # How its groups stand against the two arms: :swapped where they stand the other way round,
+      # :arms where one is neither, nil where nothing speaks against them.
+      def against(arms)
+        return if arms.blank?
+        return by_sentence(arms) if group.empty? && comparison.empty?
+
+        sides = [group, comparison].map { |name| arms.side(name) unless name.empty? }
+        return :swapped if sides == %i[without with] || sides == [:without, nil] || sides == [nil, :with]
+
+        :arms if sides.first == :other || sides == %i[without without] || sides == %i[with with] ||
+                 (sides.last == :other && !arms.without.empty?)
       end
 
       # How many of them had it; nil where that is not counted.
@@ -88,6 +135,44 @@ module Hobrin
       end
 
       private
+
+      # What the sentence that gives the numbers calls the groups: only names of the arms count.
+      def by_sentence(arms)
+        passage = CloseReading::Passage.new(shown)
+        offer = CloseReading::Offers.all_in(passage, [form], arms:).find { |one| same_numbers?(one.typed) }
+        return unless offer
+
+        sides = offer.labels.map { |name| name.empty? ? nil : arms.side(name) }
+        turned = !same_numbers?(offer.typed, exactly: true)
+        return (:swapped unless offer.labels.all?(&:empty?)) if offer.settled && turned
+
+        :arms if sides == %i[without other] || sides == [:without, :without]
+      end
+
+      # Whether these are the typed numbers, or those with their groups swapped.
+      def same_numbers?(offered, exactly: false)
+        return false unless Form.fetch(form).two_groups
+
+        own, other = [typed, offered].map { |numbers| numbers.transform_values { |text| Typed.number(text) } }
+        own == other || (!exactly && own.values_at(*other.keys) && own.values.sort_by(&:to_f) == other.values.sort_by(&:to_f))
+      end
+
+      # A printed effect of the second group against the first.
+      def reciprocal
+        value = ->(name) { Typed.number(typed[name]) if typed[name] }
+        turn = ->(number) { ratio? ? format("%.6g", 1 / number) : format("%.6g", -number) }
+        { **typed, value: turn[value[:value]], low: (turn[value[:high]] if value[:high]),
+          high: (turn[value[:low]] if value[:low]) }.compact
+      end
+
+      def in_groups
+        case (numbers = values)
+        when Statistics::TwoByTwo then numbers.total + numbers.comparison_total
+        when Statistics::Accuracy then numbers.people
+        when Hash then numbers[:people]
+        else @form == "one_group" ? numbers.last : (numbers.sum(&:size) if numbers.all?(Statistics::Means::Group))
+        end
+      end
 
       def ratio? = measure ? Outcome::Measure.fetch(measure).ratio? : false
 

@@ -13,16 +13,21 @@ module Hobrin
                                                                       "another time",
               changed: "changes since the start, not end values", design: "not randomized, and " \
                                                                           "trials are here",
-              arm_twice: "its groups are put together in another line", turned: "its scale runs the other way" }.freeze
+              arm_twice: "its groups are put together in another line", turned: "its scale runs the other way",
+              irreversible: "its printed ratio cannot be reversed without the risk in the comparison group",
+              swapped: "its groups stand the other way round", arms: "it compares other groups than the question does",
+              clusters: "cluster-randomised, and not adjusted", crossover: "a crossover trial, and not adjusted" }.freeze
 
       # outcome :: Outcome; entries :: Array of [Records::Record, Paper, Reported]
       # same :: Hash of a record's id to the ids of papers that report the same people
-      def initialize(outcome, entries, same: {})
+      # arms :: Arms, the two groups that are compared
+      def initialize(outcome, entries, same: {}, arms: outcome.arms)
         @outcome = outcome
         @entries = entries.sort_by do |record, _, reported|
           [record.published.to_s, record.id, reported.number]
         end
         @same = same
+        @arms = arms
       end
 
       # Gives a Pool.
@@ -31,8 +36,8 @@ module Hobrin
         counted, aside = studies.partition do |study|
           study.reported.aside.nil? && (test? || study.result)
         end
-        traps = Traps.new(@outcome, counted, same: @same).call
-        Pool.new(outcome: @outcome, studies: counted, aside:, traps:,
+        traps = Traps.new(@outcome, counted, same: @same, arms: @arms).call
+        Pool.new(outcome: @outcome, arms: @arms, studies: counted, aside:, traps:,
                  **pooled(counted, traps.none?(&:open?)))
       end
 

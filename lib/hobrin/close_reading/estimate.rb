@@ -24,12 +24,15 @@ module Hobrin
       INTERVAL = /#{LEVEL}\s?[:,=]?\s?[(\[]?\s?(?:from )?#{LIMITS}/
       P = /\bp\s?(?<relation>[=<>≤≥])\s?(?<p>\d?[.·]\d+|\d+(?:[.·]\d+)?)/i
       VALUE = /(?<name>#{NAME})(?: (?:was|of|is)|\s?[=:])?\s?[,(]?\s?(?<value>#{NUMBER})(?![\d%])/
-      PATTERN = /#{VALUE}(?:[^.;\d]{0,12}#{INTERVAL})?(?:[^.\d]{0,10}#{P})?/
+      PATTERN = /#{VALUE}(?:[^.\d]{0,12}#{INTERVAL})?(?:[^.\d]{0,10}#{P})?/
       private_constant :NAMES, :SPELLED, :NAME, :NUMBER, :LEVEL, :LIMITS, :INTERVAL, :P, :VALUE, :PATTERN
 
       class << self
         # All that a sentence gives, in order.
         def all_in(sentence) = sentence.matches(PATTERN).map { |match| of(sentence, match) }
+
+        # The levels of intervals that a text names, in per cent, each once.
+        def levels(text) = text.scan(LEVEL).flatten.map { |level| level.tr("·", ".").to_f }.uniq
 
         private
 

@@ -8,22 +8,27 @@ module Hobrin
       # form :: key of a form of results; typed :: Hash of field name to text; says :: as they
       #   stand there
       # measure :: of a ready-made effect, a Symbol, or nil; sentence :: Passage::Sentence
+      # labels :: what the sentence calls the two groups, [with, without], "" for nothing
+      # settled :: whether it is known which group is which; else the first stands as "with"
       class Offer < Value
-        attributes :form, :typed, :says, :measure, :sentence
+        attributes :form, :typed, :says, :measure, :sentence, :labels, :settled
+
+        # The same with the second group as the one with the intervention.
+        def turned
+          other = ->(name) { name.start_with?(OTHER) ? name.to_s.delete_prefix(OTHER).to_sym : :"#{OTHER}#{name}" }
+          with(typed: typed.transform_keys(&other), labels: labels.reverse, says: says.reverse)
+        end
       end
 
-      MEAN = /(?<mean>#{Printed::PATTERN})\s?\((?:SD|standard deviation)[ =:]?\s?(?<sd>#{Printed::PATTERN})\)[^.;]*?(?: in | of |, n ?= ?)(?<n>\d{1,3}(?:,\d{3})+|\d+)/i
-      # Events, and in how many days of tubes, beds or people.
-      COUNT = /\d{1,3}(?:,\d{3})+|\d+/
-      OVER_TIME = /(?<events>\d+)(?: [a-z]+){0,3} in (?<time>#{COUNT}) (?:[a-z]+[- ])?(?:days|hours|years|months)/i
-      SENSITIVITY = /\bsensitivity\b/i
-      private_constant :MEAN, :COUNT, :OVER_TIME, :SENSITIVITY
+      OTHER = Appraisal::Reported::Form::OTHER
+      private_constant :OTHER
 
       class << self
         # passage :: Passage; forms :: keys of forms that are asked for; measures :: keys of those
-        #   that a ready-made effect may be in, nil for any. Gives an Array of Offer.
-        def all_in(passage, forms, measures: nil)
-          found = passage.sentences.select(&:numbers?).flat_map { |sentence| of(sentence) }
+        #   that a ready-made effect may be in, nil for any; arms :: Appraisal::Arms, by which the
+        #   groups of a sentence are told apart. Gives an Array of Offer.
+        def all_in(passage, forms, measures: nil, arms: Appraisal::Arms.blank)
+          found = passage.sentences.select(&:numbers?).flat_map { |sentence| of(sentence, arms, passage) }
           found.select do |offer|
             forms.include?(offer.form) && (offer.measure.nil? || measures.nil? || measures.include?(offer.measure))
           end
@@ -31,47 +36,24 @@ module Hobrin
 
         private
 
-        def of(sentence)
-          [*counts(sentence), *means(sentence), *over_time(sentence), *cells(sentence),
-           *groups(sentence), *estimates(sentence)]
+        def of(sentence, arms, passage)
+          pairs = Groups.of(sentence).filter_map { |pair| of_pair(pair, sentence, arms) }
+          [*pairs, *cells(sentence), *groups(sentence), *estimates(sentence, passage)]
         end
 
-        def counts(sentence)
-          Pair.all_in(sentence).select(&:possible?).map do |pair|
-            names = %i[events total comparison_events comparison_total]
-            offer("counts", names.zip(pair.numbers), [pair.one, pair.two].map do |share|
-              share.match[0]
-            end, sentence)
-          end
+        def of_pair(pair, sentence, arms)
+          found = GroupLabels.new(sentence.text, *pair.places, arms).call
+          made = offer(pair.form, pair.typed, pair.says, sentence, labels: found.labels, settled: !found.order.nil?)
+          found.order == :turned ? made.turned : made
         end
 
-        def means(sentence)
-          sentence.matches(MEAN).each_slice(2).filter_map do |one, two|
-            next unless two
-
-            numbers = [one, two].flat_map do |match|
-              [match[:mean], match[:sd], match[:n].delete(",")]
-            end
-            names = %i[mean deviation size comparison_mean comparison_deviation comparison_size]
-            offer("means_sd", names.zip(numbers), [one[0], two[0]], sentence)
-          end
-        end
-
-        def over_time(sentence)
-          sentence.matches(OVER_TIME).each_slice(2).filter_map do |one, two|
-            next unless two
-
-            numbers = [one, two].flat_map { |match| [match[:events], match[:time].delete(",")] }
-            offer("events_over_time",
-                  %i[events time comparison_events comparison_time].zip(numbers), [one[0], two[0]], sentence)
-          end
-        end
-
-        # Sensitivity and specificity as counts.
+        # Sensitivity and specificity as counts, in the order in which the sentence names them.
         def cells(sentence)
-          found, cleared = Share.all_in(sentence)
-          return [] unless cleared && sentence.text.match?(SENSITIVITY)
+          names = sentence.matches(/\b(?:sensitivity|specificity)\b/i).map { |match| match[0].downcase }
+          shares = Share.all_in(sentence)
+          return [] unless names.uniq.size == 2 && names.size == 2 && shares.size == 2
 
+          found, cleared = names.zip(shares).to_h.values_at("sensitivity", "specificity")
           typed = { true_positives: found.part, false_negatives: found.whole - found.part,
                     false_positives: cleared.whole - cleared.part, true_negatives: cleared.part }
           [offer("four_cells", typed.to_a, [found.match[0], cleared.match[0]], sentence)]
@@ -79,8 +61,7 @@ module Hobrin
 
         # Each share by itself, and two beside each other as one group.
         def groups(sentence)
-          shares = Share.all_in(sentence)
-          single = shares.map { |share| [[share.part, share.whole], [share.match[0]]] }
+          single = Groups.shares(sentence).map { |share| [[share.part, share.whole], [share.says]] }
           pairs = Pair.all_in(sentence).map do |pair|
             [[pair.one.part + pair.two.part, pair.one.whole + pair.two.whole],
              [pair.one.match[0], pair.two.match[0]]]
@@ -90,18 +71,27 @@ module Hobrin
           end
         end
 
-        def estimates(sentence)
+        def estimates(sentence, passage)
           Estimate.all_in(sentence).filter_map do |one|
             next unless one.interval? || one.p
 
-            typed = { value: one.value.text, low: one.low&.text, high: one.high&.text,
+            typed = { value: one.value.text, low: one.low&.text, high: one.high&.text, level: level(one, passage),
                       p: (one.p.last.text if one.p && !one.interval?) }
-            offer("estimate", typed.compact.to_a, [one.match[0]], sentence, one.measure)
+            offer("estimate", typed.compact.to_a, [one.match[0]], sentence, measure: one.measure)
           end
         end
 
-        def offer(form, typed, says, sentence, measure = nil)
-          Offer.new(form:, typed: typed.to_h.transform_values(&:to_s), says:, measure:, sentence:)
+        # The level of an interval where it is not 95: as it says, else the only one that the text
+        # names.
+        def level(estimate, passage)
+          return unless estimate.interval?
+
+          named = estimate.level ? [estimate.level] : Estimate.levels(passage.text)
+          format("%g", named.first) if named.size == 1 && named.first != 95
+        end
+
+        def offer(form, typed, says, sentence, measure: nil, labels: ["", ""], settled: true)
+          Offer.new(form:, typed: typed.to_h.transform_values(&:to_s), says:, measure:, sentence:, labels:, settled:)
         end
       end
     end

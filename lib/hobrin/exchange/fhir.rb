@@ -21,12 +21,13 @@ module Hobrin
                                end })
       end
 
-      # Made-up data is marked as such in every resource: HTEST says that it is for tests.
+      # Made-up data is marked as such in every resource: HTEST says that it is test data, in the
+      # words of the standard.
       def self.meta(material)
         return {} unless material.sample
 
         { tag: [{ system: "http://terminology.hl7.org/CodeSystem/v3-ActReason", code: "HTEST",
-                  display: Report::SAMPLE }] }
+                  display: "test health data" }] }
       end
     end
   end

@@ -76,9 +76,98 @@ RSpec.describe Hobrin::Appraisal::Reported do
         printed = form == "estimate" && !Hobrin::Appraisal::Outcome::Measure.fetch(measure).ratio?
         falls = printed ? be_positive : be_negative
         expect([kind.key, measure, form, effect.effect]).to match([kind.key, measure, form, falls])
-        expect(turned.effect.positive?).to eq(effect.effect.negative?)
+        # What has no opposite tells nothing on a reversed scale.
+        opposite = form != "events_over_time" && !(form == "estimate" && %i[risk_ratio rate_ratio hazard_ratio ratio].include?(measure))
+        expect([measure, form, turned&.effect&.positive?]).to eq([measure, form, opposite ? effect.effect.negative? : nil])
       end
     end
     expect(tried.size).to eq(30)
+  end
+
+  # Worked by hand: 720 of 1,000 alive beside 800 are a ratio of 0.90, and 280 dead beside 200 one of 1.40.
+  it "reverses a printed risk ratio by the risk in the comparison group, and refuses without it" do
+    measure = Hobrin::Appraisal::Outcome::Measure.fetch(:risk_ratio)
+    counted = a_result(720, 1000, 800, 1000, turned: true).effect(measure)
+    alive = a_result(720, 1000, 800, 1000).effect(measure)
+    low, high = [-1, 1].map { |way| Math.exp(alive.effect + (way * Hobrin::Statistics::Normal::Z95 * alive.error)) }
+    printed = a_result(0.9, low, high, form: "estimate", measure: :risk_ratio, turned: true)
+    expect([printed.effect(measure), printed.irreversible]).to match([nil, /cannot be reversed.*enter the risk/])
+    expect(printed.questions.keys).to eq([:risk])
+    reversed = printed.with(typed: { **printed.typed, risk: "80" })
+    expect([reversed.irreversible, reversed.questions]).to eq([nil, {}])
+    expect(Math.exp(reversed.effect(measure).effect)).to be_within(1e-9).of(1.40)
+    expect([reversed.effect(measure).effect, reversed.effect(measure).error])
+      .to match([be_within(1e-9).of(counted.effect), be_within(1e-6).of(counted.error)])
+    over = a_result(1.3, 1.1, 1.5, form: "estimate", measure: :risk_ratio, turned: true)
+    expect(%w[76 77].map { |risk| over.with(typed: { **over.typed, risk: }).irreversible }).to match([nil, /between 0 and 100/])
+    hazard = a_result(0.9, 0.8, 1.0, form: "estimate", measure: :hazard_ratio, turned: true)
+    rate = a_result(9, 100, 12, 100, form: "events_over_time", turned: true)
+    expect([hazard, rate].map(&:irreversible)).to match([/no opposite/, /no opposite/])
+    odds = a_result(0.5, 0.3, 0.8, form: "estimate", measure: :odds_ratio, turned: true)
+    expect([odds.irreversible, odds.effect(Hobrin::Appraisal::Outcome::Measure.fetch(:odds_ratio)).effect])
+      .to match([nil, be_within(1e-9).of(Math.log(2))])
+  end
+
+  it "asks which number is meant where a comma may stand for thousands, and where a level is not 95" do
+    asked = ->(text) { a_result(text, 300, 50, 900, 280, 50, form: "means_sd").questions }
+    expect(asked["1,200"]).to eq({ mean: "Is this 1200 or 1.2? Write it without the comma." })
+    ["1.2", "1200", "0,125", "1,20", "12,5"].each { |text| expect([text, asked[text]]).to eq([text, {}]) }
+    expect(a_result("1,200", 2000, 300, 2000).questions).to eq({})
+    measure = Hobrin::Appraisal::Outcome::Measure.fetch(:risk_ratio)
+    errors = [90, 95, 99].map do |level|
+      a_result("0.64", "0.43", "0.95", "", "", level, form: "estimate", measure: :risk_ratio).effect(measure).error
+    end
+    expect(errors).to match([1.644854, 1.959964, 2.575829].map { |z| be_within(1e-6).of(Math.log(0.95 / 0.43) / 2 / z) })
+  end
+
+  # Sources: metafor 3.8-1 (spec/outside/designs.R); the design effect of the worked example of Higgins et al. (2019),
+  # chapter 23 (from memory): 625 children in 21 classes, ICC 0.02.
+  describe "of people who were not randomised one by one" do
+    outside = JSON.parse(File.read(File.expand_path("../../fixtures/metafor/designs.json", __dir__)))
+    allocation = Hobrin::Appraisal::Reported::Allocation
+    measures = { "ratio" => :risk_ratio, "odds" => :odds_ratio, "difference" => :risk_difference }
+
+    def near(values) = values.map { |value| be_within(1e-8 * [1, value.abs].max).of(value) }
+    def both(result) = [result.effect, result.variance]
+    def by(reported, measure) = both(reported.effect(Hobrin::Appraisal::Outcome::Measure.fetch(measure)))
+
+    it "takes a crossover trial by the correlation of its pairs" do
+      outside["means"].each do |set|
+        numbers = set["m"].zip(set["sd"]).flat_map { |mean, deviation| [mean, deviation, set["n"]] }
+        one = a_result(*numbers, form: "means_sd", allocation: allocation.new(kind: :crossover, correlation: set["r"]))
+        expect(by(one, :mean_difference)).to match(near(set["said"]))
+      end
+      outside["pairs"].each do |set|
+        numbers = set["events"].flat_map { |events| [events.round, set["n"]] }
+        one = a_result(*numbers, allocation: allocation.new(kind: :crossover, correlation: set["r"]))
+        measures.each { |key, measure| expect(by(one, measure)).to match(near(set[key])) }
+        expect(one.people).to eq(set["n"])
+      end
+    end
+
+    it "takes a cluster-randomised trial at its effective sample size" do
+      outside["clusters"].each do |set|
+        clustered = allocation.new(kind: :cluster, size: set["size"], icc: set["icc"])
+        counted = a_result(*set["events"].zip(set["n"]).flatten, allocation: clustered)
+        measures.each { |key, measure| expect(by(counted, measure)).to match(near(set[key])) }
+        numbers = set["m"].zip(set["sd"], set["n"]).flatten
+        expect(by(a_result(*numbers, form: "means_sd", allocation: clustered), :mean_difference)).to match(near(set["means"]))
+      end
+      example = allocation.new(kind: :cluster, size: 625 / 21.0, icc: 0.02)
+      expect(example.design_effect).to be_within(0.001).of(1.576)
+      one = a_result(63, 295, 84, 330, allocation: example)
+      expect([one.effective_people, one.people]).to eq([397, 625])
+      expect(example.words).to eq("cluster-randomised: mean cluster size 29.762, ICC 0.02, design effect 1.58")
+      expect(allocation.new(kind: :cluster, size: 20).words).to include("ICC 0.05 (assumed), design effect 1.95")
+      expect(allocation.new(kind: :cluster, size: 20, adjusted: true).design_effect).to eq(1.0)
+    end
+
+    it "splits a comparison group that several arms share, and refuses what cannot be" do
+      halved = a_result(10, 50, 20, 100, allocation: allocation.new(shared: 2))
+      expect(by(halved, :risk_ratio)).to match(near(by(a_result(10, 50, 10, 50), :risk_ratio)))
+      { size: 1, icc: 1.1, correlation: -1.1, kind: "both", shared: 0 }.each do |field, value|
+        expect { allocation.new(field => value) }.to raise_error(Hobrin::InputError)
+      end
+    end
   end
 end

@@ -92,8 +92,12 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
   end
 
   def compare(evidence, rows)
-    expect(evidence.map { |one| one["title"] }).to eq(rows.map { |row| row.outcome.name })
-    evidence.zip(rows).select { |_, row| row.effect }.each do |one, row|
+    of_papers = rows.flat_map { |row| row.pool.tests ? [] : row.pool.studies.map { |study| "#{row.outcome.name}: #{study.label}" } }
+    expect(evidence.map { |one| one["title"] }).to eq(rows.map { |row| row.outcome.name } + of_papers)
+    roles = evidence.flat_map { |one| one["variableDefinition"] }.group_by { |one| one.dig("variableRole", "coding", 0, "code") }
+    exposed = rows.select { |row| row.outcome.sort.compares? }.map { |row| row.pool.arms.with_name }
+    expect(roles.fetch("exposure", []).map { |one| one.dig("observed", "display") }.uniq).to eq(exposed.uniq)
+    evidence.first(rows.size).zip(rows).select { |_, row| row.effect }.each do |one, row|
       asked = [row.effect.estimate, row.effect.low, row.effect.high].map { |value| row.pool.measure.told(value) }
       first = one["statistic"].first
       range = first["attributeEstimate"].first["range"]

@@ -43,6 +43,7 @@ module Hobrin
             all = { name: fields.text(:name), kind: fields.some_text(:kind), better: fields.some_text(:better),
                     matters: fields.some_text(:matters) }.compact
             all[:worthwhile] = decimal(:worthwhile) if fields.sent?(:worthwhile)
+            all[:arms] = Appraisal::Arms.new(with: fields.text(:with), without: fields.text(:without)) if fields.sent?(:with)
             all[:baseline] = decimal(:baseline) if fields.sent?(:baseline)
             all
           end

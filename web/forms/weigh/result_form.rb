@@ -44,7 +44,15 @@ module Hobrin
             { outcome_id: id(:outcome, of: "outcome"), form: fields.text(:form), typed:,
               measure: fields.some_text(:measure),
               group: fields.text(:group), comparison: fields.text(:comparison), time: fields.text(:time),
-              shown: fields.text(:shown), turned: fields.checked?(:turned), change: fields.checked?(:change) }
+              shown: fields.text(:shown), turned: fields.checked?(:turned), change: fields.checked?(:change),
+              allocation: }
+          end
+
+          def allocation
+            Appraisal::Reported::Allocation.new(kind: fields.some_text(:allocation) || :single, size: decimal(:cluster_size),
+                                                icc: decimal(:icc), correlation: decimal(:correlation),
+                                                adjusted: fields.checked?(:adjusted),
+                                                shared: fields.some_text(:shared) ? fields.number(:shared) : 1)
           end
         end
       end

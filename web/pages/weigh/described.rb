@@ -42,6 +42,13 @@ module Hobrin
             @page.choices(:matters, Appraisal::Outcome::MATTERS, @outcome&.matters || :important)
           end
 
+          # The two groups that are compared, as written; proposed :: as the question has them.
+          def arm(name) = @page.typed_or(name, @outcome&.arms&.public_send(name).to_s)
+
+          def proposed
+            @proposed ||= Appraisal::Arms.of(@outcome || Appraisal::Outcome.new(id: 1, name: "x"), @page.question)
+          end
+
           def worthwhile = @page.typed_or(:worthwhile, plain(@outcome&.worthwhile))
           def baseline = @page.typed_or(:baseline, plain(@outcome&.baseline))
 

@@ -11,9 +11,10 @@ module Hobrin
             attributes :name, :label, :value, :whole
           end
 
-          # Numbers that the text gives: path :: takes them; taken :: whether they were
+          # Numbers that the text gives: paths :: Array of [words, path] that take them, one for each
+          #   way to take them; taken :: whether they were
           class Offered < Value
-            attributes :offer, :path, :taken
+            attributes :offer, :paths, :taken
           end
 
           attr_reader :page
@@ -80,9 +81,25 @@ module Hobrin
               field(field, field.name)
             end]] unless form.two_groups
 
-            [["With it", form.fields.map { |field| field(field, field.name) }],
-             ["Without it", form.fields.map { |field| field(field, form.other(field.name)) }]]
+            [[capital(arms.with_name), form.fields.map { |field| field(field, field.name) }],
+             [capital(arms.without_name), form.fields.map { |field| field(field, form.other(field.name)) }]]
           end
+
+          # The two groups that the outcome compares.
+          def arms = page.reading.arms(outcome)
+
+          # How people came to the groups: [key, name, whether it is chosen], and its numbers as
+          # typed.
+          def allocations
+            page.choices(:allocation, Appraisal::Reported::Allocation::KINDS, (changed&.allocation&.kind || said_allocation).to_s)
+          end
+
+          def allocated(name)
+            stored = changed&.allocation&.public_send(name == :cluster_size ? :size : name)
+            page.typed_or(name, stored.is_a?(Float) ? format("%g", stored) : stored.to_s)
+          end
+
+          def adjusted? = page.errors.any? ? page.fields.checked?(:adjusted) : (changed&.allocation&.adjusted || false)
 
           # In which measure a printed effect is: [key, name, whether it is chosen]; none for other
           # forms.
@@ -95,8 +112,7 @@ module Hobrin
           end
 
           def text(name)
-            page.typed_or(name,
-                          name == :shown && taken ? taken.sentence.text : changed&.public_send(name).to_s)
+            page.typed_or(name, taken ? of_offer(name) : changed&.public_send(name).to_s)
           end
 
           def checked?(name)
@@ -110,12 +126,27 @@ module Hobrin
             return [] if changed && taken.nil?
 
             all_offers.each_with_index.map do |offer, place|
-              Offered.new(offer:, path: page.path_to_numbers(record, outcome, take: place),
-                          taken: offer == taken)
+              Offered.new(offer:, paths: paths(offer, place), taken: place == place_taken)
             end
           end
 
           private
+
+          # Where the sentence does not tell which group is which, the person says it.
+          def paths(offer, place)
+            take = ->(**rest) { page.path_to_numbers(record, outcome, take: place, **rest) }
+            return [["Take #{offer.says.join(" and ")}", take.call]] if offer.settled
+
+            offer.says.zip(%w[first second]).map { |says, group| ["#{says} is #{arms.with_name}", take.call(with: group)] }
+          end
+
+          def of_offer(name)
+            { shown: taken.sentence.text, group: taken.labels.first, comparison: taken.labels.last }.fetch(name, "")[0, 600]
+          end
+
+          # As title and abstract say it.
+          def said_allocation = CloseReading::UnitOfAllocation.of(record) || :single
+          def capital(text) = text[0].upcase + text[1..]
 
           def missing
             given = (@row.paper&.reported || []).map(&:outcome_id)
@@ -125,15 +156,19 @@ module Hobrin
           def all_offers
             @all_offers ||= page.reading.passages(record).flat_map do |passage|
               CloseReading::Offers.all_in(passage, outcome.sort.forms,
-                                          measures: outcome.sort.printed)
+                                          measures: outcome.sort.printed, arms:)
             end.first(12)
           end
 
           # The offer that was asked for, nil for none.
           def taken
+            offer = all_offers[place_taken] if outcome && place_taken
+            offer && !offer.settled && page.fields.text(:with) == "second" ? offer.turned : offer
+          end
+
+          def place_taken
             place = page.fields.number(:take)
-            all_offers[place] if outcome && place.is_a?(Integer) && place.between?(0,
-                                                                                   all_offers.size)
+            place if place.is_a?(Integer) && place.between?(0, all_offers.size)
           end
 
           # A ratio of any name is a ratio where printed effects are pooled as they are.

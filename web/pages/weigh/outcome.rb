@@ -51,6 +51,9 @@ module Hobrin
               "#{Appraisal::Outcome::BETTER.fetch(outcome.better)}"
           end
 
+          # Who is compared with whom, in words; nil for a share or a test.
+          def compared = (pool.arms.words if outcome.sort.compares?)
+
           # The name of the measure with the level of its intervals.
           def measured = "#{outcome.measure.name.sub(/\A./, &:upcase)} (#{outcome.way.level} %)"
 
@@ -74,7 +77,8 @@ module Hobrin
           def asides
             pool.aside.map do |study|
               why = study.reported.aside
-              Aside.new(study:, why: Appraisal::Together::WHY.fetch(why || :nothing),
+              silent = study.reported.irreversible ? :irreversible : :nothing
+              Aside.new(study:, why: Appraisal::Together::WHY.fetch(why || silent),
                         back: why && fields_of(study).merge(do: "back"))
             end
           end

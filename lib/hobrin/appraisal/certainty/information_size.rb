@@ -39,7 +39,7 @@ module Hobrin
           def of(pool, pooled)
             case pool.outcome.kind
             when "events" then of_counts(pool, pooled)
-            when "scale" then new(count: PEOPLE, there: pool.people,
+            when "scale" then new(count: PEOPLE, there: pool.effective_people,
                                   of: "people") if pool.people.positive?
             when "rate" then new(count: EVENTS, there: pool.events,
                                  of: "events") if pool.events.positive?
@@ -58,7 +58,7 @@ module Hobrin
             other = pooled.estimate.positive? ? baseline + size : baseline - size
             return unless other.positive? && other < 1
 
-            new(count: 2 * Statistics::SampleSize.each_group(baseline, other), there: pool.people, of: "people",
+            new(count: 2 * Statistics::SampleSize.each_group(baseline, other), there: pool.effective_people, of: "people",
                 from: baseline, to: other)
           end
         end

@@ -37,6 +37,9 @@ module Hobrin
         # The measures in which a printed effect may be; nil where any ratio or difference will do.
         def printed = (measures unless key == "ready")
 
+        # Whether two groups are compared, also in a printed effect.
+        def compares? = !%w[share test].include?(key)
+
         def two_groups? = %w[events scale rate].include?(key)
 
         # Whether a baseline in people of 100 means something for it.

@@ -4,64 +4,106 @@ module Hobrin
   module Appraisal
     class Reported
       # The effect of one result by a measure, as it is pooled.
-      module Effects
+      class Effects
         TWO_GROUPS = { risk_ratio: :log_risk_ratio, odds_ratio: :log_odds_ratio, risk_difference: :risk_difference,
                        peto_odds_ratio: :peto_log_odds_ratio }.freeze
         RATES = { rate_ratio: :log_rate_ratio, rate_difference: :rate_difference }.freeze
         private_constant :TWO_GROUPS, :RATES
 
-        class << self
-          # values :: as Values gives them; measure :: Outcome::Measure; turned :: whether the
-          #   scale runs the other way
-          # Gives a Statistics::Result; nil where the numbers tell nothing by that measure, or are
-          # an effect by another one.
-          def of(values, measure, turned: false)
-            case values
-            when Statistics::TwoByTwo then Statistics::TwoGroups.call(
-              turned ? opposite(values) : values, TWO_GROUPS.fetch(measure.key)
-            )
-            when Hash then turn(ready(values, measure), turned)
-            when Array then turn(of_array(values, measure), turned)
-            end
-          rescue ArgumentError
-            nil
+        # Those who did not have it in place of those who did.
+        def self.opposite(table)
+          table.with(events: table.total - table.events,
+                     comparison_events: table.comparison_total - table.comparison_events)
+        end
+
+        # values :: as Values gives them; turned :: whether the scale runs the other way than the
+        # outcome's; allocation :: Allocation
+        def initialize(values, turned: false, allocation: Allocation.new)
+          @values = values
+          @turned = turned
+          @allocation = allocation
+        end
+
+        # measure :: Outcome::Measure. Gives a Statistics::Result; nil where the numbers tell nothing
+        # by that measure, are an effect by another one, or cannot be reversed.
+        def by(measure)
+          result = case @values
+                   when Statistics::TwoByTwo then of_counts(measure)
+                   when Hash then ready(measure)
+                   when Array then turn(of_array(measure))
+                   end
+          larger(result)
+        rescue ArgumentError
+          nil
+        end
+
+        private
+
+        # The variance of a cluster-randomised trial, by its design effect: the same as counting
+        # so many fewer people.
+        def larger(result)
+          factor = @allocation.design_effect
+          return result if result.nil? || factor == 1.0
+
+          Statistics::Result.new(effect: result.effect, variance: result.variance * factor, counts: result.counts)
+        end
+
+        def of_counts(measure)
+          table = @turned ? Effects.opposite(@values) : @values
+          key = TWO_GROUPS.fetch(measure.key)
+          return Statistics::Paired.counts(table, key, correlation) if correlation
+
+          Statistics::TwoGroups.of([*table.cells.first(2), *table.cells.last(2).map { |cell| part(cell) }], key)
+        end
+
+        def of_array(measure)
+          case measure.key
+          when :mean_difference then of_means(:difference)
+          when :standardized then of_means(:standardized)
+          when :rate_ratio, :rate_difference
+            return if @turned
+
+            events, time, *others = @values
+            Statistics::Rates.call(events, time, *others.map { |number| part(number) }, RATES.fetch(measure.key))
+          when :share then Statistics::Shares.call(*@values)
           end
+        end
 
-          # Those who did not have it in place of those who did.
-          def opposite(table)
-            table.with(events: table.total - table.events,
-                       comparison_events: table.comparison_total - table.comparison_events)
-          end
+        def of_means(name)
+          one, two = @values
+          return Statistics::Paired.public_send(name, one, two, correlation) if correlation
 
-          private
+          Statistics::Means.public_send(name, one, two.with(size: part(two.size)))
+        end
 
-          def of_array(values, measure)
-            case measure.key
-            when :mean_difference then Statistics::Means.difference(*values)
-            when :standardized then Statistics::Means.standardized(*values)
-            when :rate_ratio, :rate_difference then Statistics::Rates.call(*values,
-                                                                           RATES.fetch(measure.key))
-            when :share then Statistics::Shares.call(*values)
-            end
-          end
+        def correlation = @allocation.kind == :crossover && !@allocation.adjusted ? @allocation.correlation : nil
 
-          # A ready-made effect is in the measure that the outcome has first; it cannot become
-          # another.
-          def ready(values, measure)
-            return unless values[:measure].nil? || values[:measure] == measure.key
+        # A number of a comparison group that several arms share.
+        def part(number) = @allocation.shared == 1 ? number : number.fdiv(@allocation.shared)
 
-            value, low, high, p = values.values_at(:value, :low, :high, :p)
-            ratio = measure.ratio?
-            low ? Statistics::ReadyMade.from_interval(value, low, high,
-                                                      ratio:) : Statistics::ReadyMade.from_p(value,
-                                                                                             p, ratio:)
-          end
+        # A ready-made effect is in the measure that the outcome has first; it cannot become
+        # another.
+        def ready(measure)
+          return unless @values[:measure].nil? || @values[:measure] == measure.key
 
-          def turn(result, turned)
-            return result unless result && turned
+          printed = printed(measure.ratio?)
+          return printed unless @turned
+          return turn(printed) if Reversing.by_sign?(measure.key)
 
-            Statistics::Result.new(effect: -result.effect, variance: result.variance)
-          end
+          Reversing.of_risks(printed, @values[:risk]) if Reversing.by_risks?(measure.key) && @values[:risk]
+        end
+
+        def printed(ratio)
+          value, low, high, p = @values.values_at(:value, :low, :high, :p)
+          return Statistics::ReadyMade.from_p(value, p, ratio:) unless low
+
+          Statistics::ReadyMade.from_interval(value, low, high, ratio:, level: (@values[:level] || 95) / 100.0)
+        end
+
+        def turn(result)
+          return result unless result && @turned
+
+          Statistics::Result.new(effect: -result.effect, variance: result.variance)
         end
       end
     end

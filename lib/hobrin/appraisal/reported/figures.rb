@@ -87,12 +87,18 @@ module Hobrin
 
         def estimate(read)
           value, low, high = read.values_at(:value, :low, :high)
+          within(read, :level, 50, 99.9)
+          within(read, :risk, 0, 100)
           above_nothing(read.slice(:value, :low, :high)) if @ratio
           return spread(read[:p], value) unless low || high
           return @errors[:high] = "Write both ends of the interval." unless low && high
           return @errors[:high] ||= "The lower end stands first." if high <= low
 
           @errors[:value] ||= "It lies outside its own interval." unless value.between?(low, high)
+        end
+
+        def within(read, name, least, most)
+          @errors[name] = "Enter a number from #{least} to #{most}." unless read[name].nil? || read[name].between?(least, most)
         end
 
         def above_nothing(numbers)

@@ -54,10 +54,12 @@ module Hobrin
                        field(:false_positives, "well, test positive", whole: true),
                        field(:true_negatives, "well, test negative", whole: true)]),
           new(key: "estimate", name: "The effect as printed", two_groups: false,
-              fields: [field(:value, "effect"), field(:low, "95 % from", needed: false),
+              fields: [field(:value, "effect"), field(:low, "interval from", needed: false),
                        field(:high, "to", needed: false),
                        field(:p, "or its p", needed: false),
-                       field(:people, "people in all", whole: true, needed: false)])
+                       field(:people, "people in all", whole: true, needed: false),
+                       field(:level, "level of the interval, if not 95 %", needed: false),
+                       field(:risk, "risk without it, of 100 (for a reversed scale)", needed: false)])
         ].freeze
 
         # Raises InputError (:form) for an unknown key.

@@ -30,6 +30,14 @@ module Hobrin
             plain.match?(NUMBER) ? plain.to_f : nil
           end
 
+          # Whether a measured number may be meant as thousands: "1,200", but not "0,125".
+          def ambiguous?(text) = text.to_s.strip.match?(/\A-?[1-9]\d{0,2},\d{3}\z/)
+
+          # text :: as above. Which of the two is meant, in a sentence.
+          def question(text)
+            "Is this #{whole(text)} or #{format("%g", number(text))}? Write it without the comma."
+          end
+
           private
 
           def bare(text)

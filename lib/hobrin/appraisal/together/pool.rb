@@ -5,13 +5,13 @@ module Hobrin
     class Together
       # What the results of an outcome say together.
       #
-      # outcome :: Outcome; studies :: Array of Study that are counted, in order of year
+      # outcome :: Outcome; arms :: Arms, the two groups that are compared; studies :: Array of Study that are counted, in order of year
       # aside :: Array of Study that are not, by hand or since they tell nothing
       # traps :: Array of Trap; pooled :: Statistics::Pooled, nil for fewer than two studies, for a
       #   test,
       #   and while a trap is open; tests :: Statistics::Bivariate::Pooled, for a test only
       class Pool < Value
-        attributes :outcome, :studies, :aside, :traps, :pooled, :tests
+        attributes :outcome, :arms, :studies, :aside, :traps, :pooled, :tests
 
         # By what papers can be told apart: key to words.
         GROUPS = { design: "how it was made", concern: "concern", people: "people like ours", place: "place like ours",
@@ -22,6 +22,9 @@ module Hobrin
         def results = studies.map(&:result)
         def open_traps = traps.select(&:open?)
         def people = studies.filter_map { |study| study.reported.people }.sum
+        # As many people, each randomised alone, as would tell as much.
+        def effective_people = studies.filter_map { |study| study.reported.effective_people }.sum
+
         def events = studies.filter_map { |study| study.reported.events }.sum
         def spread = Statistics::Heterogeneity.new(results)
 

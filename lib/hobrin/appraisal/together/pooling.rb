@@ -22,7 +22,7 @@ module Hobrin
 
           # Whether the counts themselves are weighed: each study gives them, and it is asked for.
           def by_counts?(studies, way)
-            way.model == :mantel_haenszel && studies.all? { |study| study.reported.table }
+            way.model == :mantel_haenszel && studies.all? { |study| study.reported.plain_table }
           end
 
           # How InverseVariance is to go about it. results :: how many there are
@@ -46,7 +46,7 @@ module Hobrin
 
           def weighed(studies, way)
             Statistics::MantelHaenszel.call(studies.map do |study|
-              study.reported.table
+              study.reported.plain_table
             end, way.weighed, level: way.share)
           end
         end

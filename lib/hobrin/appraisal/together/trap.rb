@@ -18,12 +18,18 @@ module Hobrin
           same_people: ["reports people who are here already", "Take the later report out"],
           again: ["gives the same people a second time", "Take this one out"],
           arm_twice: ["has one comparison group that would count twice", "Put its groups together"],
+          swapped: ["has its two groups the other way round than the question", "Swap the two groups"],
+          arms: ["compares other groups than the question does", "Take it out"],
+          clusters: ["was randomised by cluster, and nothing allows for that yet: enter the clusters under its numbers",
+                     "Take it out"],
+          crossover: ["is a crossover trial, and nothing allows for the pairs yet: enter the correlation under its numbers",
+                      "Take it out"],
           turned: ["seems to have a scale that runs the other way", "Turn its scale round"],
           changed: ["gives changes since the start, others give end values", "Take it out"],
           design: ["was not randomized, and trials are here", "Take it out"]
         }.freeze
         # What mends by changing the result; all others by taking it out.
-        CHANGES = %i[arm_twice turned].freeze
+        CHANGES = %i[arm_twice turned swapped].freeze
 
         def says = WORDS.fetch(key).first
         def mend = WORDS.fetch(key).last

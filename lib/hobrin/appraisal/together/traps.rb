@@ -10,9 +10,10 @@ module Hobrin
         private_constant :RANDOMIZED
 
         # outcome :: Outcome; studies :: Array of Study; same :: Hash of a record's id to the ids of
-        #   papers that report the same people
-        def initialize(outcome, studies, same: {})
+        #   papers that report the same people; arms :: Arms
+        def initialize(outcome, studies, same: {}, arms: outcome.arms)
           @outcome = outcome
+          @arms = arms
           @studies = studies.reject { |study| study.reported.aside }
           @same = same
           @by_paper = @studies.group_by(&:id)
@@ -31,8 +32,8 @@ module Hobrin
         def of(study)
           return [Trap.new(key: :retracted, study:, of: [])] if study.record.retracted?
 
-          [review(study), same_people(study), again(study), arm_twice(study), turned(study),
-           changed(study), design(study)].compact
+          [review(study), same_people(study), again(study), arm_twice(study), groups(study), turned(study),
+           changed(study), design(study), units(study)].compact
         end
 
         def trap(key, study, of) = of.any? ? Trap.new(key:, study:, of:) : nil
@@ -78,6 +79,22 @@ module Hobrin
           return if way.nil? || (way == @outcome.better) != study.reported.turned
 
           Trap.new(key: :turned, study:, of: [])
+        end
+
+        # Groups that stand the other way round, or are none of the two that are compared.
+        def groups(study)
+          key = study.reported.against(@arms) if @outcome.sort.compares?
+          Trap.new(key:, study:, of: []) if key
+        end
+
+        # Trials whose people were not randomised one by one, as their texts say.
+        def units(study)
+          allocation = study.reported.allocation
+          kind = allocation.kind == :single ? CloseReading::UnitOfAllocation.of(study.record) : allocation.kind
+          return if kind.nil? || kind == :single || allocation.adjusted || !(allocation.kind == :single || allocation.unadjusted?)
+          return unless @outcome.sort.compares?
+
+          Trap.new(key: kind == :cluster ? :clusters : :crossover, study:, of: [])
         end
 
         def changed(study)

@@ -6,10 +6,10 @@ module Hobrin
     class FindingsTable
       include Text::Numerals
 
-      # A line: papers, people, effect, without, with, words :: in words, "" where there is none
+      # A line: compared :: who with whom, nil for a share or a test; papers, people, effect, without, with, words :: in words, "" where there is none
       # level, certainty :: 1 to 4 and its word, nil where no paper is counted
       class Line < Value
-        attributes :outcome, :matters, :papers, :people, :effect, :measure, :without, :with, :level,
+        attributes :outcome, :compared, :matters, :papers, :people, :effect, :measure, :without, :with, :level,
                    :certainty, :words
       end
 
@@ -30,11 +30,20 @@ module Hobrin
 
       def line(row)
         pool = row.pool
-        Line.new(outcome: row.outcome, matters: Appraisal::Outcome::MATTERS.fetch(row.outcome.matters),
+        Line.new(outcome: row.outcome, compared: (pool.arms.words if row.outcome.sort.compares?),
+                 matters: Appraisal::Outcome::MATTERS.fetch(row.outcome.matters),
                  papers: pool.studies.size,
-                 people: pool.people.positive? ? number(pool.people) : "",
+                 people: people(pool),
                  effect: effect(row), measure: pool.measure.name, **hundred(row), level: row.certainty&.level,
                  certainty: row.certainty&.word, words: words(row))
+      end
+
+      # Of how many papers they are, where some do not say how many people they are about.
+      def people(pool)
+        return "" unless pool.people.positive?
+
+        giving = pool.studies.count { |study| study.reported.people }
+        giving == pool.studies.size ? number(pool.people) : "#{number(pool.people)} in #{giving} of them"
       end
 
       def effect(row)

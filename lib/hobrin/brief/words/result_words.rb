@@ -5,9 +5,10 @@ module Hobrin
     # What a paper gives for one outcome, in words.
     #
     # outcome :: its name; counted :: its groups; effect :: EffectWords of four counts, nil for
-    #   other numbers; other :: the effect of those, nil where they tell none
+    #   other numbers; other :: the effect of those, nil where they tell none; notes :: Array of
+    #   what else is to be known of it
     class ResultWords < Value
-      attributes :outcome, :counted, :effect, :other
+      attributes :outcome, :counted, :effect, :other, :notes
 
       # result :: EvidenceRow::Result
       def self.of(result)
@@ -15,11 +16,18 @@ module Hobrin
         effect = EffectWords.new(result.effect) if result.effect
         counted = effect ? effect.counted : told.groups(result.reported).compact.join(" · ")
         other = told.result(result.reported, result.outcome.way) unless effect
-        new(outcome: result.outcome.name, counted:, effect:, other:)
+        new(outcome: result.outcome.name, counted:, effect:, other:, notes: notes(result.reported))
       end
 
+      # Who was compared with whom, and what was done to the numbers.
+      def self.notes(reported)
+        groups = [reported.group, reported.comparison].reject(&:empty?).join(" compared with ")
+        [(groups unless groups.empty?), *reported.notes].compact
+      end
+      private_class_method :notes
+
       # All of it in one line.
-      def to_s = ["#{outcome}: #{counted}", *told].join("; ")
+      def to_s = ["#{outcome}: #{counted}", *told, *notes].join("; ")
 
       private
 

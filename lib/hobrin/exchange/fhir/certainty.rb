@@ -10,10 +10,11 @@ module Hobrin
         DOMAINS = { bias: "RiskOfBias", inconsistency: "Inconsistency", indirectness: "Indirectness",
                     imprecision: "Imprecision", unpublished: "PublicationBias", large: "LargeEffect",
                     gradient: "DoseResponseGradient", against: "PlausibleConfounding" }.freeze
-        STEPS = { -2 => "downcode2", -1 => "downcode1", 0 => "no-change", 1 => "upcode1",
-                  2 => "upcode2" }.freeze
+        # Of a reason to rate down, and of one to rate up.
+        DOWN = { -2 => "very-serious-concern", -1 => "serious-concern", 0 => "no-concern" }.freeze
+        UP = { 0 => "no-change", 1 => "upcode1", 2 => "upcode2" }.freeze
         LEVELS = { 4 => "high", 3 => "moderate", 2 => "low", 1 => "very-low" }.freeze
-        private_constant :TYPES, :RATINGS, :DOMAINS, :STEPS, :LEVELS
+        private_constant :TYPES, :RATINGS, :DOMAINS, :DOWN, :UP, :LEVELS
 
         class << self
           # certainty :: Appraisal::Certainty. Gives a Hash.
@@ -27,7 +28,7 @@ module Hobrin
           def subcomponent(line)
             why = line.judgement ? line.judgement.why : line.why
             { description: why.to_s.empty? ? nil : why,
-              **rated(DOMAINS.fetch(line.domain), STEPS.fetch(line.steps)) }.compact
+              **rated(DOMAINS.fetch(line.domain), (line.up? ? UP : DOWN).fetch(line.steps)) }.compact
           end
 
           def rated(type, rating)

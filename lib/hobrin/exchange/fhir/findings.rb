@@ -12,11 +12,13 @@ module Hobrin
         CODES = { risk_ratio: "C93152", odds_ratio: "C16932", peto_odds_ratio: "C16932", hazard_ratio: "C93150",
                   mean_difference: "0000457", standardized: "0000100", risk_difference: "0000424",
                   rate_ratio: "rate-ratio" }.freeze
-        # What an element is in a comparison, by its letter.
-        ELEMENTS = { "P" => "population", "I" => "exposure", "C" => "referenceExposure" }.freeze
-        private_constant :STATISTICS, :ESTIMATES, :ROLES, :CODES, :ELEMENTS
+        private_constant :STATISTICS, :ESTIMATES, :ROLES, :CODES
 
-        def call = material.table.rows.map { |row| evidence(row) }
+        # First those of the outcomes, then those of the papers behind each.
+        def call
+          rows = material.table.rows
+          rows.map { |row| evidence(row) } + rows.flat_map { |row| papers_of(row) }
+        end
 
         private
 
@@ -24,9 +26,23 @@ module Hobrin
           resource(
             "Evidence", "evidence #{row.outcome.id}",
             status: status, title: row.outcome.name, date: today, experimental: material.sample,
-            description: row.words, relatedArtifact: papers(row), variableDefinition: variables(row),
+            description: row.words, relatedArtifact: papers(row), note: notes(row), variableDefinition: variables(row),
             synthesisType: synthesis(row), statistic: statistic(row), certainty: certainty(row)
           )
+        end
+
+        def papers_of(row)
+          return [] if row.pool.tests
+
+          row.pool.studies.map { |study| PaperEvidence.new(material).of(row, study, variables(row)) }
+        end
+
+        # What was done to single results before they were pooled, and that the data are made up.
+        def notes(row)
+          said = row.pool.studies.flat_map do |study|
+            study.reported.notes.map { |note| "#{study.record.short_name}: #{note}." }
+          end
+          [*said, *(Report::SAMPLE if material.sample)].map { |text| { text: } }
         end
 
         def certainty(row) = [(Certainty.of(row.certainty) if row.certainty)].compact
@@ -38,12 +54,17 @@ module Hobrin
           end
         end
 
+        # The arms of the outcome, and not the question's, are what the numbers compare.
         def variables(row)
-          elements = question.elements.reject(&:blank?).filter_map do |one|
-            role = ELEMENTS[one.letter] or next
-            variable(role, "element #{one.key}", one.name)
-          end
-          [*elements, variable("measuredVariable", "outcome #{row.outcome.id}", row.outcome.name)]
+          population = question.elements.find { |one| one.letter == "P" && !one.blank? }
+          [(variable("population", "element #{population.key}", population.name) if population),
+           *(arms(row.pool.arms) if row.outcome.sort.compares?),
+           variable("measuredVariable", "outcome #{row.outcome.id}", row.outcome.name)].compact
+        end
+
+        def arms(arms)
+          [variable("exposure", "arm #{arms.with_name}", arms.with_name),
+           variable("referenceExposure", "arm #{arms.without_name}", arms.without_name)]
         end
 
         def variable(role, name, display)
@@ -60,27 +81,34 @@ module Hobrin
 
         def effect(row)
           told = row.pool.measure
-          code = CODES[told.key]
           ends = [row.effect.low, row.effect.high].map { |one| told.told(one) }
-          { statisticType: code ? coded(STATISTICS, code, told.name) : said(told.name),
-            sampleSize: size(row.pool), quantity: quantity(told.told(row.effect.estimate), told.per),
-            attributeEstimate: [interval(ends, row.pool.way.share), *spread(row)] }
+          { statisticType: type(told), sampleSize: size(row.pool),
+            quantity: quantity(told.told(row.effect.estimate), told),
+            attributeEstimate: [interval(ends, row.pool.way.share, told), *spread(row)],
+            modelCharacteristic: Model.of(row.pool) }.compact
         end
 
-        def quantity(value, unit = nil) = { value: value.round(6), unit: }.compact
+        def type(measure)
+          code = CODES[measure.key]
+          code ? coded(STATISTICS, code, measure.name) : said(measure.name)
+        end
 
-        def interval(ends, level)
-          { type: coded(ESTIMATES, "C53324", "interval"), level:,
-            range: { low: quantity(ends.min), high: quantity(ends.max) } }
+        def interval(ends, level, measure, type: coded(ESTIMATES, "C53324", "Confidence interval"))
+          { type:, level:, range: { low: quantity(ends.min, measure), high: quantity(ends.max, measure) } }
         end
 
         def spread(row)
-          return [] unless row.pool.pooled
+          pooled = row.pool.pooled or return []
 
-          { "0000420" => row.pool.pooled.i2,
-            "0000421" => row.pool.pooled.tau2 }.compact.map do |code, value|
-            { type: coded(ESTIMATES, code), quantity: quantity(value) }
-          end
+          [*{ "0000420" => pooled.i2, "0000421" => pooled.tau2, "0000419" => pooled.q, "C44185" => pooled.p }
+            .map { |code, value| { type: coded(ESTIMATES, code), quantity: number(value) } },
+           *predicted(row)]
+        end
+
+        def predicted(row)
+          ends = row.pool.pooled.prediction or return
+          told = row.pool.measure
+          interval(ends.map { |one| told.told(one) }, row.pool.way.share, told, type: said("prediction interval"))
         end
 
         # Of a hundred people: without it and with it.
@@ -88,22 +116,24 @@ module Hobrin
           return [] unless row.hundred
 
           without, with, *ends = row.hundred.map { |share| 100 * share }
-          [of_hundred("of 100 without", without),
-           { **of_hundred("of 100 with", with),
-             attributeEstimate: [interval(ends, row.pool.way.share)] }]
+          [of_hundred(row.pool.arms.without_name, without),
+           { **of_hundred(row.pool.arms.with_name, with),
+             attributeEstimate: [{ **interval(ends, row.pool.way.share, nil),
+                                   range: { low: per_hundred(ends.min), high: per_hundred(ends.max) } }] }]
         end
 
-        def of_hundred(description, value)
-          { description:, statisticType: coded(STATISTICS, "predictedRisk"),
-            quantity: quantity(value, "of 100") }
+        def of_hundred(arm, value)
+          { description: "of 100 people with #{arm}", statisticType: coded(STATISTICS, "predictedRisk"),
+            quantity: per_hundred(value) }
         end
 
         def test(row)
           %i[sensitivity specificity].map do |name|
             told = row.pool.tests.public_send(name)
-            { statisticType: said(name.to_s), sampleSize: size(row.pool),
-              quantity: quantity(100 * told.estimate, "of 100"),
-              attributeEstimate: [interval([100 * told.low, 100 * told.high], 0.95)] }
+            ends = [told.low, told.high].map { |one| per_hundred(100 * one) }
+            { statisticType: said(name.to_s), sampleSize: size(row.pool), quantity: per_hundred(100 * told.estimate),
+              attributeEstimate: [{ type: coded(ESTIMATES, "C53324", "Confidence interval"), level: 0.95,
+                                    range: { low: ends.first, high: ends.last } }] }
           end
         end
 

@@ -7,6 +7,9 @@ module Hobrin
     module Fhir
       # What the resources of a bundle have in common.
       class Resources
+        UCUM = "http://unitsofmeasure.org"
+        private_constant :UCUM
+
         # material :: Report::Material
         def initialize(material)
           @material = material
@@ -37,6 +40,18 @@ module Hobrin
         def reference(name, display) = { reference: "urn:uuid:#{id(name)}", display: }
         def coded(system, code, text = nil) = { coding: [{ system:, code: }], text: }.compact
         def said(text) = { text: }
+
+        # A number with its unit in UCUM. measure :: Appraisal::Outcome::Measure; a difference in
+        # the units of a scale has none that is known.
+        def quantity(value, measure)
+          return per_hundred(value) if measure&.of_hundred?
+          return number(value) if measure.nil? || measure.ratio? || measure.key == :standardized
+
+          { value: value.round(6) }
+        end
+
+        def number(value) = { value: value.round(6), unit: "1", system: UCUM, code: "1" }
+        def per_hundred(value) = { value: value.round(6), unit: "of 100", system: UCUM, code: "/100" }
         def today = material.brief.searched_on.iso8601
         # Signed briefs stand; others are drafts.
         def status = material.acting.signed.any? ? "active" : "draft"

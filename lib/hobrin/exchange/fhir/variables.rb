@@ -3,7 +3,8 @@
 module Hobrin
   module Exchange
     module Fhir
-      # An EvidenceVariable for each element of the question, and for each outcome.
+      # An EvidenceVariable for each element of the question, for each group that was compared, and for
+      # each outcome.
       class Variables < Resources
         def call
           elements = question.elements.reject(&:blank?).map do |one|
@@ -11,12 +12,19 @@ module Hobrin
           end
           outcomes = material.table.rows.map(&:outcome)
           better = Appraisal::Outcome::BETTER
-          elements + outcomes.map do |one|
+          elements + arms + outcomes.map do |one|
             variable("outcome #{one.id}", one.name, better.fetch(one.better))
           end
         end
 
         private
+
+        # The groups that the outcomes compare, each name once.
+        def arms
+          pools = material.table.rows.map(&:pool).select { |pool| pool.outcome.sort.compares? }
+          pools.flat_map { |pool| [pool.arms.with_name, pool.arms.without_name] }.uniq
+               .map { |name| variable("arm #{name}", name, "A group that was compared") }
+        end
 
         def variable(name, title, description)
           resource("EvidenceVariable", name, status: status, title:, description:, date: today,

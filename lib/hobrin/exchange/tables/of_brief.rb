@@ -6,7 +6,7 @@ module Hobrin
       # The tables of a brief: what was found for each outcome, what each paper gives, and what was
       # measured.
       class OfBrief
-        FINDINGS = ["Outcome", "Matters", "Papers", "People", "Measure", "Estimate", "Low", "High", "Without of 100",
+        FINDINGS = ["Outcome", "Compared", "Matters", "Papers", "People", "Measure", "Estimate", "Low", "High", "Without of 100",
                     "With of 100", "With, lowest", "With, highest", "Certainty", "In words"].freeze
         PAPERS = ["Id", "Title", "Authors", "Journal", "Year", "Retracted", "Design", "Level", "Outcome", "Numbers",
                   "Effect in words", "Finding"].freeze
@@ -29,7 +29,7 @@ module Hobrin
 
         def findings
           @material.table.rows.zip(@material.table.lines).map do |row, line|
-            [line.outcome.name, line.matters, line.papers, (row.pool.people if row.pool.people.positive?), line.measure,
+            [line.outcome.name, line.compared, line.matters, line.papers, (row.pool.people if row.pool.people.positive?), line.measure,
              *effect(row), *hundred(row), line.certainty, line.words]
           end
         end

@@ -11,8 +11,11 @@ module Hobrin
       class << self
         # table :: TwoByTwo; measure :: one of MEASURES. Gives a Result; nil where a study with no
         # outcome, or with nothing else, tells nothing.
-        def call(table, measure)
-          cells = table.cells
+        def call(table, measure) = of(table.cells, measure)
+
+        # cells :: with and without the outcome, first in the group with the intervention; Numerics
+        #   from 0, of a shared comparison group also parts of people
+        def of(cells, measure)
           return if tells_nothing?(cells, measure)
 
           effect, variance = public_send(measure, *corrected(cells, measure))

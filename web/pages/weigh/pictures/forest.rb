@@ -43,15 +43,16 @@ module Hobrin
 
           # What stands over the two columns of groups, and over the picture.
           def headings
-            @part.outcome.sort.two_groups? ? %w[With
-                                                Without] : [
-                                                  @part.outcome.kind == "share" ? "Had it" : "People", nil
-                                                ]
+            return [@pool.arms.with_name, @pool.arms.without_name].map { |name| capital(name) } if @part.outcome.sort.two_groups?
+
+            [@part.outcome.kind == "share" ? "Had it" : "People", nil]
           end
 
-          def less = @pool.measure.nothing ? "less with it" : "of 100"
+          def less = @pool.measure.nothing ? "less with #{@pool.arms.with_name}" : "of 100"
 
           private
+
+          def capital(text) = text[0].upcase + text[1..]
 
           def predicted
             @pool.pooled&.prediction && @pool.pooled.tau2.positive? ? [@pool.pooled.prediction] : []

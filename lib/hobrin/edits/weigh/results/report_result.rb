@@ -30,6 +30,8 @@ module Hobrin
           written = number ? result(inquiry).with(**given) : Appraisal::Reported.new(
             number: fresh(paper), **given
           )
+          raise InputError, written.questions if written.questions.any?
+
           Change.new(inquiry: inquiry.with_paper(paper.with_result(written)), kind: :result_written,
                      facts: named(inquiry, surroundings, written))
         end

@@ -32,9 +32,17 @@ module Hobrin
 
         def mended(paper, old)
           case trap
-          when :turned then paper.with_result(old.with(turned: !old.turned))
+          when :turned then paper.with_result(turned(old))
+          when :swapped then paper.with_result(old.swapped)
           when :arm_twice then together(paper, old)
           else paper.with_result(old.with(aside: trap))
+          end
+        end
+
+        # Raises InputError (:trap) for numbers that have no opposite.
+        def turned(old)
+          old.with(turned: !old.turned).tap do |one|
+            raise InputError, { trap: "#{one.irreversible} Its own page has a field for it." } if one.irreversible
           end
         end
 

@@ -17,8 +17,9 @@ module Hobrin
             told = Brief::MeasuredWords.new(pool.measure)
             rows = pool.studies.map { |study| row(study, pool, told) }
             rows << ["Together", "", told.of(pool.pooled)]
-            [words(pool.outcome.name, :strong), Pictures::Forest.of(pool),
-             grid(pool.outcome.name, ["Paper", "With · without", capital(pool.measure.name)], rows)]
+            columns = ["Paper", groups(pool), capital(pool.measure.name)]
+            [words(pool.outcome.name, :strong), words(pool.arms.words), Pictures::Forest.of(pool),
+             grid(pool.outcome.name, columns, rows), items(notes(pool))]
           end
 
           def row(study, pool, told)
@@ -26,6 +27,19 @@ module Hobrin
             effect = study.result.effect
             [study.record.short_name, told.groups(study.reported).compact.join(" · "),
              told.interval(effect, effect - reach, effect + reach)]
+          end
+
+          def groups(pool)
+            return "Groups" unless pool.outcome.sort.compares?
+
+            "#{capital(pool.arms.with_name)} · #{pool.arms.without_name}"
+          end
+
+          # What was done to single results before they were pooled.
+          def notes(pool)
+            pool.studies.reject { |study| study.reported.notes.empty? }.map do |study|
+              "#{study.record.short_name}: #{study.reported.notes.join("; ")}"
+            end
           end
 
           def capital(text) = text[0].upcase + text[1..]

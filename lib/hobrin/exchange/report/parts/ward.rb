@@ -49,7 +49,7 @@ module Hobrin
           def row(line)
             people = ", #{line.people}" unless line.people.empty?
             effect = "#{line.effect} #{line.measure}".strip
-            [line.outcome.name, "#{line.papers}#{people}", effect, line.without, line.with,
+            [[line.outcome.name, line.compared].compact.join(": "), "#{line.papers}#{people}", effect, line.without, line.with,
              line.certainty.to_s, line.words.to_s]
           end
 

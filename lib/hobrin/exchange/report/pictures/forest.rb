@@ -9,7 +9,8 @@ module Hobrin
           LEFT = 150
           ROW = 18
           WIDTH = 520
-          private_constant :LEFT, :ROW, :WIDTH
+          NOTE = 13
+          private_constant :LEFT, :ROW, :WIDTH, :NOTE
 
           # pool :: Appraisal::Together::Pool with a pooled value. Gives a Picture.
           def self.of(pool) = new(pool).call
@@ -22,16 +23,23 @@ module Hobrin
 
           def call
             @canvas = Canvas.new("Forest: #{@pool.outcome.name}", WIDTH,
-                                 (ROW * (@pool.studies.size + 1)) + 30)
+                                 (ROW * (@pool.studies.size + 1)) + 34 + (NOTE * below.size))
             @canvas.line(x(@scale.nothing), 4, x(@scale.nothing), bottom,
                          "dotted") if @scale.nothing
             @pool.studies.each_index { |place| study(place) }
             pooled
             axis
+            below.each_with_index { |words, place| @canvas.text(2, bottom + 32 + (NOTE * place), words) }
             @canvas.picture
           end
 
           private
+
+          # Who is compared with whom, and what was done to single results.
+          def below
+            noted = @pool.studies.map { |study| [study.record.short_name, study.reported.notes] }
+            [@pool.arms.words, *noted.reject { |_, notes| notes.empty? }.map { |name, notes| "#{name}: #{notes.join("; ")}" }].compact
+          end
 
           def ends
             @pool.results.map do |one|
