@@ -54,7 +54,7 @@ module Hobrin
 
       def name(given)
         chosen = given.slice(:measure, :model)
-        arms = given[:arms] ? { arms: Appraisal::Arms.new(**given[:arms]) } : {}
+        arms = given[:arms] ? { arms: CloseReading::Arms.new(**given[:arms]) } : {}
         edit(Edits::Weigh::WriteOutcome.new(outcome_id: nil, given: given.except(:arms, *chosen.keys).merge(arms)))
         return if chosen.empty?
 
@@ -105,7 +105,7 @@ module Hobrin
         passage = CloseReading::Passage.new(record.abstract)
         offer = CloseReading::Offers.all_in(passage, outcome.sort.forms,
                                             measures: outcome.sort.printed,
-                                            arms: Appraisal::Arms.of(outcome, inquiry.question)).fetch(place)
+                                            arms: outcome.arms.or(inquiry.question.arms)).fetch(place)
         group, comparison = offer.labels
         { form: offer.form, typed: offer.typed, measure: offer.measure, shown: offer.sentence.text, group:, comparison: }
       end

@@ -42,6 +42,12 @@ module Hobrin
 
     def element(key) = elements.find { |element| element.key == key }
 
+    # The two groups that it compares, as far as it says.
+    def arms
+      intervention, comparison = %w[I C].map { |key| element(key)&.name.to_s[0, CloseReading::Arms::LONGEST] }
+      CloseReading::Arms.new(intervention:, comparison:)
+    end
+
     # The elements that become blocks.
     def searched = elements.select(&:searched?)
 

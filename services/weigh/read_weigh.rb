@@ -18,8 +18,8 @@ module Hobrin
         @pools[outcome] ||= Appraisal::Together.new(outcome, entries(outcome), same:, arms: arms(outcome)).call
       end
 
-      # The two groups that an outcome compares: Appraisal::Arms.
-      def arms(outcome) = Appraisal::Arms.of(outcome, @inquiry.question)
+      # The two groups that an outcome compares: CloseReading::Arms.
+      def arms(outcome) = outcome.arms.or(@inquiry.question.arms)
 
       # Of the outcomes for which any paper gives numbers.
       def pools = @inquiry.weighing.outcomes.map { |outcome| pool(outcome) }

@@ -4,7 +4,7 @@ module Hobrin
   module Store
     # The step of Upgrades from format 7 to 8.
     module ToArms
-      ARMS = { with: "", without: "" }.freeze
+      ARMS = { intervention: "", comparison: "" }.freeze
       SINGLE = { kind: "single", size: nil, icc: nil, correlation: nil, adjusted: false, shared: 1 }.freeze
       private_constant :ARMS, :SINGLE
 

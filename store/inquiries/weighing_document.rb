@@ -61,7 +61,7 @@ module Hobrin
 
         def outcome(data)
           Appraisal::Outcome.new(**data, way: Appraisal::Outcome::Way.new(**data[:way]),
-                                         arms: Appraisal::Arms.new(**data[:arms]), judgements: judgements(data))
+                                         arms: CloseReading::Arms.new(**data[:arms]), judgements: judgements(data))
         end
 
         def finding(data)

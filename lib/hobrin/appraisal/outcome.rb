@@ -9,7 +9,7 @@ module Hobrin
     # worthwhile :: the smallest difference worth having, Float above 0 or nil: in people of 100 for
     #   what happens or not, for a share and for a test, else in the units of the measure
     # baseline :: what happens here now, in people of 100, 0 to 100, or nil
-    # arms :: Arms, which names the two groups that are compared; what it leaves open is taken from the
+    # arms :: CloseReading::Arms, which names the two groups that are compared; what it leaves open is taken from the
     #   question
     # way :: Way; judgements :: Hash of a domain of Certainty (Symbol) to Judgement
     class Outcome < Value
@@ -22,7 +22,7 @@ module Hobrin
 
       # Raises InputError naming the field.
       def initialize(id:, name:, kind: "events", better: :less, matters: :important, worthwhile: nil, baseline: nil,
-                     way: nil, judgements: {}, arms: Arms.blank)
+                     way: nil, judgements: {}, arms: CloseReading::Arms.blank)
         @id = id
         @name = name.to_s.strip.freeze
         @kind = Kind.fetch(kind).key

@@ -101,17 +101,12 @@ module Hobrin
         with(typed: turned, group: comparison, comparison: group)
       end
 
-      # How its groups stand against the two arms: :swapped where they stand the other way round,
-      # :arms where one is neither, nil where nothing speaks against them.
+      # How its groups stand against the two arms (CloseReading::Arms): :swapped where they stand the
+      # other way round, :arms where one is neither, nil where nothing speaks against them.
       def against(arms)
         return if arms.blank?
-        return by_sentence(arms) if group.empty? && comparison.empty?
 
-        sides = [group, comparison].map { |name| arms.side(name) unless name.empty? }
-        return :swapped if sides == %i[without with] || sides == [:without, nil] || sides == [nil, :with]
-
-        :arms if sides.first == :other || sides == %i[without without] || sides == %i[with with] ||
-                 (sides.last == :other && !arms.without.empty?)
+        group.empty? && comparison.empty? ? Against.sentence(self, arms) : Against.names(group, comparison, arms)
       end
 
       # How many of them had it; nil where that is not counted.
@@ -136,33 +131,12 @@ module Hobrin
 
       private
 
-      # What the sentence that gives the numbers calls the groups: only names of the arms count.
-      def by_sentence(arms)
-        passage = CloseReading::Passage.new(shown)
-        offer = CloseReading::Offers.all_in(passage, [form], arms:).find { |one| same_numbers?(one.typed) }
-        return unless offer
-
-        sides = offer.labels.map { |name| name.empty? ? nil : arms.side(name) }
-        turned = !same_numbers?(offer.typed, exactly: true)
-        return (:swapped unless offer.labels.all?(&:empty?)) if offer.settled && turned
-
-        :arms if sides == %i[without other] || sides == [:without, :without]
-      end
-
-      # Whether these are the typed numbers, or those with their groups swapped.
-      def same_numbers?(offered, exactly: false)
-        return false unless Form.fetch(form).two_groups
-
-        own, other = [typed, offered].map { |numbers| numbers.transform_values { |text| Typed.number(text) } }
-        own == other || (!exactly && own.values_at(*other.keys) && own.values.sort_by(&:to_f) == other.values.sort_by(&:to_f))
-      end
-
       # A printed effect of the second group against the first.
       def reciprocal
         value = ->(name) { Typed.number(typed[name]) if typed[name] }
         turn = ->(number) { ratio? ? format("%.6g", 1 / number) : format("%.6g", -number) }
         { **typed, value: turn[value[:value]], low: (turn[value[:high]] if value[:high]),
-          high: (turn[value[:low]] if value[:low]) }.compact
+                   high: (turn[value[:low]] if value[:low]) }.compact
       end
 
       def in_groups

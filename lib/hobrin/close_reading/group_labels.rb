@@ -29,7 +29,7 @@ module Hobrin
       private_constant :LABEL, :ENDS, :IN_GROUP, :GROUP_OF, :GIVEN, :NAMES, :LEADING, :NO_NAME, :BARE, :WORDS, :BESIDE, :BOTH
 
       # text :: the sentence; one, two :: [from, to] of the numbers of each group in it; arms ::
-      #   Appraisal::Arms
+      #   CloseReading::Arms
       def initialize(text, one, two, arms)
         @text = text
         @one, @two = one, two
@@ -95,7 +95,7 @@ module Hobrin
 
       # The name that tells a side best: one of a known side, else the last.
       def label(text, way)
-        names = candidates(text, way).map { |name| name.sub(LEADING, "").sub(/[.,;:\s]+\z/, "") }.reject { |name| name.match?(NO_NAME) }
+        names = candidates(text, way).map { |name| name.sub(LEADING, "").sub(/[.,;:\s]+\z/, "") }.grep_v(NO_NAME)
         names.find { |name| %i[with without].include?(@arms.side(name)) } || names.last
       end
 

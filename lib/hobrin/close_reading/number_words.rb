@@ -15,10 +15,15 @@ module Hobrin
       def self.in_figures(text)
         text.gsub(WORD) do |words|
           match = Regexp.last_match
-          number = match[:small] ? ONES.index(match[:small].downcase) : TENS.fetch(match[:tens].downcase) + ONES.index(match[:ones].to_s.downcase).to_i
-          number.to_s.rjust(words.size)
+          number(match).to_s.rjust(words.size)
         end
       end
+
+      def self.number(match)
+        tens, ones, small = match.values_at(:tens, :ones, :small).map { |word| word&.downcase }
+        small ? ONES.index(small) : TENS.fetch(tens) + ONES.index(ones.to_s).to_i
+      end
+      private_class_method :number
     end
   end
 end

@@ -20,14 +20,15 @@ module Hobrin
         end
       end
 
-      OTHER = Appraisal::Reported::Form::OTHER
+      # What stands before the name of a field of the comparison group.
+      OTHER = "comparison_"
       private_constant :OTHER
 
       class << self
         # passage :: Passage; forms :: keys of forms that are asked for; measures :: keys of those
-        #   that a ready-made effect may be in, nil for any; arms :: Appraisal::Arms, by which the
+        #   that a ready-made effect may be in, nil for any; arms :: Arms, by which the
         #   groups of a sentence are told apart. Gives an Array of Offer.
-        def all_in(passage, forms, measures: nil, arms: Appraisal::Arms.blank)
+        def all_in(passage, forms, measures: nil, arms: Arms.blank)
           found = passage.sentences.select(&:numbers?).flat_map { |sentence| of(sentence, arms, passage) }
           found.select do |offer|
             forms.include?(offer.form) && (offer.measure.nil? || measures.nil? || measures.include?(offer.measure))

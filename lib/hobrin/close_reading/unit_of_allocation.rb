@@ -8,7 +8,7 @@ module Hobrin
       CLUSTER = /\bcluster[- ]?(?:randomi[sz]ed|controlled|trial|crossover|level)|\bstepped[- ]wedge|
         \brandomi[sz]ed\sby\s(?:cluster|ward|unit|practice|home|hospital)|
         (?:\A|[.:;]\s+)(?:(?!(?:in|of|at|from|on)\b)[\p{L}\d’'-]+\s){0,4}
-          (?:wards|units|practices|homes|hospitals|clusters|villages|schools)\s(?:(?!(?:in|of|at|from|on)\b)[\p{L}]+\s){0,2}?
+          (?:wards|units|practices|homes|hospitals|clusters|villages|schools)\s(?:(?!(?:in|of|at|from|on)\b)\p{L}+\s){0,2}?
           were\srandom(?:i[sz]ed|ly\s(?:assigned|allocated))/ix
       CROSSOVER = /\bcross-?\s?over\b(?!\s(?:from|to|was\sallowed|after))/i
       private_constant :CLUSTER, :CROSSOVER

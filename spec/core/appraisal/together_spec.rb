@@ -112,4 +112,57 @@ RSpec.describe Hobrin::Appraisal::Together do
             pool.pooled.weights.sum.round(9)]).to eq([500, 1.0])
     expect(pool.egger.df).to eq(pool.studies.size - 2)
   end
+
+  describe "with its arms named" do
+    let(:arms) { Hobrin::CloseReading::Arms.new(intervention: "earplugs", comparison: "usual care") }
+    let(:outcome) { an_outcome(arms:) }
+
+    def keys(*entries) = together(outcome, *entries).open_traps.map(&:key)
+    def one(*cells, id: "one", **rest) = an_entry(id, a_result(*cells, **rest))
+
+    it "stops pooling for groups that stand the other way round, or are neither of the two" do
+      cells = [10, 50, 20, 50]
+      table = { ["earplugs", "usual care"] => [], ["", ""] => [], ["earplugs", ""] => [], ["the devices", "controls"] => [],
+                ["usual care", "earplugs"] => [:swapped], ["control", ""] => [:swapped], ["", "earplugs"] => [:swapped],
+                ["melatonin", "usual care"] => [:arms], %w[earplugs melatonin] => [:arms], %w[melatonin music] => [:arms] }
+      found = table.keys.to_h { |group, comparison| [[group, comparison], keys(one(*cells, group:, comparison:))] }
+      expect(found).to eq(table)
+      sentence = "In the control group 20 of 50 and in the earplug group 10 of 50 had delirium."
+      expect([keys(one(10, 50, 20, 50, shown: sentence)), keys(one(20, 50, 10, 50, shown: sentence))]).to eq([[], [:swapped]])
+    end
+
+    it "swaps the groups back in one press" do
+      wrong = a_result(20, 50, 10, 50, group: "usual care", comparison: "earplugs")
+      right = wrong.swapped
+      expect([right.typed.values, right.group, right.comparison]).to eq([%w[10 50 20 50], "earplugs", "usual care"])
+      expect([right.swapped, right.against(arms)]).to eq([wrong, nil])
+      printed = a_result("2.0", "1.25", "3.2", form: "estimate", measure: :risk_ratio).swapped
+      expect(printed.typed.slice(:value, :low, :high).values).to eq(%w[0.5 0.3125 0.8])
+    end
+
+    it "warns of clusters and pairs until they are allowed for" do
+      kinds = { "A cluster randomised trial" => :clusters, "A crossover trial" => :crossover, "A trial" => nil }
+      allocation = Hobrin::Appraisal::Reported::Allocation
+      kinds.each do |title, key|
+        entry = ->(**rest) { an_entry("one", a_result(10, 50, 20, 50, **rest), title:) }
+        expect([title, keys(entry[])]).to eq([title, [key].compact])
+        expect(keys(entry[allocation: allocation.new(adjusted: true)])).to eq([])
+      end
+      clustered = ->(**rest) { keys(one(10, 50, 20, 50, allocation: allocation.new(kind: :cluster, **rest))) }
+      expect([clustered[], clustered[size: 20]]).to eq([[:clusters], []])
+      crossed = ->(**rest) { keys(one(10, 50, 20, 50, allocation: allocation.new(kind: :crossover, **rest))) }
+      expect([crossed[], crossed[correlation: 0.4]]).to eq([[:crossover], []])
+    end
+
+    it "takes one comparison group for two arms once it is split among them" do
+      half = Hobrin::Appraisal::Reported::Allocation.new(shared: 2)
+      two = lambda do |**rest|
+        results = [["plugs", 10], ["plugs and masks", 12]].each_with_index.map do |(group, events), place|
+          a_result(events, 50, 20, 50, number: place + 1, group: "ear#{group}", **rest)
+        end
+        results.map { |result| an_entry("one", result) }
+      end
+      expect([keys(*two[]), keys(*two[allocation: half])]).to eq([[:arm_twice], []])
+    end
+  end
 end

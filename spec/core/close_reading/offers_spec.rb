@@ -4,7 +4,7 @@ require "yaml"
 
 RSpec.describe Hobrin::CloseReading::Offers do
   sentences = YAML.safe_load_file(File.expand_path("../../fixtures/offers.yml", __dir__))
-  arms = Hobrin::Appraisal::Arms.new(with: "earplugs", without: "usual care")
+  arms = Hobrin::CloseReading::Arms.new(intervention: "earplugs", comparison: "usual care")
 
   def offer(text, form, arms)
     described_class.all_in(Hobrin::CloseReading::Passage.new(text), [form], arms:).first

@@ -95,7 +95,7 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
     of_papers = rows.flat_map { |row| row.pool.tests ? [] : row.pool.studies.map { |study| "#{row.outcome.name}: #{study.label}" } }
     expect(evidence.map { |one| one["title"] }).to eq(rows.map { |row| row.outcome.name } + of_papers)
     roles = evidence.flat_map { |one| one["variableDefinition"] }.group_by { |one| one.dig("variableRole", "coding", 0, "code") }
-    exposed = rows.select { |row| row.outcome.sort.compares? }.map { |row| row.pool.arms.with_name }
+    exposed = rows.select { |row| row.outcome.sort.compares? }.map { |row| row.pool.arms.intervention_name }
     expect(roles.fetch("exposure", []).map { |one| one.dig("observed", "display") }.uniq).to eq(exposed.uniq)
     evidence.first(rows.size).zip(rows).select { |_, row| row.effect }.each do |one, row|
       asked = [row.effect.estimate, row.effect.low, row.effect.high].map { |value| row.pool.measure.told(value) }

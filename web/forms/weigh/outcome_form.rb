@@ -43,9 +43,13 @@ module Hobrin
             all = { name: fields.text(:name), kind: fields.some_text(:kind), better: fields.some_text(:better),
                     matters: fields.some_text(:matters) }.compact
             all[:worthwhile] = decimal(:worthwhile) if fields.sent?(:worthwhile)
-            all[:arms] = Appraisal::Arms.new(with: fields.text(:with), without: fields.text(:without)) if fields.sent?(:with)
+            all[:arms] = arms if fields.sent?(:intervention)
             all[:baseline] = decimal(:baseline) if fields.sent?(:baseline)
             all
+          end
+
+          def arms
+            CloseReading::Arms.new(intervention: fields.text(:intervention), comparison: fields.text(:comparison))
           end
 
           def way

@@ -6,7 +6,7 @@ module Hobrin
       module Weigh
         # What one paper gives for an outcome, and whether it counts.
         class ResultForm < Form
-          DEEDS = %i[write drop out back mend count].freeze
+          DEEDS = %i[write drop out back mend split count].freeze
           NAMES = Appraisal::Reported::Form::ALL.flat_map(&:names).uniq.freeze
           private_constant :DEEDS, :NAMES
 
@@ -17,10 +17,10 @@ module Hobrin
             when :drop then Edits::Weigh::DropResult.new(record_id:, number: result)
             when :out, :back then Edits::Weigh::CountResult.new(record_id:, number: result,
                                                                 counts: fields.text(:do) == "back")
-            when :mend, :count
+            when :mend, :split, :count
               trap = fields.one_of(:trap, Appraisal::Together::Trap::WORDS.keys)
               Edits::Weigh::SettleTrap.new(record_id:, number: result, trap:,
-                                           mend: fields.text(:do) == "mend")
+                                           mend: fields.text(:do) == "split" ? :split : fields.text(:do) == "mend")
             else unknown
             end
           end

@@ -46,7 +46,7 @@ module Hobrin
           def arm(name) = @page.typed_or(name, @outcome&.arms&.public_send(name).to_s)
 
           def proposed
-            @proposed ||= Appraisal::Arms.of(@outcome || Appraisal::Outcome.new(id: 1, name: "x"), @page.question)
+            @proposed ||= (@outcome&.arms || CloseReading::Arms.blank).or(@page.question.arms)
           end
 
           def worthwhile = @page.typed_or(:worthwhile, plain(@outcome&.worthwhile))

@@ -81,8 +81,8 @@ module Hobrin
               field(field, field.name)
             end]] unless form.two_groups
 
-            [[capital(arms.with_name), form.fields.map { |field| field(field, field.name) }],
-             [capital(arms.without_name), form.fields.map { |field| field(field, form.other(field.name)) }]]
+            [[capital(arms.intervention_name), form.fields.map { |field| field(field, field.name) }],
+             [capital(arms.comparison_name), form.fields.map { |field| field(field, form.other(field.name)) }]]
           end
 
           # The two groups that the outcome compares.
@@ -137,7 +137,7 @@ module Hobrin
             take = ->(**rest) { page.path_to_numbers(record, outcome, take: place, **rest) }
             return [["Take #{offer.says.join(" and ")}", take.call]] if offer.settled
 
-            offer.says.zip(%w[first second]).map { |says, group| ["#{says} is #{arms.with_name}", take.call(with: group)] }
+            offer.says.zip(%w[first second]).map { |says, group| ["#{says} is #{arms.intervention_name}", take.call(with: group)] }
           end
 
           def of_offer(name)

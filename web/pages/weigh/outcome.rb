@@ -11,9 +11,10 @@ module Hobrin
                     "groups" => "Groups", "small" => "Small papers", "is" => "What it is" }.freeze
           private_constant :PARTS
 
-          # An open trap: of :: in words; fields :: of the presses that settle it
+          # An open trap: of :: in words; fields :: of the presses that settle it; path :: to the
+          #   numbers
           class Snare < Value
-            attributes :trap, :of, :fields
+            attributes :trap, :of, :fields, :path
           end
 
           # A result that is not counted: back :: fields that count it again, nil where nothing
@@ -70,7 +71,8 @@ module Hobrin
           def snares
             pool.open_traps.map do |trap|
               Snare.new(trap:, of: trap.of.map { |one| named(one) }.join(", "),
-                        fields: fields_of(trap.study).merge(trap: trap.key))
+                        fields: fields_of(trap.study).merge(trap: trap.key),
+                        path: page.path_to_numbers(trap.study.record, outcome, result: trap.study.number))
             end
           end
 

@@ -47,7 +47,7 @@ module Hobrin
 
         # In words; nil where there is nothing to say.
         def words
-          said = [of_clusters, of_crossover, (("comparison group split among #{shared} arms") if shared > 1)].compact
+          said = [of_clusters, of_crossover, ("comparison group split among #{shared} arms" if shared > 1)].compact
           said.join("; ") unless said.empty?
         end
 

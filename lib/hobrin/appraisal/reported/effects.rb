@@ -42,10 +42,10 @@ module Hobrin
         # The variance of a cluster-randomised trial, by its design effect: the same as counting
         # so many fewer people.
         def larger(result)
-          factor = @allocation.design_effect
-          return result if result.nil? || factor == 1.0
+          return if result.nil?
 
-          Statistics::Result.new(effect: result.effect, variance: result.variance * factor, counts: result.counts)
+          Statistics::Result.new(effect: result.effect, variance: result.variance * @allocation.design_effect,
+                                 counts: result.counts)
         end
 
         def of_counts(measure)

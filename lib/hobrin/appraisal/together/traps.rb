@@ -71,7 +71,7 @@ module Hobrin
           shared = earlier(study).select do |other|
             other.reported.group != own.group && other.reported.comparison_key == own.comparison_key
           end
-          trap(:arm_twice, study, shared)
+          trap(:arm_twice, study, shared) unless own.allocation.shared > shared.size
         end
 
         def turned(study)
@@ -89,12 +89,11 @@ module Hobrin
 
         # Trials whose people were not randomised one by one, as their texts say.
         def units(study)
-          allocation = study.reported.allocation
-          kind = allocation.kind == :single ? CloseReading::UnitOfAllocation.of(study.record) : allocation.kind
-          return if kind.nil? || kind == :single || allocation.adjusted || !(allocation.kind == :single || allocation.unadjusted?)
-          return unless @outcome.sort.compares?
+          own = study.reported.allocation
+          return if own.adjusted || !@outcome.sort.compares?
 
-          Trap.new(key: kind == :cluster ? :clusters : :crossover, study:, of: [])
+          kind = own.kind == :single ? CloseReading::UnitOfAllocation.of(study.record) : (own.kind if own.unadjusted?)
+          Trap.new(key: { cluster: :clusters, crossover: :crossover }.fetch(kind), study:, of: []) if kind
         end
 
         def changed(study)

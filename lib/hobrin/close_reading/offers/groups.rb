@@ -25,7 +25,7 @@ module Hobrin
         COUNTED = [
           /(?<![\d.,·])(?<part>#{COUNT})\s(?:#{WHO})(?:\s?\(#{PERCENT}\))?\s(?:out of|of|among)\s(?:the\s)?(?<whole>#{COUNT})(?![\d.,]*\d|%)/i,
           /(?<![\d.,·])(?<part>#{COUNT})(?:\s(?:#{WHO}))?\s?\(#{PERCENT}\)[^.;\d]{1,60}?\(\s?n\s?=\s?(?<whole>#{COUNT})\)/i,
-          /\b(?:of|among)\s(?:the\s)?(?<whole>#{COUNT})\s(?:#{WHO})?[^.;\d]{0,60}?[,\s](?<part>#{COUNT})(?![\d.,·]*\d|\s?(?:%|of\b|out of|\/|(?:#{WHO})\sof))/i,
+          %r{\b(?:of|among)\s(?:the\s)?(?<whole>#{COUNT})\s(?:#{WHO})?[^.;\d]{0,60}?[,\s](?<part>#{COUNT})(?![\d.,·]*\d|\s?(?:%|of\b|out of|/|(?:#{WHO})\sof))}i,
           /(?<percent>\d+(?:[.·]\d+)?)\s?%\sof\s(?:the\s)?(?<whole>#{COUNT})(?![\d.,]*\d)/i
         ].freeze
         SD = /(?:SD|standard deviation)/i

@@ -56,7 +56,7 @@ module Hobrin
             record = @records[paper.record_id]
             [record, paper, reported] if record && @inquiry.kept_ids.include?(record.id)
           end
-          Appraisal::Together.new(outcome, entries, same:, arms: Appraisal::Arms.of(outcome, @inquiry.question)).call
+          Appraisal::Together.new(outcome, entries, same:, arms: outcome.arms.or(@inquiry.question.arms)).call
         end
 
         def together(pool)

@@ -63,8 +63,8 @@ module Hobrin
         end
 
         def arms(arms)
-          [variable("exposure", "arm #{arms.with_name}", arms.with_name),
-           variable("referenceExposure", "arm #{arms.without_name}", arms.without_name)]
+          [variable("exposure", "arm #{arms.intervention_name}", arms.intervention_name),
+           variable("referenceExposure", "arm #{arms.comparison_name}", arms.comparison_name)]
         end
 
         def variable(role, name, display)
@@ -116,10 +116,10 @@ module Hobrin
           return [] unless row.hundred
 
           without, with, *ends = row.hundred.map { |share| 100 * share }
-          [of_hundred(row.pool.arms.without_name, without),
-           { **of_hundred(row.pool.arms.with_name, with),
+          [of_hundred(row.pool.arms.comparison_name, without),
+           { **of_hundred(row.pool.arms.intervention_name, with),
              attributeEstimate: [{ **interval(ends, row.pool.way.share, nil),
-                                   range: { low: per_hundred(ends.min), high: per_hundred(ends.max) } }] }]
+               range: { low: per_hundred(ends.min), high: per_hundred(ends.max) } }] }]
         end
 
         def of_hundred(arm, value)

@@ -16,13 +16,13 @@ module Hobrin
           def of(pool)
             return unless pool.pooled
 
-            codes = [["metaAnalysis", "Meta-analysis"], effects(pool.way), weights(pool), TAU[pool.way.model], knapp(pool)]
+            codes = [%w[metaAnalysis Meta-analysis], effects(pool.way), weights(pool), TAU[pool.way.model], knapp(pool)]
             codes.compact.map { |code, display| { code: { coding: [{ system: CODES, code:, display: }] } } }
           end
 
           private
 
-          def effects(way) = way.random? ? ["effectsRandom", "Random-effects"] : ["effectsFixed", "Fixed-effects"]
+          def effects(way) = way.random? ? %w[effectsRandom Random-effects] : %w[effectsFixed Fixed-effects]
 
           def weights(pool)
             return ["poolPeto", "Peto method"] if pool.measure.key == :peto_odds_ratio

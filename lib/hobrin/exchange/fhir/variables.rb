@@ -22,7 +22,7 @@ module Hobrin
         # The groups that the outcomes compare, each name once.
         def arms
           pools = material.table.rows.map(&:pool).select { |pool| pool.outcome.sort.compares? }
-          pools.flat_map { |pool| [pool.arms.with_name, pool.arms.without_name] }.uniq
+          pools.flat_map { |pool| [pool.arms.intervention_name, pool.arms.comparison_name] }.uniq
                .map { |name| variable("arm #{name}", name, "A group that was compared") }
         end
 

@@ -43,12 +43,12 @@ module Hobrin
 
           # What stands over the two columns of groups, and over the picture.
           def headings
-            return [@pool.arms.with_name, @pool.arms.without_name].map { |name| capital(name) } if @part.outcome.sort.two_groups?
+            return [@pool.arms.intervention_name, @pool.arms.comparison_name].map { |name| capital(name) } if @part.outcome.sort.two_groups?
 
             [@part.outcome.kind == "share" ? "Had it" : "People", nil]
           end
 
-          def less = @pool.measure.nothing ? "less with #{@pool.arms.with_name}" : "of 100"
+          def less = @pool.measure.nothing ? "less with #{@pool.arms.intervention_name}" : "of 100"
 
           private
 

@@ -5,7 +5,8 @@ module Hobrin
     module Weigh
       # Deals with a trap: mends it, or counts the result in spite of it.
       #
-      # trap :: key of Appraisal::Together::Trap::WORDS; mend :: false to count it as it is
+      # trap :: key of Appraisal::Together::Trap::WORDS; mend :: false to count it as it is; :split,
+      #   for groups that share their comparison, to split that among them
       class SettleTrap < ResultEdit
         attributes :record_id, :number, :trap, :mend
 
@@ -34,7 +35,7 @@ module Hobrin
           case trap
           when :turned then paper.with_result(turned(old))
           when :swapped then paper.with_result(old.swapped)
-          when :arm_twice then together(paper, old)
+          when :arm_twice then mend == :split ? split(paper, old) : together(paper, old)
           else paper.with_result(old.with(aside: trap))
           end
         end
@@ -46,11 +47,21 @@ module Hobrin
           end
         end
 
+        # Each of the groups has its part of the comparison group.
+        def split(paper, old)
+          arms = sharing(paper, old)
+          arms.reduce(paper) do |now, one|
+            now.with_result(one.with(allocation: one.allocation.with(shared: arms.size)))
+          end
+        end
+
+        def sharing(paper, old)
+          paper.reported.select { |one| one.aside.nil? && one.comparison_key == old.comparison_key }
+        end
+
         # The first of the groups takes in the others, which stay, aside.
         def together(paper, old)
-          arms = paper.reported.select do |one|
-            one.aside.nil? && one.comparison_key == old.comparison_key
-          end
+          arms = sharing(paper, old)
           joined = Appraisal::Reported::Arms.together(arms)
           arms.drop(1).map do |one|
             one.with(aside: :arm_twice)

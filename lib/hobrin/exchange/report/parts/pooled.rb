@@ -32,7 +32,7 @@ module Hobrin
           def groups(pool)
             return "Groups" unless pool.outcome.sort.compares?
 
-            "#{capital(pool.arms.with_name)} · #{pool.arms.without_name}"
+            "#{capital(pool.arms.intervention_name)} · #{pool.arms.comparison_name}"
           end
 
           # What was done to single results before they were pooled.

@@ -1,13 +1,12 @@
 # frozen_string_literal: true
 
 module Hobrin
-  module Appraisal
-    # The two arms that an outcome compares: who is "with" and who is "without". A name in words,
-    # either may be empty where nobody has said.
+  module CloseReading
+    # The two groups that are compared. Either name may be empty where nobody has said.
     #
-    # with, without :: Strings
+    # intervention, comparison :: Strings
     class Arms < Value
-      attributes :with, :without
+      attributes :intervention, :comparison
 
       LONGEST = 120
       # A word without its ending.
@@ -25,38 +24,40 @@ module Hobrin
       NEGATED = /\A(?:the )?(?:no|not|without|never|non)(?:\b|-)/i
       private_constant :GENERIC_WITH, :GENERIC_WITHOUT, :USUAL, :FILLING, :NEGATED
 
-      # outcome :: Outcome; question :: Question. Gives the arms that the outcome names; what it
-      # leaves open is taken from the question's intervention and comparison.
-      def self.of(outcome, question)
-        named = ->(key) { question.elements.find { |element| element.key == key }&.name.to_s[0, LONGEST] }
-        new(with: outcome.arms.with.empty? ? named["I"] : outcome.arms.with,
-            without: outcome.arms.without.empty? ? named["C"] : outcome.arms.without)
-      end
+      def self.blank = new(intervention: "", comparison: "")
 
-      def self.blank = new(with: "", without: "")
-
-      # Raises InputError (:with, :without).
-      def initialize(with:, without:)
-        @with, @without = [with, without].map { |name| name.to_s.strip.freeze }
+      # Raises InputError (:intervention, :comparison).
+      def initialize(intervention:, comparison:)
+        @intervention, @comparison = [intervention, comparison].map { |name| name.to_s.strip.freeze }
         long = to_h.select { |_, name| name.size > LONGEST }
-        raise InputError, long.transform_values { "Keep this to #{LONGEST} characters." } unless long.empty?
+        raise(InputError, long.transform_values { "Keep this to #{LONGEST} characters." }) unless long.empty?
 
         freeze
       end
 
-      def blank? = with.empty? && without.empty?
+      # The same, with what it leaves open from another Arms.
+      def or(other)
+        with(**to_h.merge(other.to_h) { |_, own, others| own.empty? ? others : own })
+      end
+
+      def blank? = intervention.empty? && comparison.empty?
 
       # In words: what is compared with what; nil where nothing is said.
       def words
         return if blank?
-        return "#{with} compared with no #{with}" if without.empty?
+        return "#{intervention} compared with no #{intervention}" if comparison.empty?
 
-        "#{with.empty? ? "the intervention" : with} compared with #{without}"
+        "#{intervention.empty? ? "the intervention" : intervention} compared with #{comparison}"
       end
 
       # Names for the two, also where nothing is said.
-      def with_name = with.empty? ? "intervention" : with
-      def without_name = without.empty? ? (with.empty? ? "comparison" : "without #{with}") : without
+      def intervention_name = intervention.empty? ? "intervention" : intervention
+
+      def comparison_name
+        return comparison unless comparison.empty?
+
+        intervention.empty? ? "comparison" : "no #{intervention}"
+      end
 
       # Which arm a group is by its name. Gives :with, :without, :other for neither, nil where the
       # name does not tell.
@@ -64,7 +65,7 @@ module Hobrin
         words = telling(name)
         return :without if words.intersect?(GENERIC_WITHOUT)
 
-        own, others = [telling(with), telling(without)]
+        own, others = [telling(intervention), telling(comparison)]
         near, far = [words & (own - others), words & (others - own)].map(&:size)
         return (:without if near.positive? || (words - GENERIC_WITH).empty?) if name.match?(NEGATED)
         return near > far ? :with : :without if near != far
@@ -75,7 +76,7 @@ module Hobrin
       private
 
       def general(name, words)
-        return without.empty? || without.match?(USUAL) ? :without : :other if name.match?(USUAL)
+        return comparison.empty? || comparison.match?(USUAL) ? :without : :other if name.match?(USUAL)
         return :with if words.intersect?(GENERIC_WITH) || name.strip.casecmp?("with")
 
         :other unless words.empty? || blank?
