@@ -15,7 +15,7 @@ RSpec.describe "Act over the web", :sample, :client do
     expect(page.css(".run-chart circle").size).to eq(24)
     expect(page.css(".run-chart .chart-middle, .run-chart .chart-target, .run-chart .chart-start").size).to eq(3)
     expect(page.css(".run-chart .chart-limit").size).to eq(2)
-    expect(page.at_css(".pool-facts").text).to include("33.3 of 100 before, 13.3 of 100 since",
+    expect(page.at_css(".pool-facts").text).to include("Median 33.3 of 100 before, 13.3 of 100 since",
                                                        "12 of 12 points since", "this is a change")
     expect(page.css(".small-table tbody tr").size).to eq(24)
     expect(page.at_css("#numbers").text.strip.lines.map(&:strip)).to eq(weeks.map { |one|

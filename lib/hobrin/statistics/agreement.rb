@@ -53,12 +53,31 @@ module Hobrin
 
         value = (sum { |one, two| weights[one][two] * part(one, two) } - chance) / (1 - chance)
         error = error(weights, value, chance)
-        Kappa.new(value:, error:, interval: interval(value, Normal::Z95 * error))
+        of_kappa(value, error)
       end
 
-      # Kappa as it would be if every kind were as frequent as every other (Byrt, Bishop and Carlin
-      # 1993, for more than two kinds by the same formula); nil without papers.
-      def adjusted = share && (((table.size * share) - 1) / (table.size - 1))
+      # Prevalence- and bias-adjusted kappa: as it would be if every kind were as frequent as every
+      # other (Byrt, Bishop and Carlin 1993, for more than two kinds by the same formula, which is
+      # Brennan and Prediger's), with the error of the share that agrees. A Kappa; nil without
+      # papers.
+      def adjusted
+        return unless share
+
+        kinds = table.size.to_f
+        of_kappa(((kinds * share) - 1) / (kinds - 1),
+                 kinds / (kinds - 1) * Math.sqrt(share * (1 - share) / total))
+      end
+
+      # Gwet's AC1, whose chance agreement does not rise where nearly all are of one kind, with his
+      # error (Gwet, Br J Math Stat Psychol 2008;61:29; from memory). A Kappa; nil without papers.
+      def ac1
+        return unless share
+
+        means = rows.zip(columns).map { |pair| pair.sum / 2 }
+        chance = means.sum { |mean| mean * (1 - mean) } / (table.size - 1)
+        value = (share - chance) / (1 - chance)
+        of_kappa(value, ac1_error(means, chance, value))
+      end
 
       # How much of all the most frequent kind is, over both readers, of one; nil without papers.
       def prevalence
@@ -66,6 +85,19 @@ module Hobrin
       end
 
       private
+
+      def of_kappa(value, error)
+        Kappa.new(value:, error:, interval: interval(value, Normal::Z95 * error))
+      end
+
+      def ac1_error(means, chance, value)
+        others = table.size - 1.0
+        agreed = table.each_index.sum { |kind| part(kind, kind) * (1 - means[kind]) } / others
+        all = sum { |one, two| part(one, two) * ((1 - ((means[one] + means[two]) / 2))**2) } / (others**2)
+        spread = (share * (1 - share)) - (4 * (1 - value) * (agreed - (share * chance))) +
+                 (4 * ((1 - value)**2) * (all - (chance**2)))
+        Math.sqrt([spread, 0].max / total) / (1 - chance)
+      end
 
       def part(one, two) = table[one][two].fdiv(total)
       def rows = table.map { |row| row.sum.fdiv(total) }

@@ -4,9 +4,10 @@ module Hobrin
   module Statistics
     # What an Agreement says, in sentences.
     class AgreementWords
-      # Above this share of one kind kappa says little.
+      # Above this share of one kind a kappa below LOW says little (common practice, no source).
       ONE_SIDED = 0.85
-      private_constant :ONE_SIDED
+      LOW = 0.6
+      private_constant :ONE_SIDED, :LOW
 
       # agreement :: Agreement; what :: the kinds in a word, such as "verdicts"; weighting :: as
       #   Agreement#kappa takes it; of :: what kappa is told of, where that is not plain
@@ -42,12 +43,17 @@ module Hobrin
         "of what chance leaves open, they agree on #{percent(value)}."
       end
 
+      # Only where kappa is low is that put down to one kind being so frequent.
       def one_sided
-        return [] if @agreement.prevalence < ONE_SIDED || @kappa.nil?
+        return [] if @agreement.prevalence < ONE_SIDED || @kappa.nil? || @kappa.value >= LOW
 
-        ["#{percent(@agreement.prevalence)} of all #{@what} are the same one. Kappa is then low though the two " \
-         "agree: do not lean on it. With every one as frequent as the others it would be " \
-         "#{decimal(@agreement.adjusted)}."]
+        ["#{percent(@agreement.prevalence)} of all #{@what} are the same one, which makes kappa low although the two agree. " \
+         "Prevalence- and bias-adjusted kappa is #{told(@agreement.adjusted)}, Gwet's AC1 #{told(@agreement.ac1)}."]
+      end
+
+      # "0.84 (0.71 to 0.97)"
+      def told(kappa)
+        "#{decimal(kappa.value)} (#{decimal(kappa.interval.low)} to #{decimal(kappa.interval.high)})"
       end
 
       def percent(share) = "#{(share * 100).round} %"

@@ -93,6 +93,11 @@ RSpec.describe Hobrin::Appraisal::Together do
              a_result(6, 1, 20, 7, 2, 60, form: "means_sd", number: 2)]
     group = Hobrin::Appraisal::Reported::Arms.together(means).values.first
     expect([group.size, group.mean.round(4), group.deviation.round(4)]).to eq([50, 5.4, 1.7321])
+    small = [[0.00123, 1], [0.00126, 2]].map do |mean, number|
+      a_result(mean, 0.0002, 30, 0.00122, 0.0002, 60, form: "means_sd", number:)
+    end
+    one, two = Hobrin::Appraisal::Reported::Arms.together(small).values
+    expect(one.mean - two.mean).to be_within(1e-12).of(0.000025)
     expect do
       Hobrin::Appraisal::Reported::Arms.together([arms.first, means.first])
     end.to raise_error(Hobrin::InputError)

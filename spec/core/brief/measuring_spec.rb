@@ -62,4 +62,19 @@ RSpec.describe Hobrin::Brief::Measure do
     more = Hobrin::Brief::Reading.new(measure([[3, 0.5]] * 3, way: :rate))
     expect(more.words.size).to eq(1)
   end
+
+  it "says whether a change is for the better by the target, and of a flat baseline that it has no limits" do
+    before, after = [[[9, 30], [10, 31], [8, 29]] * 4, [[3, 30]] * 10]
+    started = Date.new(2026, 5, 18) + (7 * 12)
+    told = { 10 => :better, 50 => :worse, nil => :lower }
+    told.each do |target, direction|
+      reading = Hobrin::Brief::Reading.new(measure(before + after, started:, target:))
+      expect([target, reading.direction]).to eq([target, direction])
+      expect(reading.in_short).to eq("changed beyond chance: #{direction}")
+    end
+    expect(Hobrin::Brief::Reading.new(measure(before + after, started:, target: 10)).words.join(" "))
+      .to include("this is a change for the better")
+    flat = Hobrin::Brief::Reading.new(measure([*[[0, 20]] * 12, [1, 20]], started:))
+    expect([flat.sign?, flat.words.join(" ")]).to match([false, /baseline does not vary, so no limits/])
+  end
 end

@@ -40,9 +40,10 @@ RSpec.describe "Charts in time" do
     near = ->(value) { be_within(1e-9).of(value) }
     chart = s::ControlChart.shares([[10, 100], [20, 100], [15, 100], [15, 100], [40, 100]],
                                    before: 4)
-    reach = 3 * Math.sqrt(0.15 * 0.85 / 100)
     expect([chart.kind, chart.middle, chart.outside]).to eq([:p, 0.15, [4]])
-    expect(chart.limits.first).to match([near[0.15 - reach], near[0.15 + reach]])
+    expect(chart.limits.first).to eq([0.05, 0.27])
+    edges = s::ControlChart.shares([[10, 100], [20, 100], [15, 100], [15, 100], [27, 100], [28, 100], [5, 100], [4, 100]], before: 4)
+    expect(edges.outside).to eq([5, 7])
     rates = s::ControlChart.rates([[4, 100], [6, 100], [5, 50]], before: 2)
     expect([rates.middle,
             rates.limits.last]).to match([0.05, [0.0, near[0.05 + (3 * Math.sqrt(0.05 / 50))]]])
@@ -53,7 +54,17 @@ RSpec.describe "Charts in time" do
     wild = s::ControlChart.shares([[5, 1000], [300, 1000], [10, 1000], [280, 1000], [20, 1000],
                                    [310, 1000]])
     expect([wild.kind, wild.outside]).to eq([:laney, []])
-    expect(s::ControlChart.shares([[0, 10], [0, 12]]).outside).to eq([])
+    flat = [s::ControlChart.shares([[0, 20]] * 12), s::ControlChart.shares([[20, 20]] * 12),
+            s::ControlChart.rates([[0, 20]] * 12), s::ControlChart.singles([3.0] * 12)]
+    expect(flat).to eq([nil] * 4)
+    expect(s::ControlChart.shares([*[[0, 20]] * 11, [1, 20]]).outside).to eq([])
+  end
+
+  # Source: R 4.2.2, qbinom(c(0.00135, 0.99865), n, p).
+  it "finds the counts that chance leaves so few beyond" do
+    asked = { [100, 0.15] => [5, 27], [20, 0.01] => [0, 2], [30, 0.3] => [2, 17], [20, 0.98] => [17, 20] }
+    found = asked.keys.to_h { |people, chance| [[people, chance], [0.00135, 0.99865].map { |share| s::Binomial.count(share, people, chance) }] }
+    expect(found).to eq(asked)
   end
 
   # Source: 0.30 and 0.20, two-sided 5 %, power 80 %, give 293 in each group with the variance

@@ -16,7 +16,7 @@ module Hobrin
           # [Brief::Measure, path, what its numbers say, whether it is open]
           def list
             all.map do |measure|
-              [measure, @page.path(:act, show: "measures", measure: measure.id), says(measure),
+              [measure, @page.path(:act, show: "measures", measure: measure.id), Brief::Reading.new(measure).in_short,
                measure == open]
             end
           end
@@ -45,14 +45,6 @@ module Hobrin
                point.of].compact.join("; ")
             end
             @page.typed_or(:numbers, lines.join("\n"))
-          end
-
-          private
-
-          def says(measure)
-            return "no numbers yet" if measure.points.empty?
-
-            Brief::Reading.new(measure).sign? ? "changed beyond chance" : "nothing beyond chance"
           end
         end
       end

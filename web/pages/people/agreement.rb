@@ -42,8 +42,7 @@ module Hobrin
           def measures(caption, agreement, weightings)
             rows = weightings.filter_map do |weighting|
               kappa = agreement.kappa(weighting) or next
-              numbers = [kappa.value, kappa.interval.low, kappa.interval.high]
-              [MARKS[weighting], *numbers.map { |one| decimal(one) }]
+              [MARKS[weighting], *told(kappa)]
             end
             Measures.new(caption:, rows: rows + adjusted(agreement))
           end
@@ -51,7 +50,13 @@ module Hobrin
           def adjusted(agreement)
             return [] unless agreement.adjusted
 
-            [["Kappa, adjusted for bias and prevalence", decimal(agreement.adjusted), nil, nil]]
+            { "Prevalence- and bias-adjusted kappa" => agreement.adjusted, "Gwet's AC1" => agreement.ac1 }
+              .map { |name, kappa| [name, *told(kappa)] }
+          end
+
+          # Its value and the two ends of its interval.
+          def told(kappa)
+            [kappa.value, kappa.interval.low, kappa.interval.high].map { |one| decimal(one) }
           end
         end
       end

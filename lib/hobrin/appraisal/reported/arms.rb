@@ -50,9 +50,16 @@ module Hobrin
             arms.first.with(group:, form: "means_sd", typed:)
           end
 
+          # All digits are kept: what is small beside its scale must not be rounded away.
           def typed(group, prefix)
-            { mean: group.mean.round(4), deviation: group.deviation.round(4), size: group.size }
-              .to_h { |name, value| [:"#{prefix}#{name}", value.to_s] }
+            { mean: plain(group.mean), deviation: plain(group.deviation), size: group.size.to_s }
+              .transform_keys { |name| :"#{prefix}#{name}" }
+          end
+
+          # Fifteen figures, without an exponent.
+          def plain(value)
+            places = value.zero? ? 1 : [14 - Math.log10(value.abs).floor, 0].max
+            format("%.#{places}f", value).sub(/(\.\d+?)0+\z/, '\1')
           end
         end
       end

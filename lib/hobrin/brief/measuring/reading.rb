@@ -25,7 +25,7 @@ module Hobrin
 
       # Statistics::ControlChart::Chart; nil for fewer than twelve points before.
       def control
-        return if before.size < Statistics::ControlChart::FEWEST || middle.nil?
+        return unless enough?
 
         pairs = @measure.points.map { |point| [point.events, point.of] }
         case @measure.way
@@ -46,10 +46,39 @@ module Hobrin
 
       # Whether anything is there that chance seldom makes: a long run, few crossings, or a point
       # outside the limits. Six on one side and five that go on are hints only, since noise makes
-      # them in one series of four (docs/acting.md).
+      # them in a quarter to a half of all series (docs/acting.md).
       def sign? = [run&.call&.sign?, outside_after.any?].any?
 
+      # Which way it went: :better, :worse, or :higher and :lower where no target tells which of
+      # them is wanted; nil where it did not move.
+      def direction
+        moved = after.sum.fdiv(after.size) - middle if run
+        return if moved.nil? || moved.zero?
+        return moved.positive? ? :higher : :lower unless wanted
+
+        moved.positive? == (wanted == :more) ? :better : :worse
+      end
+
+      # What is said of it in a list.
+      def in_short
+        return "no numbers yet" if values.empty?
+        return "nothing beyond chance" unless sign?
+
+        "changed beyond chance#{": #{direction}" if direction}"
+      end
+
       private
+
+      def enough? = before.size >= Statistics::ControlChart::FEWEST && !middle.nil?
+
+      # Whether more or less of it is wanted, by the target.
+      def wanted
+        target = @measure.target or return
+        target /= 100 if @measure.way == :share
+        return if target == middle
+
+        target > middle ? :more : :less
+      end
 
       def shares? = @measure.points.all? { |point| point.events <= point.of }
 
@@ -70,27 +99,33 @@ module Hobrin
       def hint
         seen = [("six or more in a row lie on one side" if run.shift?),
                 ("five or more in a row go on rising or falling" if run.trend?)].compact
-        "As a hint, since noise does this too in one series of four: #{seen.join("; ")}." if seen.any?
+        "As a hint, since chance alone does this in a quarter to a half of all series: #{seen.join("; ")}." if seen.any?
       end
 
       def longest(found)
         "The longest run on one side is #{found.longest}; chance allows for #{found.longest_limit}" \
-          "#{found.long? ? ": this is a change." : "."}"
+          "#{found.long? ? ": #{change}." : "."}"
       end
 
       def crossings(found)
         fewest = found.crossings_limit
         "The line crosses the median #{found.crossings} times; by chance it does #{fewest} times or more" \
-          "#{found.few_crossings? ? ": this is a change." : "."}"
+          "#{found.few_crossings? ? ": #{change}." : "."}"
+      end
+
+      def change
+        word = { better: "for the better", worse: "for the worse", higher: "to higher values", lower: "to lower ones" }[direction]
+        ["this is a change", word].compact.join(" ")
       end
 
       def by_limits
-        return ["Limits of chance are drawn from twelve points before the change on; there are #{before.size}."] unless control
+        return ["Limits of chance are drawn from twelve points before the change on; there are #{before.size}."] unless enough?
+        return ["The baseline does not vary, so no limits of chance can be drawn from it."] unless control
 
         count = outside_after.size
         return ["No point since the change lies outside the limits of chance."] if count.zero?
 
-        ["#{count} since the change #{count == 1 ? "lies" : "lie"} outside the limits of chance."]
+        ["#{count} since the change #{count == 1 ? "lies" : "lie"} outside the limits of chance: #{change}."]
       end
     end
   end

@@ -70,10 +70,10 @@ module Hobrin
         end
       end
 
-      # The middle before, the middle after, in words; nil where either is not there.
+      # The median before and the median after, in words; nil where either is not there.
       def change
         after = Statistics.median(@reading.after)
-        "#{told(@reading.middle)} before, #{told(after)} since" if after && @reading.middle
+        "Median #{told(@reading.middle)} before, #{told(after)} since" if after && @reading.middle
       end
 
       # How small a change so many people could show at all; nil for what is no share.
