@@ -37,6 +37,16 @@ install_gems() {
   bundle install --jobs 4 --quiet || die "The gems could not be installed. Is build-essential there, and a way to the gem registry?"
 }
 
+# The stores that several servers share are tried over Debian's PostgreSQL, which is started in a folder of its own.
+need_postgres() {
+  command -v pg_config >/dev/null && ls /usr/lib/postgresql/*/bin/initdb >/dev/null 2>&1 && return
+  local how="apt-get install postgresql libpq-dev"
+  command -v apt-get >/dev/null && [ "$(id -u)" = 0 ] || die "The tests of several servers need PostgreSQL: $how"
+  echo "Installing PostgreSQL, once."
+  { apt-get update -qq && DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends postgresql libpq-dev; } >/dev/null ||
+    die "PostgreSQL could not be installed: $how"
+}
+
 # Browser tests need Debian's Chromium and its driver; they are installed where that is allowed.
 need_chromium() {
   [ -x /usr/bin/chromium ] && [ -x /usr/bin/chromedriver ] && return
