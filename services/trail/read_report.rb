@@ -37,7 +37,7 @@ module Hobrin
 
       def found(opened)
         rates = ReadNarrow.new(@context, opened).rates
-        { total: opened.final, must_find: rates.known, found: rates.found,
+        { identified: opened.cascade.joined.size, total: opened.final, must_find: rates.known, found: rates.found,
           duplicates: @context.library.duplicates.within(opened.cascade.final).size }
       end
 

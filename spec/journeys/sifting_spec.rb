@@ -37,9 +37,9 @@ RSpec.describe "Sifting", :sample, :browser do
     click_button "Follow the citations of 2 papers"
     expect(page).to have_css("h3", text: /Round 2: from 2 papers, \d+ found/)
     expect(page).to have_css("svg .thread-kept", count: 6)
-    found = first(".around li", text: "Let in")
+    found = first(".around li", text: "Add")
     title = found.find(".near-title").text
-    found.find("button", text: "Let in").click
+    found.find("button", text: "Add").click
     expect(page).to have_css(".around li", text: /#{Regexp.escape(title)}.*in this set, unread/m)
     expect(page).to have_text("4 papers so far")
     click_link "Back to the list"

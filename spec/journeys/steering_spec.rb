@@ -146,18 +146,18 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     find(".orders a", text: "strongest design first").click
     expect(page).to have_css(".orders [aria-current]", text: "strongest design first")
     title = find(".taken-away li span", match: :first).text[/.+(?= \d{4})/]
-    find(".taken-away li", match: :first).find_button("Let in", match: :first).click
+    find(".taken-away li", match: :first).find_button("Add", match: :first).click
     expect_left(promised + 1)
     expect(find(".let-in")).to have_text(title)
     expect(page).to have_css("#taken-title")
     visit "/inquiries/1/sift?paper=#{inquiry.included_ids.first}"
-    expect(page).to have_css(".by-hand", text: "let in by hand")
+    expect(page).to have_css(".by-hand", text: "added manually")
     click_button "The search must always find this one"
     expect(page).to have_css(".by-hand", text: "must-find")
     visit "/inquiries/1/narrow"
     expect(find(".must-find")).to have_text("1 of 1 still in")
     expect(find(".must-find"))
-      .to have_text(/Sensitivity.*: 0 of 1.*1 paper let in by hand not counted.*precision \d+ %/m)
+      .to have_text(/Sensitivity.*: 0 of 1.*1 paper added manually not counted.*precision \d+ %/m)
   end
 
   it "subtracts one line from another and joins them, by pointing and by writing" do

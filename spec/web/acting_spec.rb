@@ -82,7 +82,7 @@ RSpec.describe "Act over the web", :sample, :client do
     flows.each do |flow|
       steps = Hobrin::Brief::FlowBoxes.new(flow).steps
       steps.each_cons(2) do |one, two|
-        lets_in = one.aside.lines.first == "let in"
+        lets_in = one.aside.lines.first == "added manually"
         expect(two.main.count).to eq(one.main.count + (lets_in ? one.aside.count : -one.aside.count))
       end
       parts = steps.filter_map(&:aside).reject { |box| box.lines.size == 1 }

@@ -68,7 +68,7 @@ RSpec.describe Hobrin::Web::Pages, :sample do
   it "folds lines of one kind in a row, and opens the fold in which a line is looked at" do
     folds = page(:Trail).folds
     expect(folds.filter_map(&:words))
-      .to include("30 papers decided", "4 papers let in by hand", "5 papers decided",
+      .to include("30 papers decided", "4 papers added manually", "5 papers decided",
                   "20 terms added", "5 papers weighed")
     expect(folds.sum { |fold| fold.rows.size }).to eq(saved.version)
     looking = page(:Trail, line: "20").folds.select(&:open)

@@ -47,10 +47,16 @@ module Hobrin
           end
         end
 
-        # The papers that were let in by hand, and how many of them the search does not find without
+        # The papers that were added manually, and how many of them the search does not find without
         # that.
         def included = @included ||= reader.included
         def brought_in = opened.final - opened.cascade.steps.last.size
+
+        # How many of them citation searching found.
+        def added_words
+          threaded = inquiry.threaded_ids.size
+          ["the search alone does not find them", ("#{threaded} of them by citation searching" if threaded.positive?)].compact.join("; ")
+        end
 
         def aim = AimScale.new(self)
 

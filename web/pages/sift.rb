@@ -139,7 +139,7 @@ module Hobrin
         end
 
         def by_hand
-          [("let in by hand" if inquiry.included_ids.include?(open.id)),
+          [("added manually" if inquiry.included_ids.include?(open.id)),
            ("must-find" if must_find?)].compact
         end
 

@@ -63,7 +63,7 @@ module Hobrin
 
       def let_in_line
         trees = Narrowing::State.new(blocks: [], included_ids: @cascade.included_ids).included_trees
-        add(:by_hand, "Let in by hand", "#{@lines.size} or #{Strategy::Cql.write(Strategy::AnyOf.of(trees))}",
+        add(:by_hand, "Added manually", "#{@lines.size} or #{Strategy::Cql.write(Strategy::AnyOf.of(trees))}",
             @cascade.final.size)
       end
 

@@ -18,16 +18,17 @@ module Hobrin
       # limits    :: Array of AppliedLimit that are on; filter :: Strategy::PublishedFilter or
       #   OwnFilter that is on, or nil
       # must_find :: papers that the search was held against; found :: of those; included :: papers
-      #   let in by hand; rounds :: Array of Sifting::Round in which citations were followed;
-      #   threaded :: papers let in from there
+      #   added manually; rounds :: Array of Sifting::Round in which citations were followed;
+      #   threaded :: papers added from there
       # begun, counted :: Date; runs :: Array of Date on which it was run again
       # elsewhere :: Array of Narrowing::Elsewhere, of each other catalogue that was asked; given ::
       #   Hash of its name to [records of it in the library, of them the same paper from elsewhere]
-      # findings  :: what the check of the search still finds; total :: papers found
+      # findings  :: what the check of the search still finds; identified :: records that
+      #   match all blocks, before limits; total :: papers left to screen
       # duplicates   :: of them, records that are the same paper once more
       class Facts < Value
         attributes :library, :lines, :cql, :limits, :filter, :must_find, :found, :included, :rounds, :threaded, :begun,
-                   :counted, :runs, :findings, :total, :duplicates, :elsewhere, :given
+                   :counted, :runs, :findings, :identified, :total, :duplicates, :elsewhere, :given
       end
 
       NAMES = ["Database name", "Multi-database searching", "Study registries", "Online resources and browsing",
@@ -110,7 +111,10 @@ module Hobrin
           "#{one.source}: #{one.count} found there, #{given} brought in, " \
             "#{doubles} of them the same paper from elsewhere."
         end
-        ["#{facts.total} papers.", *others].join(" ")
+        citations = facts.rounds.flat_map(&:found_ids).uniq.size
+        cited = "#{citations} records identified by citation searching." if citations.positive?
+        ["#{facts.identified} records identified by the search.", *cited, *others,
+         "#{facts.total} left after limits#{" and what was added manually" if (facts.included + facts.threaded).positive?}."].join(" ")
       end
 
       def deduplication
@@ -124,14 +128,14 @@ module Hobrin
         followed, found = [facts.rounds.flat_map(&:from_ids),
                            facts.rounds.flat_map(&:found_ids)].map(&:size)
         "Citations of #{followed} papers were followed both ways, in rounds: #{facts.rounds.size}. " \
-          "#{found} papers were found, #{facts.threaded} let in."
+          "#{found} papers were found, #{facts.threaded} added."
       end
 
       def other_methods
         known = "#{facts.found} of #{facts.must_find} papers known beforehand are found"
-        by_hand = "#{facts.included} let in by hand, which a search alone does not find"
+        by_hand = "#{facts.included} added manually, which a search alone does not find"
         ["#{facts.must_find.zero? ? "No known papers were named" : known};",
-         "#{facts.included.zero? ? "none let in by hand" : by_hand}."].join(" ")
+         "#{facts.included.zero? ? "none added manually" : by_hand}."].join(" ")
       end
 
       def limits

@@ -16,7 +16,7 @@ module Hobrin
         term_sent: "Moved %{label} to %{letter}", block_moved: "Moved %{letter} up",
         limits_switched_off: "Switched all limits off", aim_set: "Aim %{from} to %{to} papers",
         must_find_added: "Must find “%{title}”", must_find_removed: "Must-find paper taken off",
-        paper_included: "Let in by hand: “%{title}”", paper_released: "No longer let in by hand: “%{title}”",
+        paper_included: "Added manually: “%{title}”", paper_released: "No longer added manually: “%{title}”",
         decision_noted: "Noted on “%{title}”", decision_taken_back: "Took back the decision on “%{title}”",
         threads_followed: "Followed the citations of %{from} papers, round %{round}: %{found} found",
         paper_weighed: "Weighed “%{title}”",
@@ -38,7 +38,7 @@ module Hobrin
         term_reworded: "terms reworded",
         term_moved: "terms moved", limit_put: "limits put on", limit_removed: "limits taken off",
         moves_tried: "what-ifs tried", move_dismissed: "what-ifs dismissed", finding_mended: "findings mended",
-        must_find_added: "must-find papers named", paper_included: "papers let in by hand",
+        must_find_added: "must-find papers named", paper_included: "papers added manually",
         paper_decided: "papers decided", read_twice: "papers read twice",
         hidden: "lines hidden from you", settled: "differences settled", decision_noted: "notes on papers", paper_weighed: "papers weighed",
         **WeighWording::SEVERAL, **ActWording::SEVERAL, undone: "changes undone", done_again: "changes done again"

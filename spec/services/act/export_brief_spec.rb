@@ -35,10 +35,10 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
     findings = rows["Findings"].drop(1)
     expect(findings.first(lines.lines.size).map { |row| row[0] }).to eq(lines.lines.map { |line| line.outcome.name })
     findings.first(lines.lines.size).zip(lines.lines, lines.rows).each do |row, line, told|
-      expect(row[2]).to eq(line.papers)
-      expect(row[5, 3]).to match(row[5, 3].map { be_a(Float) })
+      expect(row[3]).to eq(line.papers)
+      expect(row[6, 3]).to match(row[6, 3].map { be_a(Float) })
       words = Hobrin::Brief::MeasuredWords.new(told.pool.measure)
-      estimate, low, high = row[5, 3].map { |value| words.decimal(value) }
+      estimate, low, high = row[6, 3].map { |value| words.decimal(value) }
       expect("#{estimate} (#{low} to #{high})").to eq(words.of(told.effect))
     end
     table = CSV.parse(file("findings", "csv"), headers: true)

@@ -56,7 +56,7 @@ RSpec.describe "Steering by what-ifs", :sample, :slow do
     edit(Editing::Narrow::SwitchAllOff.new)
     expect([opened.final, inquiry.limits.map(&:on)]).to eq([90, [false, false]])
     edit(Editing::Narrow::Release.new(record_id: paper.id))
-    expect([inquiry.included_ids, last_line.change]).to match([[], /\ANo longer let in by hand: “/])
+    expect([inquiry.included_ids, last_line.change]).to match([[], /\ANo longer added manually: “/])
     expect { include_paper["nope"] }.to raise_error(Hobrin::GoneError)
   end
 

@@ -47,7 +47,7 @@ RSpec.describe "Citations around papers", :sample do
     expect(outcome.opened.inquiry.rounds.last.found_ids)
       .to match_array(neighbours(from) - set - kept - first.found_ids - from)
     expect(last_line.change).to match(/\AFollowed the citations of 2 papers, round 2: \d+ found\z/)
-    expect { follow }.to raise_error(Hobrin::InputError, /Nothing new was kept or let in/)
+    expect { follow }.to raise_error(Hobrin::InputError, /Nothing new was kept or added/)
   end
 
   it "count apart in the flow of papers" do

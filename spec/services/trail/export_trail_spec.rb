@@ -34,12 +34,12 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample, :slow do
     filled = {
       "Database name" => "12000 papers", "Multi-database searching" => "One source",
       "Citation searching" => "Citations of 6 papers were followed both ways, in rounds: 1. 23 papers",
-      "Other methods" => "0 of 1 papers known beforehand are found; 1 let in by hand",
+      "Other methods" => "0 of 1 papers known beforehand are found; 1 added manually",
       "Full search strategies" => "dc.subject =/hobrin.narrower \"Intensive Care Units\"",
       "Limits and restrictions" => "Age group: Adults, 19 and over; Published: 2016 to 2026; Study type:",
       "Search filters" => "Treatment, sensitive. Haynes et al., BMJ 2005;330:1179. sensitivity 99 % as published",
       "Updates" => "Not run again", "Dates of searches" => "counted 2026-11-23", "Peer review" => "1 to look at",
-      "Total records" => "#{total} papers", "Deduplication" => "of the #{total}"
+      "Total records" => "records identified by the search. 23 records identified by citation searching. #{total} left after", "Deduplication" => "of the #{total}"
     }
     expect(items.map { |item| item["number"] }).to eq((1..16).to_a)
     expect(items.select { |item| item["filled"] }.map { |item| item["name"] }).to eq(filled.keys)

@@ -6,6 +6,8 @@ module Hobrin
       module Weigh
         # What one paper gives for an outcome, and whether it counts.
         class ResultForm < Form
+          include Decimals
+
           DEEDS = %i[write drop out back mend split count].freeze
           NAMES = Appraisal::Reported::Form::ALL.flat_map(&:names).uniq.freeze
           private_constant :DEEDS, :NAMES

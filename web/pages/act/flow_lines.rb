@@ -32,9 +32,9 @@ module Hobrin
           attr_reader :counts
 
           def limited
-            by_hand = ", +#{number(counts.by_hand)} let in by hand" if counts.by_hand.positive?
-            threaded = ", +#{number(counts.threaded)} found by following citations" if counts.threaded.positive?
-            "−#{number(counts.limited)} by limits#{threaded}#{by_hand}"
+            added = counts.by_hand + counts.threaded
+            threaded = " (#{number(counts.threaded)} of them by citation searching)" if counts.threaded.positive?
+            "−#{number(counts.limited)} by limits#{", +#{number(added)} added manually#{threaded}" if added.positive?}"
           end
 
           def dropped

@@ -67,8 +67,7 @@ module Hobrin
           end
 
           def found_line(rates)
-            by_hand = " #{count_of(rates.by_hand,
-                                   "paper")} let in by hand not counted." if rates.by_hand.positive?
+            by_hand = " #{count_of(rates.by_hand, "paper")} added manually not counted." if rates.by_hand.positive?
             "Sensitivity to your must-find papers: #{rates.found} of #{rates.known}, " \
               "#{percent(rates.sensitivity)}.#{by_hand}"
           end
@@ -77,7 +76,9 @@ module Hobrin
             papers = count_of(rates.read, "paper")
             kept = "Of #{papers} read, #{rates.kept} kept: precision #{percent(rates.precision)}"
             needed = rates.number_needed_to_read
-            needed ? "#{kept}; #{decimal(needed, 1)} read for each one kept." : "#{kept}."
+            needed = "; #{decimal(needed, 1)} read for each one kept" if needed
+            added = " #{count_of(@page.brought_in, "paper")} added manually not counted." if @page.brought_in.positive?
+            "#{kept}#{needed}.#{added}"
           end
 
           # "19 % (95 % interval 9 to 35 %)"

@@ -32,7 +32,7 @@ module Hobrin
           def nothing
             return "Keep a paper first: its citations are what is followed." if @page.inquiry.kept_ids.empty?
 
-            "Nothing new was kept or let in since the last round: the threads have come to their end."
+            "Nothing new was kept or added since the last round: the threads have come to their end."
           end
 
           # How many papers came in by following citations.

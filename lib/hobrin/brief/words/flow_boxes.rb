@@ -4,7 +4,7 @@ module Hobrin
   class Brief
     # The flow of papers as boxes, in the order of PRISMA 2020: what was found, what left at
     # each step and why, and what is in the evidence set. The boxes add up: each is what stands
-    # above it, less what leaves to its side, and what is let in.
+    # above it, less what leaves to its side, and what is added manually.
     class FlowBoxes
       # A box: lines :: Array of texts, the first with its number
       class Box < Value
@@ -61,12 +61,9 @@ module Hobrin
         others = @flow.by_hand + @flow.threaded
         return [] if others.zero?
 
-        ways = [["by hand", @flow.by_hand],
-                ["by following citations", @flow.threaded]].reject do |_, count|
-          count.zero?
-        end
+        ways = { "one by one" => @flow.by_hand, "by citation searching" => @flow.threaded }.select { |_, count| count.positive? }
         [Step.new(main: box(@flow.joined - @flow.limited, "left by the search"),
-                  aside: box(others, "let in", *ways.map { |name, count| "#{count} #{name}" }))]
+                  aside: box(others, "added manually", *ways.map { |name, count| "#{count} #{name}" }))]
       end
 
       def dropped

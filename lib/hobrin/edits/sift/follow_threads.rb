@@ -36,7 +36,7 @@ module Hobrin
         def refuse(inquiry)
           words = if inquiry.kept_ids.empty? then "Keep a paper first: its citations are what is followed."
                   elsif inquiry.rounds.size >= MOST_ROUNDS then "#{MOST_ROUNDS} rounds are enough."
-                  else "Nothing new was kept or let in since the last round."
+                  else "Nothing new was kept or added since the last round."
                   end
           raise InputError, { threads: words }
         end

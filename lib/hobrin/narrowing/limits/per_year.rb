@@ -13,9 +13,10 @@ module Hobrin
       MOST = 60
       private_constant :MOST
 
-      # cascade :: the Cascade as it is now; evaluator :: an Evaluator
+      # Those that were added manually count, too. cascade :: the Cascade as it is now; evaluator
+      # :: an Evaluator
       def self.of(cascade, evaluator)
-        set = cascade.without(:dates, evaluator)
+        set = cascade.without(:dates, evaluator) | (cascade.final - cascade.found)
         found = evaluator.index.sets(:year).transform_values { |papers| papers.overlap(set) }
                          .select { |_, papers| papers.positive? }.transform_keys do |year|
           Integer(

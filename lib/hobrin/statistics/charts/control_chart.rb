@@ -39,7 +39,8 @@ module Hobrin
           values = pairs.map { |events, people| events.fdiv(people) }
           return about(middle, errors.map { |error| error * spread }, values, :laney, most: 1.0) if spread > SPREAD
 
-          within(middle, pairs.map { |_, people| exact(people, middle) }, values, :p)
+          limits = pairs.map(&:last).uniq.to_h { |people| [people, exact(people, middle)] }
+          within(middle, limits.values_at(*pairs.map(&:last)), values, :p)
         end
 
         # pairs :: Array of [events, time]; nil where there were no events before

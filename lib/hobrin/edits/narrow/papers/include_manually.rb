@@ -17,7 +17,7 @@ module Hobrin
           ids = inquiry.included_ids | [record_id]
           if ids.size > MOST
             raise InputError,
-                  { let_in: "#{MOST} papers by hand are enough: widen the search instead." }
+                  { let_in: "#{MOST} papers can be added manually. Widen the search instead." }
           end
 
           Change.new(inquiry: inquiry.with(included_ids: ids), kind: :paper_included,
