@@ -2,9 +2,15 @@
 
 module Hobrin
   module Store
-    # Links records that are the same paper, by Records::DuplicateKey: each to the one that came
-    # first. Nothing is merged or hidden.
+    # Links records that are the same paper, each to the one that came first: those with one DOI,
+    # and of those with one Records::DuplicateKey the ones that Records::SamePaper takes for one.
+    # Nothing is merged or hidden.
     class Duplicates
+      # Of the papers that share a key, so many are compared.
+      MOST_COMPARED = 20
+      BATCH = 1_000
+      private_constant :MOST_COMPARED, :BATCH
+
       def initialize(db)
         @db = db
       end
@@ -15,10 +21,7 @@ module Hobrin
 
         new = @db[:records].where(number: numbers.first..numbers.last)
         by_doi = first_with(new, :doi)
-        by_key = first_with(new, :duplicate_key) do |twin|
-          twin.where(Sequel.|({ Sequel[:one][:doi] => nil }, { Sequel[:two][:doi] => nil }))
-        end
-        by_key.merge(by_doi).sort.count { |number, earlier| linked?(number, leader(earlier)) }
+        by_key(new, by_doi).merge(by_doi).sort.count { |number, earlier| linked?(number, leader(earlier)) }
       end
 
       # Hash of number to the number of the first record of the same paper, for those of a set that
@@ -64,6 +67,18 @@ module Hobrin
         end
       end
 
+      # Writes the key of every record anew.
+      def renew_keys
+        at = 0
+        while (rows = @db[:records].where { number > at }.order(:number).limit(BATCH).select_map(%i[number csl])).any?
+          rows.each do |number, csl|
+            key = Records::DuplicateKey.key(Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true)))
+            @db[:records].where(number:).update(duplicate_key: key)
+          end
+          at = rows.last.first
+        end
+      end
+
       # How many records are the same paper as an earlier one.
       def count = @db[:records].exclude(duplicate_of: nil).count
 
@@ -71,13 +86,36 @@ module Hobrin
 
       # Hash of each new number to the first earlier one with the same value in a column.
       def first_with(new, column)
-        pairs = @db.from(new.as(:one)).join(Sequel[:records].as(:two),
-                                            { column => column }) do |two, one|
+        first = Sequel.function(:min, Sequel[:two][:number]).as(:first)
+        earlier(new, column).group(Sequel[:one][:number]).select_hash(Sequel[:one][:number], first)
+      end
+
+      def earlier(new, column)
+        @db.from(new.as(:one)).join(Sequel[:records].as(:two), { column => column }) do |two, one|
           Sequel[two][:number] < Sequel[one][:number]
         end
-        pairs = yield(pairs) if block_given?
-        first = Sequel.function(:min, Sequel[:two][:number]).as(:first)
-        pairs.group(Sequel[:one][:number]).select_hash(Sequel[:one][:number], first)
+      end
+
+      # Hash of each new number to the first earlier one with its key that is the same paper.
+      # known :: those that are linked already
+      def by_key(new, known)
+        pairs = earlier(new, :duplicate_key).where(Sequel.|({ Sequel[:one][:doi] => nil }, { Sequel[:two][:doi] => nil }))
+                                            .order(Sequel[:two][:number])
+                                            .select_map([Sequel[:one][:number], Sequel[:two][:number].as(:two)])
+        candidates = pairs.reject { |number, _| known.key?(number) }.group_by(&:first)
+                          .transform_values { |some| some.first(MOST_COMPARED).map(&:last) }
+        records = read(candidates.to_a.flatten.uniq)
+        candidates.filter_map do |number, others|
+          same = others.find { |other| Records::SamePaper.call(records.fetch(number), records.fetch(other)) }
+          [number, same] if same
+        end.to_h
+      end
+
+      # Hash of number to Record.
+      def read(numbers)
+        @db[:records].where(Membership.of(:number, numbers)).select_hash(:number, :csl).transform_values do |csl|
+          Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))
+        end
       end
 
       def linked?(number, first)
