@@ -63,7 +63,7 @@ module Hobrin
         return 0.0 if one.empty? || two.empty?
 
         first = one.first == two.first ? 2.0 : -3.0
-        first + ((one.drop(1) & two.drop(1)).any? ? 0.5 : 0.0)
+        first + (one.drop(1).intersect?(two.drop(1)) ? 0.5 : 0.0)
       end
 
       # A paper that was online first has two years, one apart.

@@ -94,8 +94,8 @@ module Hobrin
         others = table.size - 1.0
         agreed = table.each_index.sum { |kind| part(kind, kind) * (1 - means[kind]) } / others
         all = sum { |one, two| part(one, two) * ((1 - ((means[one] + means[two]) / 2))**2) } / (others**2)
-        spread = (share * (1 - share)) - (4 * (1 - value) * (agreed - (share * chance))) +
-                 (4 * ((1 - value)**2) * (all - (chance**2)))
+        left = 1 - value
+        spread = (share * (1 - share)) - (4 * left * (agreed - (share * chance))) + (4 * (left**2) * (all - (chance**2)))
         Math.sqrt([spread, 0].max / total) / (1 - chance)
       end
 

@@ -63,7 +63,9 @@ RSpec.describe "Charts in time" do
   # Source: R 4.2.2, qbinom(c(0.00135, 0.99865), n, p).
   it "finds the counts that chance leaves so few beyond" do
     asked = { [100, 0.15] => [5, 27], [20, 0.01] => [0, 2], [30, 0.3] => [2, 17], [20, 0.98] => [17, 20] }
-    found = asked.keys.to_h { |people, chance| [[people, chance], [0.00135, 0.99865].map { |share| s::Binomial.count(share, people, chance) }] }
+    found = asked.keys.to_h do |people, chance|
+      [[people, chance], [0.00135, 0.99865].map { |share| s::Binomial.count(share, people, chance) }]
+    end
     expect(found).to eq(asked)
   end
 

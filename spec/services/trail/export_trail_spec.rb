@@ -39,7 +39,8 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample, :slow do
       "Limits and restrictions" => "Age group: Adults, 19 and over; Published: 2016 to 2026; Study type:",
       "Search filters" => "Treatment, sensitive. Haynes et al., BMJ 2005;330:1179. sensitivity 99 % as published",
       "Updates" => "Not run again", "Dates of searches" => "counted 2026-11-23", "Peer review" => "1 to look at",
-      "Total records" => "records identified by the search. 23 records identified by citation searching. #{total} left after", "Deduplication" => "of the #{total}"
+      "Total records" => "records identified by the search. 23 records identified by citation searching. #{total} left after",
+      "Deduplication" => "of the #{total}"
     }
     expect(items.map { |item| item["number"] }).to eq((1..16).to_a)
     expect(items.select { |item| item["filled"] }.map { |item| item["name"] }).to eq(filled.keys)
