@@ -11,11 +11,16 @@ module Hobrin
 
       # Key of an Appraisal::Design to what tells it. What tells most stands first.
       ALL = {
+        "mechanism" => [
+          %r{\b(?:\d+|[a-z]+teen|[a-z]+ty|ten|twelve|male|female|adult|anaesthetised|anesthetized|newborn) (?:male |female |adult |Wistar |Sprague-?\s?Dawley |C57BL/6 |New Zealand |white |domestic )*(?:rats|mice|rabbits|pigs|piglets|sheep|lambs|dogs|guinea pigs|hamsters)\b}i,
+          /\b(?:Wistar|Sprague-?\s?Dawley|C57BL)\b|\banimal model\b|\b(?:murine|porcine|ovine) model\b/i
+        ],
         "protocol" => [
           /\bwe (?:plan|intend|aim|propose) to \w+/i, /\bno results are reported\b/i,
           /\bwill be (?:randomi[sz]ed|randomly|recruited|enrolled|invited|followed|allocated|searched|interviewed)/i,
           /\b(?:is|are) (?:going )?to be (?:allocated|run|recruited|enrolled|analy[sz]ed|followed)/i,
-          /\brecruitment (?:begins|starts|will)\b/i
+          /\brecruitment (?:begins|starts|will)\b/i, /\b(?:we|this (?:trial|study)) will (?:randomi[sz]e|recruit|enrol|compare|assess|test|measure)/i,
+          /\b(?:results|findings) are expected\b/i
         ],
         "randomized_trial" => [
           /\brandomly (?:assigned|allocated|divided|put|split|received|given)\b/i,
@@ -51,10 +56,12 @@ module Hobrin
           %r{\bbefore and after\b|\bpre-? ?(?:and|/|-)? ?-?post\b}i, /\b(?:before|preceding) (?:the )?(?:\w+ ){0,2}(?:started|began|introduction|change|arrived)\b/i,
           /\b(?:months|year|years|weeks|period) after\b[^.]*\b(?:introduc|change|start|became|came)/i,
           /\b(?:earlier|historical) (?:controls|patients|comparison)\b|\binterrupted time series\b/i,
-          /\b(?:staff|we) introduced\b/i
+          /\b(?:staff|we) introduced\b/i, /\bcompared with the (?:year|months?|weeks?|period|quarter) before\b/i
         ],
         "cohort" => [
           /\bwe followed\b|\bwere followed\b|\bfollowed (?:up )?(?:for|until|to)\b/i,
+          /\bretrospective(?:ly)?\b/i,
+          /\b(?:reviewed|looked (?:back|through)|went through)\b[^.]*\b(?:notes|records|charts|database)\b/i,
           /\ball #{PEOPLE} (?:admitted|seen|treated|discharged|born)\b/i,
           /\bconsecutive(?:ly)?\b[^.]*#{PEOPLE}/i,
           /\bcohort\b/i,
@@ -90,7 +97,7 @@ module Hobrin
         "cost" => [/\bcosts?\b[^.]*\b(?:counted|measured|estimated|taken|from the (?:side|view))/i,
                    /\bcost[- ]effectiveness\b/i],
         "case_series" => [
-          /\bwe (?:report|describe|present)(?: on)? (?:\w+ )?(?:days|a case|one|two|three|four|the case)\b/i,
+          /\bour (?:first |early )?experience (?:with|of)\b/i, /\bwe (?:report|describe|present)(?: on)? (?:\w+ )?(?:days|a case|one|two|three|four|the case)\b/i,
           /\bA \d+-year-old (?:man|woman|boy|girl|patient)\b/
         ],
         "opinion" => [
@@ -100,6 +107,9 @@ module Hobrin
           /\bwe (?:argue|believe|call for)\b|\bwe read with interest\b/i
         ]
       }.freeze
+
+      # What these tell is true whatever else is told: of animals, and of what is yet to be done.
+      OUTRANK = %w[mechanism protocol].freeze
     end
   end
 end

@@ -39,6 +39,9 @@ module Hobrin
         told = cues
         return untold if told.empty?
 
+        above = told.find { |design, *| Cues::OUTRANK.include?(design) }
+        return answer(*above, :disagree) if above && @label && !agrees?(above.first)
+
         mine = told.find { |design, *| agrees?(design) }
         first = mine || told.first
         verdict = if mine || @label.nil? then mine ? :agree : :untold

@@ -11,16 +11,19 @@ module Hobrin
 
       COUNT = /\d{1,3}(?:,\d{3})+|\d+/
       PERCENT = /\d+(?:[.·]\d+)?\s?(?:%|per ?cent\b)/
+      # What is counted may stand between: "38 of 412 residents (12.9 %)".
+      WHO = /(?:\s(?:[a-z-]+\s){0,2}?(?:patients|people|persons|adults|children|infants|babies|women|men|residents|nurses|participants))?/
       BEFORE = /(?<![\d.·,])/
       AFTER = /(?![.·,]?\d)/
       PATTERNS = [
-        %r{#{BEFORE}(?<part>#{COUNT})\s?(?:of|out of|/)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}(?:\s?[(\[,;]\s?(?<percent>#{PERCENT})[)\]]?)?},
+        %r{#{BEFORE}(?<part>#{COUNT})\s?(?:of|out of|/)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}(?:(?:#{WHO})\s?[(\[]\s?(?<percent>#{PERCENT})[)\]]|\s?[,;]\s?(?<percent>#{PERCENT}))?},
         /#{BEFORE}(?<part>#{COUNT})\s?\((?<percent>#{PERCENT})\)\s?(?:of|out of)\s?(?:the )?(?<whole>#{COUNT})#{AFTER}/,
-        %r{(?<percent>#{PERCENT})\s?\((?<part>#{COUNT})\s?(?:of|out of|/)\s?(?<whole>#{COUNT})\)}
+        %r{(?<percent>#{PERCENT})\s?\((?<part>#{COUNT})\s?(?:of|out of|/)\s?(?<whole>#{COUNT})\)},
+        /\b[OA](?:f|mong)\s(?:the\s)?(?<whole>#{COUNT})#{WHO}(?:\s[a-z]+){0,4},?\s(?<part>#{COUNT})#{WHO}\s?\((?<percent>#{PERCENT})\)/
       ].freeze
       # What looks like a count and is none: "58 of 100" on a scale, "6.1 of 10".
       SCALE = /\b(?:rated|rating|score[ds]?|scale|median|mean|points?)\b/i
-      private_constant :COUNT, :PERCENT, :BEFORE, :AFTER, :PATTERNS, :SCALE
+      private_constant :COUNT, :PERCENT, :WHO, :BEFORE, :AFTER, :PATTERNS, :SCALE
 
       class << self
         # All that a sentence gives, in order.

@@ -48,6 +48,14 @@ RSpec.describe Hobrin::CloseReading::Numbers do
     end
   end
 
+  # Ours; see the head of the file for what is held out.
+  it "finds slips in abstracts as journals print them, and none in clean ones" do
+    texts = YAML.safe_load_file(File.expand_path("../../fixtures/slips.yml", __dir__))
+    missed = texts["slips"].reject { |kind, text| found(text).map(&:kind).include?(kind.to_sym) }
+    expect(missed).to eq([])
+    expect(texts["clean"].to_h { |text| [text, found(text).map(&:worked_out)] }.reject { |_, said| said.empty? }).to eq({})
+  end
+
   # Brown and Heathers, Soc Psychol Personal Sci 2017;8:363: their worked example.
   it "knows which means whole numbers can have" do
     text = "On a scale from 0 to 10, sleep was rated %s (SD 2.0) in 20 with earplugs."

@@ -13,11 +13,14 @@ module Hobrin
         SOME = /(?<![\d.,])#{COUNT} (?:[a-z-]+ )?(?:#{PEOPLE})/
         TOOK_PART = /#{SOME} (?:took part|were analy[sz]ed|completed the (?:trial|study))/
         BEGAN = /#{SOME} (?:were|was) (?:\w+ )?(?:included|enrolled|recruited|randomi[sz]ed)/
-        private_constant :PEOPLE, :COUNT, :OF, :SOME, :TOOK_PART, :BEGAN
+        # "240 adults were randomised, 118 to earplugs and 122 to usual care": what parts a total.
+        ARM = /(?<![\d.,])(?<n>\d{1,3}(?:,\d{3})+|\d+)\s(?:(?:#{PEOPLE})\s)?(?:(?:were\s)?(?:allocated|assigned|randomi[sz]ed)\s)?(?:to|in|received|had|with|without|got)\b|\(\s?n\s?=\s?(?<n>\d{1,3}(?:,\d{3})+|\d+)\s?\)/i
+        DIVIDED = /\brandomi[sz]ed\b|\brandomly\b|\ballocated\b|\bassigned\b|\benrolled\b|\btook part\b/i
+        private_constant :PEOPLE, :COUNT, :OF, :SOME, :TOOK_PART, :BEGAN, :ARM, :DIVIDED
 
         def call
           @began = nil
-          @passage.sentences.flat_map { |sentence| in_sentence(sentence) }
+          @passage.sentences.flat_map { |sentence| in_sentence(sentence) + divided(sentence) }
         end
 
         private
@@ -29,6 +32,17 @@ module Hobrin
           pair = groups(sentence) or return []
 
           of ? same(sentence, of, pair.sum(&:whole)) : no_more(sentence, pair)
+        end
+
+        # Two arms are never more than all who were divided between them.
+        def divided(sentence)
+          total = sentence.text.match(SOME) if sentence.text.match?(DIVIDED)
+          return [] unless total
+
+          arms = sentence.matches(ARM).select { |match| match.begin(0) >= total.end(0) }.map { |match| match[:n].delete(",").to_i }
+          return [] unless arms.size == 2 && arms.all? { |arm| arm <= count(total) } && arms.sum > count(total)
+
+          [disagreement(:groups, sentence, total, "the groups are #{arms.sum} together")]
         end
 
         # The two groups of a sentence that names no others.

@@ -10,8 +10,12 @@ module Hobrin
         NUMBER = Printed::PATTERN
         SCALE = /\bscale (?:from |of )?(?<low>\d+)\s?(?:to|-|–)\s?(?<high>\d+)/i
         MEAN = /(?<![\d.·])(?<mean>#{NUMBER})\s?\((?:SD|standard deviation)[ =:]?\s?(?<sd>#{NUMBER})\)(?: in | of |, n ?= ?)(?<n>\d{1,3}(?:,\d{3})+|\d+)/i
+        # Means with their deviations, however many there were; and how far they are said to lie apart.
+        ANY_MEAN = /(?<![\d.·])(?<mean>#{NUMBER})\s?(?:\((?:SD|standard deviation)[ =:]?\s?#{NUMBER}\)|±\s?#{NUMBER})/i
+        APART = /(?<!risk )(?<!absolute )\bdifference(?:\s(?:was|of|is))?[\s:,(]{1,2}(?<value>#{NUMBER})(?![\d%])/i
+        ADJUSTED = /\badjust|\bfrom baseline\b|\bchange/i
         WHOLE = /\b(?:whole numbers?|counted in whole|number of (?:falls|nights|days|wakings|calls|items)|likert)\b/i
-        private_constant :NUMBER, :SCALE, :MEAN, :WHOLE
+        private_constant :NUMBER, :SCALE, :MEAN, :ANY_MEAN, :APART, :ADJUSTED, :WHOLE
 
         private
 
@@ -21,7 +25,7 @@ module Hobrin
           whole = scale || sentence.text.match?(WHOLE)
           [*means.flat_map do |match|
             mean(sentence, match, scale, whole)
-          end, *difference(sentence, means)]
+          end, *difference(sentence)]
         end
 
         def mean(sentence, match, scale, whole)
@@ -63,19 +67,18 @@ module Hobrin
                        "whole numbers of #{people.text} give #{sums.join(" or ")}")
         end
 
-        def difference(sentence, means)
-          estimate = Estimate.all_in(sentence).find { |one| one.measure == :mean_difference }
-          return [] unless estimate && means.size == 2
+        def difference(sentence)
+          means = sentence.matches(ANY_MEAN)
+          said = sentence.text.match(APART)
+          return [] unless said && means.size == 2 && !sentence.text.match?(ADJUSTED)
 
           one, two = means.map { |match| printed(match[:mean]) }
+          value = printed(said[:value])
           room = one.half + two.half
           apart = one.value - two.value
-          return [] if [apart, -apart].any? do |value|
-            estimate.value.meets?(value - room, value + room)
-          end
+          return [] if [apart, -apart].any? { |number| value.meets?(number - room, number + room) }
 
-          [disagreement(:difference, sentence, estimate.match,
-                        "the means are #{estimate.value.like(apart)} apart")]
+          [disagreement(:difference, sentence, said, "the means are #{value.like(apart)} apart")]
         end
       end
     end
