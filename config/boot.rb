@@ -75,7 +75,7 @@ module Hobrin
           papers: Store::KeptPapers.new(home), incoming: Store::Incoming.new(home),
           allowed: Outside::Allowed.new(allowed),
           library: Store::Library.new(database(home, :library)), who:,
-          clock:, language: self
+          clock:, language: self, signing: Store::SigningKey.new(home)
         )
       end
 

@@ -24,6 +24,7 @@ module Hobrin
         raise StateError, "HOBRIN_SESSION_KEY must have at least 64 letters." if key.size < SHORTEST_KEY
 
         Boot.eager_load
+        context.signing_key
         Web::App.build(context:, session_secret: key, hosts:,
                        shared: shared && { **signing_in(env), **shared },
                        log: (env["HOBRIN_LOG"] == "json" ? $stdout : nil))

@@ -14,9 +14,9 @@ module Hobrin
       #   are asked for only when they are needed
       #   filters :: Strategy::Filters; papers :: Store::KeptPapers;
       #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings;
-      #   together :: Store::Together
+      #   together :: Store::Together; signing :: Store::SigningKey, by which archives are signed
       def initialize(inquiries:, shared_briefs:, own_filters:, house_changes:, own_records:, settings:, papers:,
-                     directory:, together:, incoming:, library:, who:, clock:, language:,
+                     directory:, together:, incoming:, library:, who:, clock:, language:, signing: nil,
                      allowed: Outside::Allowed.new(""), filters: Strategy::Filters::NONE)
         @stored = @inquiries = inquiries
         @shared_briefs = shared_briefs
@@ -34,8 +34,12 @@ module Hobrin
         @directory = directory
         @together = together
         @filters = filters
+        @signing = signing
         @lock = Mutex.new
       end
+
+      # The OpenSSL::PKey that signs archives, nil for none.
+      def signing_key = @signing&.key
 
       def dictionary = @language.dictionary
       def standings = @together.standings

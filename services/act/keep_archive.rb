@@ -5,9 +5,10 @@ module Hobrin
     # Writes an inquiry as an archive, and checks one.
     class KeepArchive
       # faults :: Array of Exchange::Archive::Check::Fault; agree :: how many numbers agree;
-      #   question :: of the inquiry
+      #   question :: of the inquiry; key :: the public key that signed it, nil for none; format ::
+      #   of the file
       class Verdict < Value
-        attributes :faults, :agree, :question
+        attributes :faults, :agree, :question, :key, :format
 
         def sound? = faults.empty?
       end
@@ -32,17 +33,20 @@ module Hobrin
           inquiry: JSON.parse(Store::InquiryDocument.dump(inquiry)), trail: trail(id),
           records: JSON.parse(Exchange::CslJson::Writer.call(records)),
           numbers: Exchange::Archive::Numbers.new(inquiry, records).call,
-          sample: @context.snapshot.sample?, made: @context.today
+          sample: @context.snapshot.sample?, made: @context.today, key: @context.signing_key
         )
         Download.new(name: "hobrin-#{id}-archive.json", type: "application/json", body:)
       end
 
-      # text :: of a file. Gives a Verdict. Raises InputError (:archive).
-      def self.verify(text)
+      # text :: of a file; key :: the public key that must have signed it, nil for any. Gives a
+      # Verdict. Raises InputError (:archive).
+      def self.verify(text, key: nil)
         data = Exchange::Archive.read(text)
         faults, agree = ArchiveSchema.faults(data), 0
-        faults, agree = Exchange::Archive::Check.new(data) { anew(data) }.call if faults.empty?
-        Verdict.new(faults:, agree:, question: question_of(data))
+        faults, agree = Exchange::Archive::Check.new(data, key:) { anew(data) }.call if faults.empty?
+        signed = data["signature"]
+        Verdict.new(faults:, agree:, question: question_of(data), key: (signed["key"] if signed.is_a?(Hash)),
+                    format: data["format"])
       end
 
       # The same in a process of its own, which steps back for those that answer: an archive may take long.

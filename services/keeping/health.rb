@@ -20,6 +20,9 @@ module Hobrin
           library: -> { @context.library.version } }.transform_values { |ask| answers?(&ask) }
       end
 
+      # The public key by which archives of this installation are told.
+      def archive_key = (key = @context.signing_key) && Exchange::Archive::Signature.public_key(key)
+
       private
 
       def answers?

@@ -41,7 +41,7 @@ module Hobrin
             parts = Services::Health.new(context).call
             status 503 unless parts.values.all?
             content_type :json
-            JSON.generate(well: parts.values.all?, **parts)
+            JSON.generate(well: parts.values.all?, **parts, archive_key: Services::Health.new(context).archive_key)
           end
         end
 

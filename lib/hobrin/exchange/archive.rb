@@ -6,10 +6,13 @@ module Hobrin
     # measured, the trail in a chain of fingerprints, the papers that it rests on, and every number
     # that follows from them. config/archive.schema.json describes it.
     #
-    #   { "hobrin": "archive", "format": 1, "sample": …, "made": "2026-11-27", "inquiry": { … },
-    #     "trail": [ … ], "records": [ … ], "numbers": { … }, "seals": { "records/1": "…", … } }
+    #   { "hobrin": "archive", "format": 2, "sample": …, "made": "2026-11-27", "inquiry": { … },
+    #     "trail": [ … ], "records": [ … ], "numbers": { … }, "seals": { "records/1": "…", … },
+    #     "signature": { "algorithm": "Ed25519", "key": "…", "value": "…" } }
+    #
+    # Format 1 had no seals for its first four lines, and no signature.
     module Archive
-      FORMAT = 1
+      FORMAT = 2
       # Larger files are not read.
       LARGEST = 100 * 1_048_576
 
@@ -17,13 +20,15 @@ module Hobrin
         # inquiry :: plain data as it is stored; trail :: Array of Hashes; records :: plain CSL
         #   data;
         #   numbers :: as Numbers gives them; sample :: whether its papers are made up; made :: Date
+        # key :: OpenSSL::PKey of Ed25519 that signs it, nil for none
         # Gives JSON text.
-        def write(inquiry:, trail:, records:, numbers:, sample:, made:)
-          parts = plain("inquiry" => inquiry, "trail" => trail, "records" => records,
-                        "numbers" => numbers)
+        def write(inquiry:, trail:, records:, numbers:, sample:, made:, key: nil)
+          parts = plain("hobrin" => "archive", "format" => FORMAT, "sample" => sample, "made" => made.iso8601,
+                        "inquiry" => inquiry, "trail" => trail, "records" => records, "numbers" => numbers)
           parts = { **parts, "trail" => Seal.chained(parts["trail"]) }
-          JSON.pretty_generate({ "hobrin" => "archive", "format" => FORMAT, "sample" => sample, "made" => made.iso8601,
-                                 **parts, "seals" => Seal.parts(parts) })
+          seals = Seal.parts(parts)
+          signature = { "signature" => Signature.of(seals, key) } if key
+          JSON.pretty_generate({ **parts, "seals" => seals, **signature.to_h })
         end
 
         # text :: String. Gives the data. Raises InputError (:archive) for what is no archive, or

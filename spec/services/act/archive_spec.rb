@@ -108,6 +108,34 @@ RSpec.describe Hobrin::Services::KeepArchive, :sample do
     expect(faults('{"hobrin":"archive","format":1}')).to include("inquiry", "trail", "records", "numbers")
   end
 
+  it "seals its first lines, too, and tells by a signature what was sealed anew" do
+    text = archive
+    key = Hobrin::Services::Health.new(context).archive_key
+    expect([described_class.verify(text).key, described_class.verify(text, key:).faults]).to eq([key, []])
+    { "sample" => false, "made" => "2020-01-01" }.each do |name, value|
+      expect(faults(JSON.generate(JSON.parse(text).merge(name => value)))).to eq([name])
+    end
+    expect(faults(JSON.generate(JSON.parse(text).merge("format" => 1)))).to include("sample", "made")
+    remade = resealed(JSON.parse(text).merge("sample" => false))
+    expect([described_class.verify(remade).faults, described_class.verify(remade).key]).to eq([[], nil])
+    expect(described_class.verify(remade, key:).faults.map(&:says)).to eq(["is not there"])
+    kept = JSON.generate(JSON.parse(remade).merge("signature" => JSON.parse(text)["signature"]))
+    expect(described_class.verify(kept).faults.map(&:says)).to eq(["does not fit the seals"])
+    other = OpenSSL::PKey.generate_key("ED25519")
+    forged = JSON.parse(remade)
+    forged["signature"] = Hobrin::Exchange::Archive::Signature.of(forged["seals"], other)
+    expect(described_class.verify(JSON.generate(forged)).faults).to eq([])
+    expect(described_class.verify(JSON.generate(forged), key:).faults.map(&:says)).to eq(["is of another key"])
+  end
+
+  it "makes its key once, for its owner alone, and never over one that cannot be read" do
+    file = home.join("signing.key")
+    keys = Array.new(2) { Hobrin::Store::SigningKey.new(home).key.private_to_pem }
+    expect([keys.uniq.size, file.stat.mode & 0o777]).to eq([1, 0o600])
+    file.write("cut")
+    expect { Hobrin::Store::SigningKey.new(home).key }.to raise_error(Hobrin::StateError, /holds no key/)
+  end
+
   it "knows stored inquiries of every format by the schema of the present one" do
     schema = JSONSchemer.schema(Hobrin::Boot::ROOT.join("config/inquiry.schema.json"))
     Hobrin::Boot::ROOT.glob("spec/fixtures/documents/*/inquiry.json").each do |file|
@@ -128,7 +156,7 @@ RSpec.describe Hobrin::Services::KeepArchive, :sample do
     rescue StandardError
       nil
     end
-    JSON.generate(data.merge("seals" => seal.parts(data.slice("inquiry", "trail", "records", "numbers"))))
+    JSON.generate(data.except("signature").merge("seals" => seal.parts(data.except("seals", "signature"))))
   end
 
   def places(data, path = [])

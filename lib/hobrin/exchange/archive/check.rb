@@ -13,12 +13,16 @@ module Hobrin
 
         NEAR = 1e-9
         PARTS = %w[inquiry trail records numbers].freeze
-        private_constant :NEAR, :PARTS
+        # What stands before them; sealed from format 2 on.
+        HEAD = %w[hobrin format sample made].freeze
+        private_constant :NEAR, :PARTS, :HEAD
 
-        # data :: as Archive.read gives it. The block is given nothing and gives the numbers worked
-        #   out anew.
-        def initialize(data, &anew)
+        # data :: as Archive.read gives it; key :: the public key, as Signature.public_key gives it,
+        #   that must have signed it, nil for any. The block is given nothing and gives the numbers
+        #   worked out anew.
+        def initialize(data, key: nil, &anew)
           @data = data
+          @key = key
           @anew = anew
         end
 
@@ -29,7 +33,7 @@ module Hobrin
             Fault.new(path: name, says: "is not there")
           end, 0] if missing.any?
 
-          [[*trail, *seals, *numbers], @agree.to_i]
+          [[*trail, *seals, *signature, *numbers], @agree.to_i]
         end
 
         private
@@ -47,11 +51,21 @@ module Hobrin
         end
 
         def seals
-          now, written = [Seal.parts(@data.slice(*PARTS)), @data["seals"]]
+          sealed = @data["format"] == 1 ? PARTS : HEAD + PARTS
+          now, written = [Seal.parts(@data.slice(*sealed)), @data["seals"]]
           return [Fault.new(path: "seals", says: "are not there")] unless written.is_a?(Hash)
 
           changed = (now.keys | written.keys).reject { |path| now[path] == written[path] }
           changed.map { |path| Fault.new(path:, says: said(path, now, written)) }
+        end
+
+        # One that is there must fit; one that is asked for must be there.
+        def signature
+          signed = @data["signature"]
+          return [*(Fault.new(path: "signature", says: "is not there") if @key)] if signed.nil?
+          return [Fault.new(path: "signature", says: "does not fit the seals")] unless Signature.fits?(signed, @data["seals"])
+
+          @key && signed["key"] != @key ? [Fault.new(path: "signature", says: "is of another key")] : []
         end
 
         def said(path, now, written)
