@@ -30,6 +30,8 @@ RSpec.describe Hobrin::Appraisal do
 
   it "gives a review the level of what it reviewed, and asks while that is not said" do
     { %w[treatment randomized_trial] => 1, %w[treatment cohort] => 3, %w[harm case_series] => 4,
+      %w[harm randomized_trial] => 1, %w[harm nested_case_control] => 1, %w[harm case_control] => 4,
+      %w[treatment nested_case_control] => 4,
       %w[diagnosis diagnostic] => 1,
       %w[diagnosis case_control] => 4, %w[prognosis inception_cohort] => 1, %w[prognosis cohort] => 3,
       %w[prognosis controlled_trial] => nil }.each do |(kind, reviewed), number|
@@ -41,13 +43,22 @@ RSpec.describe Hobrin::Appraisal do
   end
 
   it "asks of a test how it was judged, and of a prognosis whether people were followed" do
-    { %i[yes yes] => 2, %i[yes no] => 3, %i[unclear yes] => 3, %i[no yes] => 4, [nil, :yes] => nil }
-      .each do |(reference, blinded), number|
-      answers = { reference:, blinded: }.compact
+    { %i[yes yes] => 2, %i[yes no] => 3, %i[not_told yes] => 3, %i[no yes] => 4, [nil, :yes] => nil,
+      %i[yes yes no] => 3, %i[yes yes not_told] => 3, %i[yes yes mostly] => 2, %i[no yes no] => 4 }
+      .each do |(reference, blinded, same_reference), number|
+      answers = { reference:, blinded:, same_reference: }.compact
       expect([answers, level("diagnosis", "diagnostic", answers:)]).to eq([answers, number])
     end
     expect([level("prognosis", "inception_cohort", answers: { followed: :no }),
             level("treatment", "cohort", answers: { followed: :no })]).to eq([4, 3])
+  end
+
+  it "names the row of the table and what stands there" do
+    expect(level_of("harm", "systematic_review", reviewed: "nested_case_control").why)
+      .to eq("OCEBM 2011, row treatment harms, level 1: a systematic review of randomised trials or of nested case-control " \
+             "studies; as a review of such studies")
+    expect(level_of("diagnosis", "diagnostic", answers: { reference: :yes, blinded: :yes, same_reference: :no }).why)
+      .to include("row diagnosis, level 3", "not the same reference standard for all")
   end
 
   it "gives a retracted paper no level, whatever its design" do

@@ -34,6 +34,7 @@ module Hobrin
         new(key: "cohort", name: "Cohort study", types: ["cohort study"], sheet: :cohort),
         new(key: "case_control", name: "Case-control study", types: ["case-control study"],
             sheet: :cohort),
+        new(key: "nested_case_control", name: "Case-control study nested in a cohort", sheet: :cohort),
         new(key: "before_after", name: "Before and after, earlier patients as comparison",
             types: ["before-and-after study"],
             sheet: :before_after),

@@ -14,7 +14,8 @@ module Hobrin
       attributes :number, :why
 
       TREATMENT = { "randomized_trial" => 2, "controlled_trial" => 3, "inception_cohort" => 3, "cohort" => 3,
-                    "case_control" => 4, "before_after" => 4, "case_series" => 4, "mechanism" => 5 }.freeze
+                    "case_control" => 4, "nested_case_control" => 4, "before_after" => 4, "case_series" => 4,
+                    "mechanism" => 5 }.freeze
       TABLE = {
         "treatment" => TREATMENT,
         "harm" => TREATMENT,
@@ -23,8 +24,28 @@ module Hobrin
         "prognosis" => { "inception_cohort" => 2, "cohort" => 3, "randomized_trial" => 3, "case_control" => 4,
                          "case_series" => 4 }.freeze
       }.freeze
-      # Level of the one kind of study whose reviews are the strongest.
-      SECOND = 2
+      # The kinds of study whose reviews are level 1. Of harms those of nested case-control studies
+      # are, too, though a single one is level 4.
+      STRONGEST = { "treatment" => %w[randomized_trial], "harm" => %w[randomized_trial nested_case_control],
+                    "diagnosis" => %w[diagnostic], "prognosis" => %w[inception_cohort] }.freeze
+      # The row of the table for each kind of question, and what stands in it at each level, in our
+      # words.
+      ROWS = { "treatment" => "treatment benefits", "harm" => "treatment harms", "diagnosis" => "diagnosis",
+               "prognosis" => "prognosis" }.freeze
+      EFFECTS = { 2 => "a randomised trial, or an observational study with a dramatic effect",
+                  3 => "a controlled cohort that was not randomised", 4 => "case series, case-control, or earlier patients as comparison",
+                  5 => "reasoning from mechanism" }.freeze
+      CONTENT = {
+        "treatment" => { 1 => "a systematic review of randomised trials or n-of-1 trials", **EFFECTS }.freeze,
+        "harm" => { 1 => "a systematic review of randomised trials or of nested case-control studies", **EFFECTS }.freeze,
+        "diagnosis" => { 1 => "a systematic review of cross-sectional studies with one reference standard and blinding",
+                         2 => "a cross-sectional study with one reference standard for all and blinding",
+                         3 => "patients not consecutive, or not the same reference standard for all",
+                         4 => "case-control, or a poor or dependent reference standard", 5 => "reasoning from mechanism" }.freeze,
+        "prognosis" => { 1 => "a systematic review of inception cohorts", 2 => "an inception cohort",
+                         3 => "a cohort, or the control arm of a randomised trial",
+                         4 => "case series, case-control, or a cohort of poor quality" }.freeze
+      }.freeze
       NOT_A_STUDY = {
         "guideline" => "A guideline has no level of its own: look at the studies it rests on.",
         "protocol" => "A protocol has no results to weigh yet.",
@@ -32,7 +53,7 @@ module Hobrin
                      "from mechanism."
       }.freeze
       RETRACTED = "It was retracted: nothing in it counts as evidence."
-      private_constant :TREATMENT, :TABLE, :SECOND, :NOT_A_STUDY, :RETRACTED
+      private_constant :TREATMENT, :TABLE, :STRONGEST, :ROWS, :EFFECTS, :CONTENT, :NOT_A_STUDY, :RETRACTED
 
       class << self
         # record :: Records::Record; kind :: a Question::Kind key or nil; design :: a Design
@@ -76,7 +97,7 @@ module Hobrin
           when "systematic_review" then review(kind, reviewed)
           when "diagnostic" then diagnostic(kind, answers)
           when "cohort", "inception_cohort" then cohort(kind, design, answers)
-          else placed(TABLE[kind][design.key])
+          else placed(kind, TABLE[kind][design.key])
           end
         end
 
@@ -84,37 +105,37 @@ module Hobrin
         def review(kind, reviewed)
           return none("Say what kind of studies it reviewed: the level depends on it.") unless reviewed
 
-          own = TABLE[kind][reviewed.key]
-          placed(own == SECOND ? 1 : own, "as a review of such studies")
+          strongest = STRONGEST.fetch(kind).include?(reviewed.key)
+          placed(kind, strongest ? 1 : TABLE[kind][reviewed.key], "as a review of such studies")
         end
 
         def diagnostic(kind, answers)
-          return placed(TABLE[kind]["diagnostic"]) unless kind == "diagnosis"
+          return placed(kind, TABLE[kind]["diagnostic"]) unless kind == "diagnosis"
 
-          reference, blinded = answers.values_at(:reference, :blinded)
+          reference, blinded, same = answers.values_at(:reference, :blinded, :same_reference)
           unless reference && blinded
-            return none("Answer below whether all had the same good reference standard, and whether each test " \
-                        "was read without knowing the other: the level depends on both.")
+            return none("Answer below whether the reference standard was good and the same for all, and whether each " \
+                        "test was read without knowing the other: the level depends on them.")
           end
-          return placed(4, "a poor reference standard, or not the same for all") if reference == :no
+          return placed(kind, 4, "a poor reference standard") if reference == :no
+          return placed(kind, 3, "not the same reference standard for all") if %i[no not_told].include?(same)
 
           sure = [reference, blinded].all? { |answer| %i[yes mostly].include?(answer) }
-          return placed(2, "one good reference standard, read apart") if sure
-
-          placed(3, "not sure that tests were read apart, against one good reference standard")
+          placed(kind, sure ? 2 : 3, sure ? "one good reference standard, read apart" : "not sure that tests were read apart")
         end
 
         def cohort(kind, design, answers)
-          return placed(4,
-                        "a cohort of which many were lost") if kind == "prognosis" && answers[:followed] == :no
+          return placed(kind, 4, "a cohort of which many were lost") if kind == "prognosis" && answers[:followed] == :no
 
-          placed(TABLE[kind][design.key])
+          placed(kind, TABLE[kind][design.key])
         end
 
-        def placed(number, because = nil)
+        # With the row of the table that it stands in.
+        def placed(kind, number, because = nil)
           return none("The 2011 table does not place this design for this kind of question.") unless number
 
-          new(number:, why: ["OCEBM 2011", *because].join(", "))
+          row = "OCEBM 2011, row #{ROWS.fetch(kind)}, level #{number}: #{CONTENT.fetch(kind).fetch(number)}"
+          new(number:, why: [row, *because].join("; "))
         end
 
         def none(why) = new(number: nil, why:)

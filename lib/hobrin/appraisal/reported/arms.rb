@@ -58,7 +58,7 @@ module Hobrin
 
           # Fifteen figures, without an exponent.
           def plain(value)
-            places = value.zero? ? 1 : [14 - Math.log10(value.abs).floor, 0].max
+            places = value.zero? ? 1 : (14 - Math.log10(value.abs).floor).clamp(0, 20)
             format("%.#{places}f", value).sub(/(\.\d+?)0+\z/, '\1')
           end
         end
