@@ -43,7 +43,7 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
     end
     table = CSV.parse(file("findings", "csv"), headers: true)
     expect(table.map { |row| row.values_at("Outcome", "Estimate").map(&:to_s) })
-      .to eq(findings.first(lines.lines.size).map { |row| row.values_at(0, 5).map(&:to_s) })
+      .to eq(findings.first(lines.lines.size).map { |row| row.values_at(0, 6).map(&:to_s) })
     points = inquiry.acting.measures.sum { |one| one.points.size }
     expect(CSV.parse(file("measures", "csv"), headers: true).size).to eq(points)
     expect(rows["Evidence"].last.first).to include("Made-up sample data")

@@ -23,16 +23,12 @@ module Hobrin
         @run ||= Statistics::RunChart.new(after, middle:)
       end
 
-      # Statistics::ControlChart::Chart; nil for fewer than twelve points before.
+      # Statistics::ControlChart::Chart; nil for fewer than twelve points before, and where those do
+      # not vary.
       def control
-        return unless enough?
+        return @control if defined?(@control)
 
-        pairs = @measure.points.map { |point| [point.events, point.of] }
-        case @measure.way
-        when :share then (Statistics::ControlChart.shares(pairs, before: before.size) if shares?)
-        when :rate then Statistics::ControlChart.rates(pairs, before: before.size)
-        else Statistics::ControlChart.singles(values, before: before.size)
-        end
+        @control = enough? ? charted : nil
       end
 
       # What it says, in sentences.
@@ -78,6 +74,15 @@ module Hobrin
         return if target == middle
 
         target > middle ? :more : :less
+      end
+
+      def charted
+        pairs = @measure.points.map { |point| [point.events, point.of] }
+        case @measure.way
+        when :share then (Statistics::ControlChart.shares(pairs, before: before.size) if shares?)
+        when :rate then Statistics::ControlChart.rates(pairs, before: before.size)
+        else Statistics::ControlChart.singles(values, before: before.size)
+        end
       end
 
       def shares? = @measure.points.all? { |point| point.events <= point.of }
