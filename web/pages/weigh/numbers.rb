@@ -94,6 +94,9 @@ module Hobrin
             page.choices(:allocation, Appraisal::Reported::Allocation::KINDS, (changed&.allocation&.kind || said_allocation).to_s)
           end
 
+          # Whether there is anything to say of it.
+          def allocated? = changed ? !changed.allocation.words.nil? : said_allocation != :single
+
           def allocated(name)
             stored = changed&.allocation&.public_send(name == :cluster_size ? :size : name)
             page.typed_or(name, stored.is_a?(Float) ? format("%g", stored) : stored.to_s)
@@ -137,7 +140,7 @@ module Hobrin
             take = ->(**rest) { page.path_to_numbers(record, outcome, take: place, **rest) }
             return [["Take #{offer.says.join(" and ")}", take.call]] if offer.settled
 
-            offer.says.zip(%w[first second]).map { |says, group| ["#{says} is #{arms.intervention_name}", take.call(with: group)] }
+            offer.says.zip(%w[first second]).map { |says, group| [says, take.call(with: group)] }
           end
 
           def of_offer(name)

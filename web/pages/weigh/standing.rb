@@ -19,9 +19,9 @@ module Hobrin
           def groups = @told.groups(reported).compact
           def doubts = reported.doubts
 
-          # Who, against whom, when, in words.
+          # Who, against whom, when, and what was done to the numbers, in words.
           def about
-            [reported.group, reported.comparison, reported.time].reject(&:empty?).join(" · ")
+            [reported.group, reported.comparison, reported.time, *reported.notes].reject(&:empty?).join(" · ")
           end
 
           # How what it does not give was made, nil where nothing was.
