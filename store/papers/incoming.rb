@@ -73,11 +73,20 @@ module Hobrin
         File.open(@folder.join("lock"), File::CREAT | File::RDWR, OWNER_ONLY) do |file|
           return false unless file.flock(File::LOCK_EX | File::LOCK_NB)
 
-          yield
+          held(file) { yield }
           FileUtils.rm_f(woken)
           true
         end
       end
+
+      # A process that was forked meanwhile has the same lock: closing the file here would leave it
+      # held until that one ends.
+      def held(file)
+        yield
+      ensure
+        file.flock(File::LOCK_UN)
+      end
+      private :held
 
       # Whether a process is to be started: none is at it, and none was started a moment ago that is
       # still on its way. Says that one is started now.

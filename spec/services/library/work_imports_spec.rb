@@ -56,6 +56,23 @@ RSpec.describe Hobrin::Services::WorkImports do
     end
   end
 
+  it "is free again when its work is done, although a process that was forked meanwhile lives on" do
+    with_home do |context|
+      rest, ended = IO.pipe
+      child = nil
+      context.incoming.alone do
+        child = fork do
+          ended.close
+          rest.read
+          exit!(0)
+        end
+      end
+      expect(context.incoming.alone { nil }).to be(true)
+      ended.close
+      Process.wait(child)
+    end
+  end
+
   it "lets one process work at a time, and stops between two batches when it is told" do
     with_home do |context|
       import = waiting(context, ris(9_000))
