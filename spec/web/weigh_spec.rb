@@ -85,6 +85,44 @@ RSpec.describe "Weigh over the web", :sample, :client do
     expect(forest.css(".forest tbody tr").size).to eq(5)
   end
 
+  it "asks which group is which where the sentence does not tell, and stops at groups that stand the other way round" do
+    paper = "10.5555/hobrin.older-2022"
+    sheet = forest("paper=#{paper}&numbers=1")
+    expect(sheet.at_css(".number-offers").text).to include("Which of them had earplugs and an eye mask at night?")
+    first, second = sheet.css(".number-offers li").first.css("a").map { |link| link["href"] }
+    taken = [first, second].map do |path|
+      page = Nokogiri::HTML(visit_page(path).body)
+      %w[events total comparison_events comparison_total].map { |name| page.at_css("##{name}")["value"] }
+    end
+    expect(taken).to eq([%w[23 74 32 74], %w[32 74 23 74]])
+
+    written = { do: "write", paper:, outcome: 1, result: 1, form: "counts", events: 32, total: 74, comparison_events: 23,
+                comparison_total: 74, group: "usual care", comparison: "earplugs" }
+    send_form("/inquiries/1/results", **written)
+    page = forest("outcome=1")
+    expect([page.at_css(".snares").text, page.css(".forest tfoot b").size])
+      .to match([/two groups the other way round.*Swap the two groups/m, 0])
+    press(page.at_css(".snares form"), do: "mend")
+    expect(forest("outcome=1").css(".snares").size).to eq(0)
+    expect(inquiry.paper(paper).result(1).typed.values).to eq(%w[23 74 32 74])
+  end
+
+  it "refuses to reverse a printed risk ratio without the risk, beside the field, and asks what a comma means" do
+    paper = "10.5555/hobrin.older-2022"
+    forest("paper=#{paper}&numbers=1")
+    written = { do: "write", paper:, outcome: 1, numbers: 1, form: "estimate", measure: "risk_ratio", value: "0.9", low: "0.8",
+                high: "1.01", turned: "yes" }
+    send_form("/inquiries/1/results", **written)
+    expect([last_response.status, Nokogiri::HTML(last_response.body).css(".problem").text])
+      .to match([422, /cannot be reversed by itself: enter the risk/])
+    expect(send_form("/inquiries/1/results", **written, risk: "80").status).to eq(303)
+    send_form("/inquiries/1/results", do: "write", paper:, outcome: 2, numbers: 2, form: "means_sd", mean: "1,200", deviation: 300,
+                                      size: 40, comparison_mean: 900, comparison_deviation: 280, comparison_size: 41)
+    expect([last_response.status, last_response.body]).to match([422, /Is this 1200 or 1\.2\?/])
+    send_form("/inquiries/1/results", **written, form: "counts", allocation: "cluster", cluster_size: "0")
+    expect([last_response.status, last_response.body]).to match([422, /Enter a number above 1/])
+  end
+
   it "shows a test as the core pools it, and what a result means at any share of people" do
     tests = reading(2).pools.first.tests
     page = page_of(2, "outcome=1")
