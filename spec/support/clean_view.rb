@@ -16,6 +16,7 @@ module CleanView
 
   def expect_clean(view, narrow: true)
     page.driver.browser.logs.get(:browser)
+    resize(1280, 800)
     visit view
     expect(page).to be_clean
     expect(addresses.uniq - [page.evaluate_script("location.origin")]).to eq([])
