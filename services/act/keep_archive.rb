@@ -11,6 +11,10 @@ module Hobrin
         attributes :faults, :agree, :question, :key, :format
 
         def sound? = faults.empty?
+
+        # Whether it may be opened: numbers of an earlier format followed other rules, and are worked
+        # out anew in any case.
+        def openable? = format == 1 ? faults.all? { |fault| fault.path.start_with?("numbers/") } : sound?
       end
 
       LINE = %i[number at who step kind change count_before count_after library_version note].freeze

@@ -43,7 +43,7 @@ module Hobrin
 
       def checked(text)
         verdict = KeepArchive.verify_apart(text)
-        refuse(verdict) unless verdict.sound?
+        refuse(verdict) unless verdict.openable?
 
         data = JSON.parse(text)
         items = missing(data["records"])

@@ -129,6 +129,21 @@ RSpec.describe Hobrin::Services::KeepArchive, :sample do
     expect(described_class.verify(JSON.generate(forged), key:).faults.map(&:says)).to eq(["is of another key"])
   end
 
+  it "opens one of format 1 whose numbers followed earlier rules, and says so" do
+    data = JSON.parse(archive(4)).except("signature")
+    outcome = data["numbers"]["outcomes"].keys.first
+    data["numbers"]["outcomes"][outcome]["baseline"] = 0.123
+    data["format"] = 1
+    data["seals"] = Hobrin::Exchange::Archive::Seal.parts(data.slice("inquiry", "trail", "records", "numbers"))
+    old = JSON.generate(data)
+    verdict = described_class.verify(old)
+    expect([verdict.faults.map(&:path), verdict.openable?]).to eq([["numbers/outcomes/#{outcome}/baseline"], true])
+    id = Hobrin::Services::CopyInquiry.new(context).open(old)
+    expect(Hobrin::Services::ReadWeigh.new(context, opened(id)).pools.first.baseline).not_to eq(0.123)
+    data["inquiry"]["conclusion"] = "Changed"
+    expect(described_class.verify(JSON.generate(data)).openable?).to be(false)
+  end
+
   it "makes its key once, for its owner alone, and never over one that cannot be read" do
     file = home.join("signing.key")
     keys = Array.new(2) { Hobrin::Store::SigningKey.new(home).key.private_to_pem }
