@@ -46,7 +46,7 @@ RSpec.describe "Sifting", :sample, :browser do
     expect(page).to have_css(".titles h2", text: "38 papers")
     expect(page).to have_css(".title-unread", text: title)
     click_link "Act"
-    expect(page).to have_css(".flow", text: "+4 found by following citations")
+    expect(page).to have_css(".flow", text: "+5 added manually (4 of them by citation searching)")
   end
 
   it "drops a part at once and takes it back with one press" do
