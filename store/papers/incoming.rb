@@ -68,12 +68,12 @@ module Hobrin
       def forget(import_id) = FileUtils.rm_f(path_of(import_id))
 
       # Does the block unless another process is at it already; gives whether it was done.
-      def alone
+      def alone(&block)
         FileUtils.mkdir_p(@folder, mode: 0o700)
         File.open(@folder.join("lock"), File::CREAT | File::RDWR, OWNER_ONLY) do |file|
           return false unless file.flock(File::LOCK_EX | File::LOCK_NB)
 
-          held(file) { yield }
+          held(file, &block)
           FileUtils.rm_f(woken)
           true
         end
