@@ -51,7 +51,7 @@ RSpec.describe "Papers in", :browser do
     expect(page).to have_css(".tab", text: "Ask")
     visit "/library"
     expect(page).to have_css(".import-state", text: /\Aread\z/, wait: 180)
-    expect(find(".import")).to have_text(/29.890 new papers, 10 of them doubles, 120 refused/)
+    expect(find(".import")).to have_text(/11.962 new papers, 10 of them doubles, 48 refused/)
     ["night noise", *words.map { |word| "ward #{word}" }].each { |name| match(name, "Noise") }
     expect(page).to have_css(".matches li", text: "done", count: 20, wait: 60)
     click_link "the same paper once more"
@@ -67,7 +67,7 @@ RSpec.describe "Papers in", :browser do
     expect(page).to have_css(".pair", count: 10)
     expect(context.library.duplicates.count).to eq(6)
     found = Hobrin::Services::Search.new(context).call('dc.subject = "Noise"')
-    expect(context.evaluator.count(found.tree)).to eq(2_880)
+    expect(context.evaluator.count(found.tree)).to eq(1_152)
   end
 
   def match(name, heading)

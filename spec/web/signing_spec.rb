@@ -160,9 +160,9 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     text = Hobrin::Services::KeepArchive.new(context).write(1).body
     data = JSON.parse(text)
     data["inquiry"]["decisions"].find { |one| one["verdict"] == "keep" }["verdict"] = "unsure"
-    later = JSON.parse(text).merge("format" => 2)
+    later = JSON.parse(text).merge("format" => 3)
     { JSON.generate(data) => "does not agree with itself",
-      JSON.generate(later) => "newer Hobrin (format 2)", "{" => "it is not JSON",
+      JSON.generate(later) => "newer Hobrin (format 3)", "{" => "it is not JSON",
       "[]" => "no archive of Hobrin", "\xFF\x00" => "no archive of Hobrin",
       '{"hobrin":"archive","format":1}' => "does not agree",
       "[" * 100_000 => "it is not JSON" }.each do |sent, words|

@@ -196,7 +196,7 @@ RSpec.describe Hobrin::Edits do
     ],
     "Narrow::IncludeManually" => [
       ->(e) { e::IncludeManually.new(record_id: "two") },
-      "Let in by hand: “Eye masks”", ->(now) { now.included_ids == ["two"] }
+      "Added manually: “Eye masks”", ->(now) { now.included_ids == ["two"] }
     ],
     "Sift::Decide" => [
       ->(e) { e::Decide.new(decision: decision("two", :drop, "No study")) },
