@@ -29,6 +29,23 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
     end
   end
 
+  it "carries model, heterogeneity, each reason of the certainty and the appraisal in every file" do
+    judgement = Hobrin::Appraisal::Outcome::Judgement.new(steps: -1, why: "All from one region.")
+    edit(Hobrin::Edits::Weigh::JudgeCertainty.new(outcome_id: 1, domain: :indirectness, judgement:))
+    row = Hobrin::Services::ReadWeigh.new(context, opened).table.first
+    said = [Hobrin::Brief::PooledFacts.new(row.pool).call.first, "All from one region.", row.certainty.start_why,
+            *row.certainty.lines.reject { |line| line.steps.zero? }.map(&:why), "some concern", "4 papers, 654 people"]
+    { "pdf" => ->(body) { OpenedFiles.pdf(body) }, "html" => ->(body) { OpenedFiles.html(body) },
+      "docx" => ->(body) { OpenedFiles.docx(body) }, "md" => ->(body) { body.delete("\\") } }.each do |ending, reading|
+      text = bare(reading.call(file("brief", ending)))
+      expect([ending, said.reject { |words| text.include?(bare(words)) }]).to eq([ending, []])
+    end
+    book = OpenedFiles.xlsx(file("brief", "xlsx"))
+    expect(book["Certainty"].flatten).to include("All from one region.", "low", "Indirectness")
+    expect(book["Pooled"][1]).to include("Delirium", 654, row.pool.pooled.i2.round(4))
+    expect(book["Appraisal"].map { |cells| cells[2] }).to include("some concern", "high concern")
+  end
+
   it "has the numbers of the table of findings as numbers in Excel and CSV" do
     lines = Hobrin::Services::ReadWeigh.new(context, opened).findings_table
     rows = OpenedFiles.xlsx(file("brief", "xlsx"))

@@ -103,7 +103,7 @@ module Hobrin
           end
 
           # What the pooled value rests on, in sentences.
-          def facts = pool.pooled ? Facts.new(self).call : []
+          def facts = pool.pooled ? Brief::PooledFacts.new(pool).call : []
 
           # Why nothing is pooled, in a sentence; nil where something is.
           def unpooled

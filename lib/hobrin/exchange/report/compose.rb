@@ -5,7 +5,7 @@ module Hobrin
     class Report
       # Puts a report together from its parts: the page for the ward, and all that is behind it.
       module Compose
-        PARTS = [Parts::Ward, Parts::Deliberation, Parts::Papers, Parts::Pooled, Parts::Flow, Parts::Measures,
+        PARTS = [Parts::Ward, Parts::Deliberation, Parts::Papers, Parts::Appraised, Parts::Pooled, Parts::Certainty, Parts::Flow, Parts::Measures,
                  Parts::Change, Parts::Search, Parts::References].freeze
         private_constant :PARTS
 

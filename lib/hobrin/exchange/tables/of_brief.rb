@@ -11,7 +11,11 @@ module Hobrin
         PAPERS = ["Id", "Title", "Authors", "Journal", "Year", "Retracted", "Design", "Level", "Outcome", "Numbers",
                   "Effect in words", "Finding"].freeze
         MEASURES = ["Measure", "What it is for", "Day", "Events or value", "Of"].freeze
-        private_constant :FINDINGS, :PAPERS, :MEASURES
+        CERTAINTY = ["Outcome", "Certainty", "Reason", "Steps", "Counted", "Numbers", "Set by a person"].freeze
+        POOLED = ["Outcome", "Papers", "People", "Model", "Estimator or weights", "Interval", "I²", "I², low", "I², high", "Tau²",
+                  "Q", "Q, df", "Q, p", "Prediction, low", "Prediction, high"].freeze
+        APPRAISAL = ["Paper", "Domain", "Concern", "Set by a person"].freeze
+        private_constant :FINDINGS, :PAPERS, :MEASURES, :CERTAINTY, :POOLED, :APPRAISAL
 
         # material :: Report::Material
         def initialize(material)
@@ -22,6 +26,9 @@ module Hobrin
         def call
           { "findings" => Sheet.new(name: "Findings", columns: FINDINGS, rows: findings),
             "papers" => Sheet.new(name: "Evidence", columns: PAPERS, rows: papers),
+            "pooled" => Sheet.new(name: "Pooled", columns: POOLED, rows: pooled),
+            "certainty" => Sheet.new(name: "Certainty", columns: CERTAINTY, rows: certainty),
+            "appraisal" => Sheet.new(name: "Appraisal", columns: APPRAISAL, rows: appraisal),
             "measures" => Sheet.new(name: "Measures", columns: MEASURES, rows: measures) }
         end
 
@@ -31,6 +38,39 @@ module Hobrin
           @material.table.rows.zip(@material.table.lines).map do |row, line|
             [line.outcome.name, line.compared, line.matters, line.papers, (row.pool.people if row.pool.people.positive?), line.measure,
              *effect(row), *hundred(row), line.certainty, line.words]
+          end
+        end
+
+        def pooled
+          @material.table.rows.map(&:pool).select(&:pooled).map do |pool|
+            one, way = pool.pooled, pool.way
+            low, high = pool.spread.i2_interval
+            [pool.outcome.name, pool.studies.size, (pool.people if pool.people.positive?),
+             way.random? ? "random effects" : "fixed effect", Appraisal::Outcome::Way::MODELS.fetch(way.model),
+             "#{way.level} %#{" (Hartung–Knapp)" if one.df}", *[one.i2, low, high, one.tau2, one.q].map { |value| value&.round(4) },
+             one.q_df, one.q_p.round(4), *predicted(pool)]
+          end
+        end
+
+        def predicted(pool)
+          (pool.pooled.prediction || [nil, nil]).map { |value| value && pool.measure.told(value).round(4) }
+        end
+
+        def certainty
+          @material.table.rows.select(&:certainty).flat_map do |row|
+            row.certainty.lines.map do |line|
+              [row.outcome.name, row.certainty.word, Appraisal::Certainty::DOMAINS.fetch(line.domain), line.steps,
+               row.certainty.counts?(line) ? "yes" : "no", line.why, line.judgement&.why]
+            end
+          end
+        end
+
+        def appraisal
+          @material.brief.rows.select(&:paper).flat_map do |row|
+            row.paper.concern_by_group(@material.question.kind).map do |group, concern|
+              [row.record.short_name, Appraisal::Sheets::GROUPS.fetch(group), Appraisal::Sheets::Concern::WORDS.fetch(concern),
+               row.paper.concerns[group]&.why]
+            end
           end
         end
 

@@ -19,7 +19,7 @@ module Hobrin
             rows << ["Together", "", told.of(pool.pooled)]
             columns = ["Paper", groups(pool), capital(pool.measure.name)]
             [words(pool.outcome.name, :strong), words(pool.arms.words), Pictures::Forest.of(pool),
-             grid(pool.outcome.name, columns, rows), items(notes(pool))]
+             grid(pool.outcome.name, columns, rows), items(notes(pool)), items([size(pool), *Brief::PooledFacts.new(pool).call])]
           end
 
           def row(study, pool, told)
@@ -27,6 +27,11 @@ module Hobrin
             effect = study.result.effect
             [study.record.short_name, told.groups(study.reported).compact.join(" · "),
              told.interval(effect, effect - reach, effect + reach)]
+          end
+
+          def size(pool)
+            people = ", #{number(pool.people)} people" if pool.people.positive?
+            "#{count_of(pool.studies.size, "paper")}#{people}."
           end
 
           def groups(pool)
