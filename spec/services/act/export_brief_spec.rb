@@ -66,6 +66,12 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
     expect(rows["Evidence"].last.first).to include("Made-up sample data")
   end
 
+  it "names the papers behind it on the page for the ward" do
+    page = bare(OpenedFiles.pdf(file("ward", "pdf")))
+    expect(page).to include(bare("Elvesellis 2021, Archives of Going Home: randomized trial, level 2"))
+    expect(inquiry.papers.map(&:record_id).size).to eq(6)
+  end
+
   it "fills one A4 page for the ward, however much was written" do
     long = ("word " * 120).strip
     plan = Hobrin::Brief::ChangePlan::PROMPTS.transform_values { long[0, 500] }

@@ -19,9 +19,10 @@ module Hobrin
 
           # A question: answers :: Array of [answer, in words, whether it was given]; shown :: the
           #   sentence
-          #   that shows it; offers :: Array of sentences that may
+          #   that shows it; offers :: Array of sentences that may; note :: where a "no" weighs less
+          #   than elsewhere, nil where it does not
           class Item < Value
-            attributes :key, :text, :answers, :shown, :offers
+            attributes :key, :text, :answers, :shown, :offers, :note
           end
 
           # page :: Weigh; row :: Brief::EvidenceRow
@@ -179,8 +180,8 @@ module Hobrin
             answers = Appraisal::Answer::WORDS.map { |value, words| [value, words, value == given] }
             ask = shown(question.key).empty? && given != :not_told
             offers = ask ? question.sentences(passage).map(&:text) : []
-            Item.new(key: question.key, text: question.text, answers:, shown: shown(question.key),
-                     offers:)
+            note = "Here a “no” is of some concern only: it often cannot be otherwise." if question.light
+            Item.new(key: question.key, text: question.text, answers:, shown: shown(question.key), offers:, note:)
           end
         end
       end

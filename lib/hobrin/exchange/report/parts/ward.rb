@@ -9,13 +9,14 @@ module Hobrin
         class Ward < Part
           # So many outcomes fit on one page beside the rest.
           MOST = 7
+          MOST_SOURCES = 8
           COLUMNS = ["Outcome", "Papers, people", "Effect", "Of 100 without", "Of 100 with",
                      "How sure", "In words"].freeze
-          private_constant :MOST, :COLUMNS
+          private_constant :MOST, :MOST_SOURCES, :COLUMNS
 
           def call
             section(:ward, "For the ward", conclusion, decided, elements, findings, told, hundred,
-                    plan, signed, address)
+                    plan, sources, signed, address)
           end
 
           private
@@ -72,6 +73,21 @@ module Hobrin
               [prompt, text] unless text.empty?
             end
             [(words("The change", :strong) if rows.any?), grid("The change", ["", ""], rows)]
+          end
+
+          # The papers behind it, a line each.
+          def sources
+            rows = brief.rows.select(&:paper)
+            lines = rows.first(MOST_SOURCES).map { |row| source(row) }
+            more = rows.size - lines.size
+            [(words("The papers behind this", :strong) if lines.any?), items(lines),
+             (words("#{count_of(more, "more paper")} in the full report.", :small) if more.positive?)]
+          end
+
+          def source(row)
+            made = [row.design&.name&.downcase, row.level&.to_s&.downcase].compact.join(", ")
+            retracted = "RETRACTED: " if row.record.retracted?
+            "#{retracted}#{[row.record.short_name, row.record.journal].compact.join(", ")}: #{made}"
           end
 
           def address
