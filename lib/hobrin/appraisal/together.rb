@@ -9,6 +9,7 @@ module Hobrin
       WHY = { by_hand: "taken out by hand", nothing: "tells nothing by this measure",
               retracted: "retracted: nothing in it counts as evidence", review: "a review whose " \
                                                                                 "studies are here",
+              may_include: "a review that may include studies that are here",
               same_people: "the same people are here already", again: "the same people at " \
                                                                       "another time",
               changed: "changes since the start, not end values", design: "not randomized, and " \

@@ -118,6 +118,16 @@ RSpec.describe Hobrin::Appraisal::Together do
     expect(pool.egger.df).to eq(pool.studies.size - 2)
   end
 
+  it "warns of a review that may include a trial, although nothing here says which it cites" do
+    pool = lambda do |year, design: "systematic_review"|
+      together(outcome, trial("one", [10, 50, 20, 50], published: "2020"),
+               trial("review", [100, 900, 150, 900], published: year, design:)).open_traps.map(&:key)
+    end
+    expect([pool["2020"], pool["2023"], pool["2019"]]).to eq([[:may_include], [:may_include], []])
+    expect(pool["2023", design: "randomized_trial"]).to eq([])
+    expect(together(outcome, *%w[a b].map { |id| trial(id, [10, 50, 20, 50], design: "systematic_review") }).traps).to eq([])
+  end
+
   describe "with its arms named" do
     let(:arms) { Hobrin::CloseReading::Arms.new(intervention: "earplugs", comparison: "usual care") }
     let(:outcome) { an_outcome(arms:) }

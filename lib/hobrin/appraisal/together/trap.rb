@@ -15,6 +15,8 @@ module Hobrin
           retracted: ["was retracted: nothing in it counts as evidence", "Take it out"],
           review: ["is a review whose studies are here: they would count twice",
                    "Take the review out"],
+          may_include: ["is a review and may include studies that are here: they would count twice",
+                        "Take the review out"],
           same_people: ["reports people who are here already", "Take the later report out"],
           again: ["gives the same people a second time", "Take this one out"],
           arm_twice: ["has one comparison group that would count twice", "Put its groups together"],

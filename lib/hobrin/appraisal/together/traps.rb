@@ -41,7 +41,15 @@ module Hobrin
         def review(study)
           return unless study.paper.design == "systematic_review"
 
-          trap(:review, study, @records.values_at(*study.record.cites).compact)
+          trap(:review, study, @records.values_at(*study.record.cites).compact) ||
+            trap(:may_include, study, older_studies(study))
+        end
+
+        # What a review may have taken in although its references are not known here.
+        def older_studies(review)
+          studies = @by_paper.values.map(&:first).reject { |other| other.paper.design == "systematic_review" }
+          @records.values_at(*studies.map(&:id)).compact
+                  .select { |record| (record.year || 0) <= (review.record.year || Float::INFINITY) }
         end
 
         def same_people(study)
