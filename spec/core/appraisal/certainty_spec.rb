@@ -147,6 +147,13 @@ RSpec.describe Hobrin::Appraisal::Certainty do
     expect([rated[worthwhile: 0.5].proposed, rated[worthwhile: 5].proposed]).to eq([-2, 0])
   end
 
+  it "names no change that is not possible as worth having" do
+    pool = many([6, 100, 1, 100], [6, 100, 1, 100], outcome: events(worthwhile: 5, baseline: 1))
+    worth = described_class::Worthwhile.of(pool)
+    expect([worth.low, Math.exp(worth.high)]).to match([-Float::INFINITY, be_within(1e-9).of(6)])
+    expect(line(of(pool), :imprecision).why).to include("worth having is what lies beyond 6.00;")
+  end
+
   it "says which steps up do not count" do
     certainty = of(many([45, 500, 150, 500], [45, 500, 150, 500], design: "cohort"))
     expect(certainty.counts?(line(certainty, :large))).to be(true)

@@ -64,7 +64,8 @@ module Hobrin
           def worth_words(pool, worth)
             return "enter the smallest difference that matters under Outcome: without it the interval is not rated" unless worth
 
-            limits = Said.interval(pool.measure, worth.low, worth.high)
+            ends = [worth.low, worth.high].select(&:finite?)
+            limits = ends.size == 2 ? Said.interval(pool.measure, *ends) : ends.map { |one| Said.number(pool.measure.told(one)) }.join
             "worth having is what lies beyond #{limits}#{" (by common practice)" if worth.guessed}"
           end
 

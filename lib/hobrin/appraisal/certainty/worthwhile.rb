@@ -5,7 +5,7 @@ module Hobrin
     class Certainty
       # What is worth having, as limits on either side of no effect on the scale of pooling.
       #
-      # low, high :: Float; guessed :: whether they are common practice and not the outcome's own
+      # low, high :: Float, infinite where so large a change is not possible; guessed :: whether they are common practice and not the outcome's own
       class Worthwhile < Value
         attributes :low, :high, :guessed
 
@@ -39,15 +39,18 @@ module Hobrin
           end
 
           def ratios(measure, baseline, own)
-            low, high = [(baseline - own), (baseline + own)].map do |risk|
-              risk.clamp(0.0005, 0.9995)
-            end
-            [low, high].map do |risk|
-              case measure.key
-              when :odds_ratio, :peto_odds_ratio then Math.log(odds(risk) / odds(baseline))
-              when :hazard_ratio then Math.log(Math.log(1 - risk) / Math.log(1 - baseline))
-              else Math.log(risk / baseline)
-              end
+            [(baseline - own), (baseline + own)].map { |risk| ratio(measure, risk, baseline) }
+          end
+
+          # A change to fewer than nobody, or to more than everybody, is never reached.
+          def ratio(measure, risk, baseline)
+            return -Float::INFINITY unless risk.positive?
+            return Float::INFINITY if risk >= 1
+
+            case measure.key
+            when :odds_ratio, :peto_odds_ratio then Math.log(odds(risk) / odds(baseline))
+            when :hazard_ratio then Math.log(Math.log(1 - risk) / Math.log(1 - baseline))
+            else Math.log(risk / baseline)
             end
           end
 

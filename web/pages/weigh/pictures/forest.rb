@@ -52,6 +52,9 @@ module Hobrin
 
           private
 
+          # What rounds to nothing is not nothing.
+          def weight_in_words(weight) = weight < 0.005 ? "under 1" : hundredths(weight)
+
           def capital(text) = text[0].upcase + text[1..]
 
           def predicted
@@ -66,7 +69,7 @@ module Hobrin
           def row(study, place)
             weight = @pool.pooled&.weights&.at(place)
             low, high = ends(study.result)
-            Row.new(study:, groups: @part.told.groups(study.reported), weight: weight && hundredths(weight),
+            Row.new(study:, groups: @part.told.groups(study.reported), weight: weight && weight_in_words(weight),
                     effect: @part.told.interval(study.result.effect, low, high),
                     mark: scale.mark(low, study.result.effect, high, 2 + (6 * Math.sqrt(weight || 0.3))),
                     path: @part.page.path_to_numbers(study.record, @part.outcome, result: study.number),
