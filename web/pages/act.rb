@@ -19,7 +19,7 @@ module Hobrin
 
         # A paper of the evidence table: results :: Array of Brief::ResultWords
         class Evidence < Value
-          attributes :record, :design, :level, :results, :finding
+          attributes :record, :design, :level, :results, :finding, :applicability
         end
 
         def brief = @brief ||= Services::ReadBrief.new(@context).call(opened)
@@ -145,7 +145,7 @@ module Hobrin
           paper = row.paper
           moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
           Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
-                       level: row.level && "#{row.level}#{moved}", finding: paper&.finding,
+                       level: row.level && "#{row.level}#{moved}", finding: paper&.finding, applicability: row.applicability,
                        results: row.results.map { |one| Brief::ResultWords.of(one) })
         end
       end

@@ -27,6 +27,16 @@ module Hobrin
 
       def design = paper && Appraisal::Design.fetch(paper.design)
 
+      # In what it is not about people and things like ours: "people near, comparison far"; nil where
+      # it is in everything, or nobody said.
+      def applicability
+        apart = (paper&.applies || {}).reject { |_, near| near == :same }
+        return if apart.empty?
+
+        parts, near = Appraisal::Applies::PARTS, Appraisal::Applies::NEAR
+        apart.map { |part, how| "#{parts.fetch(part).downcase} #{near.fetch(how)}" }.join(", ")
+      end
+
       # Strongest level first, papers without one last, then newest first.
       def rank = [level&.number || 9, -(record.year || 0), record.id]
     end

@@ -40,6 +40,7 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
       text = bare(reading.call(file("brief", ending)))
       expect([ending, said.reject { |words| text.include?(bare(words)) }]).to eq([ending, []])
     end
+    expect(OpenedFiles.html(file("brief", "html"))).to include("like ours but for people near")
     book = OpenedFiles.xlsx(file("brief", "xlsx"))
     expect(book["Certainty"].flatten).to include("All from one region.", "low", "Indirectness")
     expect(book["Pooled"][1]).to include("Delirium", 654, row.pool.pooled.i2.round(4))

@@ -15,11 +15,13 @@ module Hobrin
 
           def line(row)
             gives = row.results.map { |one| Brief::ResultWords.of(one).to_s }
-            made = [row.design&.name || "not weighed yet", row.level&.to_s, moved(row)].compact
+            made = [row.design&.name || "not weighed yet", row.level&.to_s, moved(row), applies(row)].compact
             [named(row.record), made.join(", "), gives.join("\n"), row.paper&.finding.to_s]
           end
 
           def moved(row) = ("moved: #{row.paper.graded_why}" if row.paper && row.paper.graded != 0)
+
+          def applies(row) = ("like ours but for #{row.applicability}" if row.applicability)
 
           def named(record)
             retracted = "RETRACTED: " if record.retracted?
