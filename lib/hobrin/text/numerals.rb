@@ -48,6 +48,9 @@ module Hobrin
 
       def signed(count) = count.negative? ? "#{MINUS}#{number(-count)}" : "+#{number(count)}"
 
+      # The text with a capital at its head.
+      def capital(text) = text[0].upcase + text[1..]
+
       # ISO 8601 text => "23 Nov 2026"
       def day(text) = Date.parse(text.to_s).strftime("%-d %b %Y")
     end

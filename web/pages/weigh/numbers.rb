@@ -6,6 +6,8 @@ module Hobrin
       class Weigh
         # What one paper gives: the results that stand, and the form for one.
         class Numbers
+          include Formatting
+
           # A field of the form: name, label :: in full; value :: as typed
           class Field < Value
             attributes :name, :label, :value, :whole
@@ -149,7 +151,6 @@ module Hobrin
 
           # As title and abstract say it.
           def said_allocation = CloseReading::UnitOfAllocation.of(record) || :single
-          def capital(text) = text[0].upcase + text[1..]
 
           def missing
             given = (@row.paper&.reported || []).map(&:outcome_id)

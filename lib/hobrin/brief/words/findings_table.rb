@@ -100,8 +100,6 @@ module Hobrin
         capital("#{sure}misses #{(100 * (1 - missed.high)).round} to #{(100 * (1 - missed.low)).round} " \
                 "of 100 who have it")
       end
-
-      def capital(text) = text[0].upcase + text[1..]
     end
   end
 end

@@ -41,9 +41,8 @@ module Hobrin
         # groups :: Hash of label to Pooled; plain :: Array of Pooled, the same with their plain
         # standard errors, by which the test goes whatever the intervals are. Gives Groups.
         def between(groups, plain = groups.values)
-          spread = Heterogeneity.new(plain.map do |one|
-            Result.new(effect: one.estimate, variance: one.error**2)
-          end)
+          middles = plain.map { |one| Result.new(effect: one.estimate, variance: one.error**2) }
+          spread = Heterogeneity.new(middles)
           Groups.new(groups:, between: spread.q, df: spread.df, p: spread.p)
         end
 

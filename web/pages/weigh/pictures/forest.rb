@@ -55,8 +55,6 @@ module Hobrin
           # What rounds to nothing is not nothing.
           def weight_in_words(weight) = weight < 0.005 ? "under 1" : hundredths(weight)
 
-          def capital(text) = text[0].upcase + text[1..]
-
           def predicted
             @pool.pooled&.prediction && @pool.pooled.tau2.positive? ? [@pool.pooled.prediction] : []
           end

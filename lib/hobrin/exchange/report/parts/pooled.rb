@@ -46,8 +46,6 @@ module Hobrin
               "#{study.record.short_name}: #{study.reported.notes.join("; ")}"
             end
           end
-
-          def capital(text) = text[0].upcase + text[1..]
         end
       end
     end
