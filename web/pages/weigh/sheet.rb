@@ -85,7 +85,6 @@ module Hobrin
                                           answers: answers.transform_values(&:says))
           end
 
-          def level_for = @page.kind && level.number ? " for #{@page.kind.name.downcase}" : ""
           def moves = MOVES.map { |value, name| [value, name, value == graded] }
 
           # The sheet that fits the design; nil while that is not chosen.
