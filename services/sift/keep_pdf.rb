@@ -9,7 +9,7 @@ module Hobrin
       # Reading one may take long and much: two at a time.
       READING = ReadLater.new(at_once: 2, patience: 2)
       FOR_ALL = "This PDF is kept for everybody. A librarian removes it."
-      private_constant :READING, :FOR_ALL
+      private_constant :FOR_ALL
 
       def initialize(context)
         @context = context

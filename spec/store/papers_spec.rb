@@ -61,7 +61,8 @@ RSpec.describe Hobrin::Store::PdfText do
     6.times { gate << true }
     Thread.pass until gate.empty? && at_once.zero?
     expect(most).to eq(2)
-    expect(later.call { nil }).to be(true)
-    expect { later.call { raise Hobrin::InputError, { pdf: "no" } } }.to raise_error(Hobrin::InputError)
+    patient = Hobrin::Services::ReadLater.new(at_once: 2, patience: 120)
+    expect(patient.call { nil }).to be(true)
+    expect { patient.call { raise Hobrin::InputError, { pdf: "no" } } }.to raise_error(Hobrin::InputError)
   end
 end

@@ -6,6 +6,13 @@ require "rack/test"
 module Client
   include Rack::Test::Methods
 
+  # A request waits for a PDF until it is read, however busy the machine is.
+  def self.included(group)
+    group.before do
+      stub_const("Hobrin::Services::KeepPdf::READING", Hobrin::Services::ReadLater.new(at_once: 2, patience: 120))
+    end
+  end
+
   def app = @app ||= Hobrin::Server.app(context, home:)
 
   def visit_page(path)

@@ -10,9 +10,9 @@ module Hobrin
     # memory: a file from outside may be made to take all of it. The process ends with whoever waits
     # for it.
     class PdfText
-      # Of the processor, and on the clock.
+      # Of the processor, and on the clock: a busy machine may take long over a few seconds of work.
       SECONDS = 10
-      PATIENCE = 15
+      PATIENCE = 120
       BYTES = 700 * 1024 * 1024
       # It leaves the processor to those that answer.
       STEPS_BACK = 10
