@@ -57,11 +57,13 @@ module Hobrin
 
       # Once, and again when one more paper is weighed; then it is shared.
       def sign_twice(weighing)
-        Services::SignBrief.new(@context).call(@id, @data[:signer])
+        sign
         weighing.call_later
-        Services::SignBrief.new(@context).call(@id, @data[:signer])
+        sign
         Services::ShareBrief.new(@context).open(@id)
       end
+
+      def sign = Services::SignBrief.new(@context).call(@id, @data[:signer], reason: @data[:signed_because])
 
       def deliberate
         considerations = @data[:shall_we].transform_values { |(mark, line)| Brief::Consideration.new(mark:, line:) }

@@ -10,9 +10,13 @@ module Hobrin
         @seen = seen
       end
 
-      # name :: of who signs. Gives an ApplyEdit::Outcome. Raises what ApplyEdit raises.
-      def call(id, name)
-        outcome = ApplyEdit.new(@context, seen: @seen).call(id, Edits::Act::Sign.new(name:))
+      # name :: of who signs; reason :: why, although something does not fit or is still open
+      # Gives an ApplyEdit::Outcome. Raises what ApplyEdit raises, and InputError (:reason) where
+      # one is needed.
+      def call(id, name, reason: "")
+        gaps = CheckSignOff.new(@context).call(ReadInquiry.new(@context).call(id))
+        edit = Edits::Act::Sign.new(name:, reason:, gaps: gaps.map(&:words))
+        outcome = ApplyEdit.new(@context, seen: @seen).call(id, edit)
         material = ReadMaterial.new(@context).call(outcome.opened)
         @context.shared_briefs.keep(id, outcome.line, Exchange::Report::Compose.call(material))
         outcome

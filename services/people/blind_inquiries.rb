@@ -11,10 +11,11 @@ module Hobrin
     class BlindInquiries < SimpleDelegator
       # Lines of these steps tell what was decided or appraised.
       STEPS = %i[sift weigh].freeze
+      SIGNED = %i[brief_signed brief_signed_despite].freeze
       BEGUN = %i[read_apart weigh_apart].freeze
       UNDOING = %i[undone done_again].freeze
       HIDDEN = :hidden
-      private_constant :STEPS, :BEGUN, :UNDOING
+      private_constant :STEPS, :SIGNED, :BEGUN, :UNDOING
 
       # together :: Store::Together; person :: People::Person
       def initialize(stored, together, person)
@@ -95,7 +96,7 @@ module Hobrin
       # The number of the line at which the two began last.
       def begun_at(id) = BEGUN.filter_map { |kind| @stored.last_of(id, kind) }.max || 0
 
-      def telling?(line) = STEPS.include?(line.step) || line.kind == :brief_signed
+      def telling?(line) = STEPS.include?(line.step) || SIGNED.include?(line.kind)
 
       # The number of the line that a line is about: one that undoes another tells of that.
       def about(line) = UNDOING.include?(line.kind) ? line.facts.fetch(:line) : line.number

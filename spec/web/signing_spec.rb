@@ -30,20 +30,26 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
   it "signs what was read and nothing else" do
     versions
     seen = saved.version
-    { "" => "Write who signs", "n" * 121 => "Keep the name" }.each do |signer, words|
+    { "" => "Enter your name", "n" * 121 => "Keep this to 120" }.each do |signer, words|
       expect(send_form("/inquiries/1/signatures", signer:, seen:, show: "versions").body).to include(words)
       expect(last_response.status).to eq(422)
     end
     conclude("Changed in another window.")
     expect(send_form("/inquiries/1/signatures", signer: "A nurse", seen:).status).to eq(409)
     expect(inquiry.acting.signed.size).to eq(2)
-    expect(send_form("/inquiries/1/signatures", signer: "A nurse", seen: saved.version).status).to eq(303)
-    expect(inquiry.acting.signed.last.to_h).to eq({ name: "A nurse", on: Date.new(2026, 11, 23), line: saved.version })
+    expect(send_form("/inquiries/1/signatures", signer: "A nurse", seen: saved.version, reason: " ").body)
+      .to include("3 papers are not screened yet.", "Give a reason")
+    expect(send_form("/inquiries/1/signatures", signer: "A nurse", seen: saved.version, reason: "The ward meets today").status).to eq(303)
+    gaps = ["3 papers are not screened yet.", "5 papers are still “unsure”."]
+    expect(inquiry.acting.signed.last.to_h).to eq({ name: "A nurse", on: Date.new(2026, 11, 23), line: saved.version,
+                                                    gaps:, reason: "The ward meets today" })
+    get "/inquiries/1/versions/3.md"
+    expect(last_response.body).to include("signed because: The ward meets today", *gaps)
     undo
     expect(inquiry.acting.signed.size).to eq(2)
     conclude("")
     expect(send_form("/inquiries/1/signatures", signer: "A nurse",
-                                                seen: saved.version).body).to include("Write what the evidence says")
+                                                seen: saved.version).body).to include("Write the conclusion before you sign")
   end
 
   it "shows the signed version at its address until that is taken back, and leads nowhere from there" do

@@ -6,7 +6,7 @@ module Hobrin
     # adds one step and one to FORMAT; a step that was released is never altered.
     # spec/fixtures/documents holds documents of every format.
     module Upgrades
-      FORMAT = 8
+      FORMAT = 9
 
       # Format that a step starts from, to a Proc from the data of that format (Hash with Symbols
       # for keys) to the next one's.
@@ -19,6 +19,7 @@ module Hobrin
       # 6 to 7: other catalogues are asked; none was.
       # 7 to 8: an outcome names its arms, a result says how people came to its groups; nothing was
       # said of either, see ToArms.
+      # 8 to 9: a signature says what was open and why it was given all the same, see ToSignOff.
       STEPS = {
         1 => lambda { |data|
           data.merge(papers: data[:papers].map do |paper|
@@ -32,7 +33,8 @@ module Hobrin
         },
         5 => ->(data) { data.merge(acting: { **data[:acting], steps: [], cycles: [] }) },
         6 => ->(data) { data.merge(elsewhere: []) },
-        7 => ->(data) { ToArms.call(data) }
+        7 => ->(data) { ToArms.call(data) },
+        8 => ->(data) { ToSignOff.call(data) }
       }.freeze
 
       # data :: Hash as stored; steps, format :: for a test of the road itself

@@ -22,7 +22,9 @@ module Hobrin
           app.post("/inquiries/:id/steps") { change :act, Forms::Act::StepsForm }
 
           app.post("/inquiries/:id/signatures") do
-            change(:act, Forms::Act::SignForm) { |form| Services::SignBrief.new(context, seen:).call(inquiry_id, person_here&.name || form.signer) }
+            change(:act, Forms::Act::SignForm) do |form|
+              Services::SignBrief.new(context, seen:).call(inquiry_id, person_here&.name || form.signer, reason: form.reason)
+            end
           end
         end
 

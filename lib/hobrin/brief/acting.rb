@@ -9,9 +9,16 @@ module Hobrin
     # measures :: Array of Measure; signed :: Array of Signature, the first first
     # steps :: Array of Step, by day; cycles :: Array of Cycle, the first first
     class Acting < Value
-      # Who signed the brief, and when: line :: the number of the trail line as it stood then
+      # Who signed the brief, and when.
+      #
+      # line :: the number of the trail line as it stood then; gaps :: sentences of what did not fit
+      #   or was still open, see SignOffCheck; reason :: why it was signed all the same
       class Signature < Value
-        attributes :name, :on, :line
+        attributes :name, :on, :line, :gaps, :reason
+
+        def initialize(name:, on:, line:, gaps: [], reason: "")
+          super(name:, on:, line:, gaps: gaps.dup.freeze, reason:)
+        end
       end
 
       attributes :considerations, :decision, :measures, :signed, :steps, :cycles

@@ -346,7 +346,7 @@ RSpec.describe Hobrin::Edits do
       ->(e) { e::Sign.new(name: " A  nurse ") },
       "A nurse signed off the brief, version 1",
       lambda { |now|
-        now.acting.signed.map(&:to_h) == [{ name: "A nurse", on: Date.new(2026, 11, 23), line: 3 }]
+        now.acting.signed.map(&:to_h) == [{ name: "A nurse", on: Date.new(2026, 11, 23), line: 3, gaps: [], reason: "" }]
       }
     ],
     "Trail::Restore" => [

@@ -54,7 +54,7 @@ RSpec.describe "Reading twice", :client do
   def sign_a_version
     visit_page("/inquiries/1/act")
     send_form("/inquiries/1/act", conclusion: "Quiet may help.")
-    expect(send_form("/inquiries/1/signatures", signer: "Maren Vendrillon").status).to eq(303)
+    expect(send_form("/inquiries/1/signatures", signer: "Maren Vendrillon", reason: "The ward meets").status).to eq(303)
   end
 
   # Without what differs from one request to the next.

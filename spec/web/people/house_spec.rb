@@ -112,7 +112,7 @@ RSpec.describe "What all inquiries share", :client do
     visit_page("/inquiries/1/act")
     send_form("/inquiries/1/act", conclusion: "Quiet may help.")
     expect(visit_page("/inquiries/1/act?show=versions").body).not_to include("name=\"signer\"")
-    send_form("/inquiries/1/signatures", signer: "Ines Quarrel")
+    send_form("/inquiries/1/signatures", signer: "Ines Quarrel", reason: "The ward meets")
     expect(context.inquiries.find(1).inquiry.acting.signed.map(&:name)).to eq(["Maren Vendrillon"])
   end
 end

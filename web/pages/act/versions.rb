@@ -24,13 +24,30 @@ module Hobrin
           # page :: Act; context :: Services::Context
           def initialize(page, context)
             @page = page
+            @context = context
             @reading = Services::ReadVersions.new(context)
             @shares = Services::ShareBrief.new(context)
             @signed = page.inquiry.acting.signed
           end
 
+          # What does not fit or is open before one signs: its title, and Array of [sentence, path].
+          class Gaps < Value
+            attributes :title, :lines
+          end
+
+          TITLES = { conclusion: "Conclusion and findings", decision: "Decision and plan", open: "Not finished" }.freeze
+          private_constant :TITLES
+
           def any? = @signed.any?
           def signer = @page.typed_or(:signer, "")
+          def reason = @page.typed_or(:reason, "")
+
+          # Array of Gaps, empty where everything fits.
+          def gaps
+            @gaps ||= Services::CheckSignOff.new(@context).call(@page.opened).group_by(&:about).map do |about, gaps|
+              Gaps.new(title: TITLES.fetch(about), lines: gaps.map { |gap| [gap.words, path_to(gap)] })
+            end
+          end
 
           # The last first.
           def rows
@@ -63,6 +80,18 @@ module Hobrin
           def code(address) = Exchange::Report::Writers::Drawing.of(Exchange::Report::Pictures::Qr.of(address))
 
           private
+
+          # Where a Brief::SignOffCheck::Gap can be put right.
+          def path_to(gap)
+            case gap.place
+            when :brief then "#{@page.path}#act-form"
+            when :decision then @page.path(:act, show: "decision")
+            when :screening then @page.path(:sift, paper: gap.id)
+            when :differences then @page.path(gap.id == :screening ? :differences : :sheets)
+            when :appraisal then @page.path(:weigh, paper: gap.id)
+            when :outcome then @page.path(:weigh, outcome: gap.id)
+            end
+          end
 
           def row(one, number)
             Row.new(number:, name: one.name, on: @page.day(one.on.iso8601), files: files(number),

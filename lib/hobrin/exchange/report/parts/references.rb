@@ -9,7 +9,7 @@ module Hobrin
           def call
             section(:references, "References", items(material.references), left_out,
                     (words("In the style of #{material.style}.", :small) if material.references.any?),
-                    items(signed), words(material.address && "Read it at #{material.address}", :small))
+                    signed, words(material.address && "Read it at #{material.address}", :small))
           end
 
           private
@@ -20,9 +20,18 @@ module Hobrin
           end
 
           def signed
-            acting.signed.each_with_index.map do |one, place|
-              "Version #{place + 1} signed off by #{one.name} on #{day(one.on.iso8601)}, line #{one.line} of the trail."
+            acting.signed.each.with_index(1).flat_map do |signature, number|
+              line = "Version #{number} signed off by #{signature.name} on #{day(signature.on.iso8601)}, " \
+                     "line #{signature.line} of the trail."
+              [words(line), *open_when(signature)]
             end
+          end
+
+          # What was open when somebody signed, and why they signed all the same.
+          def open_when(signature)
+            return [] if signature.gaps.empty?
+
+            [words("Open when it was signed, and signed because: #{signature.reason}", :small), items(signature.gaps)]
           end
         end
       end

@@ -96,9 +96,10 @@ module Hobrin
 
           def signed
             last = acting.signed.last
-            words(
-              last ? "Signed off by #{last.name} on #{day(last.on.iso8601)}." : "Not signed off yet.", :small
-            )
+            return words("Not signed off yet.", :small) unless last
+
+            open = " #{count_of(last.gaps.size, "point")} open: #{last.reason}" if last.gaps.any?
+            words("Signed off by #{last.name} on #{day(last.on.iso8601)}.#{open}", :small)
           end
         end
       end

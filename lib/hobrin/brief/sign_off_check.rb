@@ -1,0 +1,118 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Brief
+    # What does not fit together, or is still open, before a brief is signed off.
+    class SignOffCheck
+      # about :: :conclusion, :decision or :open; words :: a sentence; place :: where it can be put
+      # right: :brief, :decision, :screening, :differences, :appraisal or :outcome; id :: of the paper
+      # or the outcome meant, nil for none
+      class Gap < Value
+        attributes :about, :words, :place, :id
+      end
+
+      # What a decision to change something needs in the plan.
+      NEEDED = %i[what who from_when].freeze
+      CHANGING = %w[change some trial].freeze
+      private_constant :NEEDED, :CHANGING
+
+      # inquiry :: Inquiry; findings :: Array of Appraisal::Findings::Row; evidence :: Array of
+      #   EvidenceRow; flow :: Flow
+      # differences :: how many papers two people decided or appraised differently and have not
+      #   resolved: Hash of :screening and :appraisal to a number
+      # waiting :: Hash of a colleague's name to how many papers wait for their appraisal
+      def initialize(inquiry:, findings:, evidence:, flow:, differences: {}, waiting: {})
+        @inquiry = inquiry
+        @findings = findings
+        @evidence = evidence
+        @flow = flow
+        @differences = differences
+        @waiting = waiting
+      end
+
+      # Gives an Array of Gap, in the order in which they are shown.
+      def call
+        [*conclusion, *decision, *plan, *outcomes, *appraisal, *colleagues, *screening]
+      end
+
+      private
+
+      def conclusion
+        Claim.objections(@inquiry.conclusion, @findings).map do |objection|
+          gap(:conclusion, "The sentence does not match the findings. #{objection.words}", :brief)
+        end
+      end
+
+      def decision
+        return undecided if decided.empty?
+
+        harms, benefits = %i[harm benefit].map { |side| @findings.select { |row| row.side == side } }
+        words =
+          if changes? && @findings.any? && benefits.empty? then "Decision: #{decided_words}. No outcome shows a benefit."
+          elsif changes? && harms.any? { |row| row.outcome.matters == :critical }
+            "Decision: #{decided_words}. A critical outcome gets worse: #{named(harms)}."
+          end
+        words ? [gap(:decision, words, :decision)] : []
+      end
+
+      def undecided
+        @inquiry.plan.what.empty? ? [] : [gap(:decision, "The plan changes something, but no decision is recorded.", :decision)]
+      end
+
+      def plan
+        missing = NEEDED.select { |field| @inquiry.plan.public_send(field).empty? }
+        if changes? && missing.any?
+          names = missing.map { |field| "“#{ChangePlan::PROMPTS.fetch(field)}”" }.join(", ")
+          [gap(:decision, "Decision: #{decided_words}. The plan leaves empty: #{names}.", :brief)]
+        elsif decided == "leave" && !@inquiry.plan.what.empty?
+          [gap(:decision, "Decision: #{decided_words}. The plan changes something.", :brief)]
+        else
+          []
+        end
+      end
+
+      def outcomes
+        @findings.select { |row| row.pool.open_traps.any? }.map do |row|
+          gap(:open, "#{row.outcome.name} has an open warning, so it is not pooled.", :outcome, row.outcome.id)
+        end
+      end
+
+      def appraisal
+        retracted = @evidence.select { |row| row.record.retracted? }
+        unappraised = @evidence.reject { |row| row.paper&.weighed? }
+        [
+          *retracted.map { |row| gap(:open, "#{row.record.short_name} is retracted and still included.", :screening, row.record.id) },
+          *counted(unappraised.size, "included paper is", "included papers are", "not appraised yet.", :appraisal,
+                   unappraised.first&.record&.id)
+        ]
+      end
+
+      def colleagues
+        waiting = @waiting.reject { |_, count| count.zero? }
+        differences = @differences.reject { |_, count| count.zero? }
+        [
+          *differences.flat_map do |step, count|
+            counted(count, "difference in #{step} is", "differences in #{step} are", "not resolved yet.", :differences, step)
+          end,
+          *waiting.flat_map { |name, count| counted(count, "paper waits", "papers wait", "for #{name}’s appraisal.", :appraisal) }
+        ]
+      end
+
+      def screening
+        counted(@flow.unread, "paper is", "papers are", "not screened yet.", :screening) +
+          counted(@flow.unsure, "paper is", "papers are", "still “unsure”.", :screening)
+      end
+
+      def decided = @inquiry.acting.decision
+      def decided_words = Consideration::DECISIONS.fetch(decided).downcase
+      def changes? = CHANGING.include?(decided)
+      def named(rows) = rows.map { |row| row.outcome.name }.join(", ")
+
+      def counted(count, one, several, rest, place, id = nil)
+        count.zero? ? [] : [gap(:open, "#{count} #{count == 1 ? one : several} #{rest}", place, id)]
+      end
+
+      def gap(about, words, place, id = nil) = Gap.new(about:, words:, place:, id:)
+    end
+  end
+end

@@ -1,0 +1,15 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Store
+    # The step of Upgrades from format 8 to 9.
+    module ToSignOff
+      # data :: Hash of format 8. Gives one of format 9.
+      def self.call(data)
+        acting = data[:acting]
+        signed = acting[:signed].map { |signature| { **signature, gaps: [], reason: "" } }
+        data.merge(acting: { **acting, signed: })
+      end
+    end
+  end
+end
