@@ -22,7 +22,11 @@ module Hobrin
       @plan = plan
       @searched_on = searched_on
       @elsewhere = elsewhere.freeze
+      @compared = Compared.new(question, rows)
       freeze
     end
+
+    # What the included papers compared: Compared.
+    attr_reader :compared
   end
 end

@@ -32,7 +32,7 @@ module Hobrin
 
       # Gives an Array of Gap, in the order in which they are shown.
       def call
-        [*conclusion, *decision, *plan, *outcomes, *appraisal, *colleagues, *screening]
+        [*conclusion, *absent, *decision, *plan, *outcomes, *appraisal, *colleagues, *screening]
       end
 
       private
@@ -41,6 +41,12 @@ module Hobrin
         Claim.objections(@inquiry.conclusion, @findings).map do |objection|
           gap(:conclusion, "The sentence does not match the findings. #{objection.words}", :brief)
         end
+      end
+
+      def absent
+        name = Compared.new(@inquiry.question, @evidence).absent or return []
+
+        [gap(:conclusion, "The question compares with “#{name}”. No included paper names it.", :brief)]
       end
 
       def decision

@@ -24,7 +24,18 @@ module Hobrin
       NEGATED = /\A(?:the )?(?:no|not|without|never|non)(?:\b|-)/i
       private_constant :GENERIC_WITH, :GENERIC_WITHOUT, :USUAL, :FILLING, :NEGATED
 
-      def self.blank = new(intervention: "", comparison: "")
+      class << self
+        def blank = new(intervention: "", comparison: "")
+
+        # Whether a name stands for no care in particular: "usual care", "control", "no earplugs", "".
+        def general?(name) = name.match?(USUAL) || (telling(name) - GENERIC_WITH - GENERIC_WITHOUT).empty?
+
+        # The words of a name that tell it from others, without their endings.
+        def telling(name)
+          words = name.to_s.downcase.scan(/\p{L}[\p{L}-]*/) - FILLING
+          words.map { |word| stem(word) }.reject { |word| word.size < 3 }
+        end
+      end
 
       # Raises InputError (:intervention, :comparison).
       def initialize(intervention:, comparison:)
@@ -82,11 +93,7 @@ module Hobrin
         :other unless words.empty? || blank?
       end
 
-      # The words of a name that tell it from others, without their endings.
-      def telling(name)
-        words = name.to_s.downcase.scan(/\p{L}[\p{L}-]*/) - FILLING
-        words.map { |word| Arms.stem(word) }.reject { |word| word.size < 3 }
-      end
+      def telling(name) = Arms.telling(name)
     end
   end
 end

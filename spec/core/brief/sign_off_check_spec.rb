@@ -14,14 +14,14 @@ RSpec.describe Hobrin::Brief::SignOffCheck do
 
   def evidence(id, paper: weighed, retracted: false)
     record = instance_double(Hobrin::Records::Record, id:, short_name: "Quarrel 2021", retracted?: retracted)
-    instance_double(Hobrin::Brief::EvidenceRow, record:, paper:)
+    instance_double(Hobrin::Brief::EvidenceRow, record:, paper:, results: [])
   end
 
   def weighed = instance_double(Hobrin::Appraisal::Paper, weighed?: true)
 
   # decided :: key of a decision; plan :: fields of the plan
   def gaps(decided: "", plan: {}, findings: [], **given)
-    inquiry = instance_double(Hobrin::Inquiry, conclusion: "We cannot tell.", plan: Hobrin::Brief::ChangePlan.new(**plan),
+    inquiry = instance_double(Hobrin::Inquiry, question: Hobrin::Question.ask("Do earplugs help?"), conclusion: "We cannot tell.", plan: Hobrin::Brief::ChangePlan.new(**plan),
                                                acting: Hobrin::Brief::Acting.new(decision: decided))
     described_class.new(inquiry:, findings:, evidence: [], flow: flow, **given).call.map { |gap| [gap.about, gap.words, gap.place] }
   end

@@ -15,7 +15,7 @@ module Hobrin
           private_constant :MOST, :MOST_SOURCES, :COLUMNS
 
           def call
-            section(:ward, "For the ward", conclusion, decided, elements, findings, told, hundred,
+            section(:ward, "For the ward", conclusion, decided, elements, compared, absent, findings, told, hundred,
                     plan, sources, signed, address)
           end
 
@@ -35,6 +35,16 @@ module Hobrin
             items(material.question.elements.reject(&:blank?).map do |one|
               "#{one.slot.name}: #{one.name}"
             end)
+          end
+
+          def compared
+            lines = brief.compared.lines
+            words("Compared in the papers: #{lines.join("; ")}.") if lines.any?
+          end
+
+          def absent
+            name = brief.compared.absent
+            words("Nothing here about #{name}: the question asks for it, and no included paper names it.", :strong) if name
           end
 
           def findings
