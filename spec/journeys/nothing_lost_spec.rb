@@ -51,6 +51,49 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     expect(page).to have_css(".evidence", text: "Half a sentence")
   end
 
+  it "keeps numbers that are not all there yet as a draft, until they are saved or discarded" do
+    visit "/inquiries/1/weigh"
+    find(".titles a", text: "critically ill older adults").click
+    click_link "What it gives"
+    first(".standing a", text: "Change").click
+    find("#events").set("21")
+    find("#total").set("")
+    click_link "How it was made"
+    expect(page).to have_css(".sheet-question")
+    click_link "What it gives"
+    first(".standing a", text: "Change").click
+    expect(page).to have_css(".draft", text: "Not saved yet")
+    expect([find("#events").value, find("#total").value]).to eq(["21", ""])
+    click_button "Save these numbers"
+    expect(page).to have_css("#total:focus[aria-invalid]")
+    find("#total").set("74")
+    click_button "Save these numbers"
+    expect(page).to have_css(".standing", text: "21 of 74")
+    first(".standing a", text: "Change").click
+    expect(find("#events").value).to eq("21")
+    expect(page).to have_no_css(".draft")
+    find("#events").set("22")
+    refresh
+    expect(page).to have_css(".draft")
+    click_button "Discard"
+    expect(page).to have_no_css(".draft")
+    expect(find("#events").value).to eq("21")
+    expect(page.driver.browser.logs.get(:browser).map(&:message)).to eq([])
+  end
+
+  it "takes one change after the other, however quickly they are made" do
+    visit "/inquiries/1/weigh"
+    find(".titles a", text: "critically ill older adults").click
+    expect(page).to have_css(".paper-title", text: "critically ill older adults")
+    page.execute_script(<<~JS)
+      ["allocation", "unaware", "alike"].forEach((key) => document.querySelector(`[id^=answer_${key}_no]`)?.click());
+    JS
+    expect(page).to have_css("input:checked[id=answer_allocation_no]")
+    expect(page).to have_css("input:checked[id^=answer_alike_no]")
+    expect(page).to have_no_css(".conflict", visible: true)
+    expect(page.driver.browser.logs.get(:browser).map(&:message)).to eq([])
+  end
+
   it "holds words without end, and letters of every kind, within the page" do
     endless = "withoutanend" * 20
     question = "👵🏽 Does délire in 𝒳 people, délire again, improve with #{endless}?"

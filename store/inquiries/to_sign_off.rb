@@ -8,7 +8,9 @@ module Hobrin
       def self.call(data)
         acting = data[:acting]
         signed = acting[:signed].map { |signature| { **signature, gaps: [], reason: "" } }
-        data.merge(acting: { **acting, signed: })
+        weighing = data[:weighing]
+        papers = weighing[:papers].map { |paper| { **paper, sentences: {} } }
+        data.merge(acting: { **acting, signed: }, weighing: { **weighing, papers: })
       end
     end
   end

@@ -24,7 +24,7 @@ module Hobrin
             { **one.to_h.except(:outcome_id), outcome: one.outcome_id, allocation: one.allocation.to_h }
           end
           { record: paper.record_id, design: paper.design, reviewed: paper.reviewed,
-            answers: paper.answers.transform_values(&:to_h), concerns: paper.concerns.transform_values(&:to_h),
+            answers: paper.answers.transform_values(&:to_h), sentences: paper.sentences, concerns: paper.concerns.transform_values(&:to_h),
             applies: paper.applies, graded: paper.graded, graded_why: paper.graded_why, finding: paper.finding,
             reported: }
         end

@@ -117,7 +117,7 @@ module Hobrin
         yield Services::ChangePeople.new(context)
         leave_for "/people"
       rescue InputError => e
-        status 422
+        answer_refused
         show_people(errors: e.errors)
       end
 

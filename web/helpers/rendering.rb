@@ -63,10 +63,10 @@ module Hobrin
         outcome = block_given? ? yield(form) : apply(form.edit)
         follow(step, outcome, after ? after.call(form, outcome) : form.after(outcome))
       rescue InputError => e
-        status 422
+        answer_refused
         show(form_class.step(fields) || step, errors: e.errors)
       rescue ConflictError => e
-        status 409
+        answer_refused 409
         show(form_class.step(fields) || step, errors: { conflict: e.message })
       rescue UnavailableError => e
         # Reading still works, so the page comes back with what was typed in it.
@@ -89,7 +89,7 @@ module Hobrin
         @fields = Fields.new(kept)
         show(:sift, paper: query["paper"])
       rescue InputError => e
-        status 422
+        answer_refused
         show(:sift, errors: e.errors)
       end
 
@@ -121,6 +121,12 @@ module Hobrin
         headers "HX-Reswap" => "none", "HX-Trigger" => trigger
         content_type :text
         message
+      end
+
+      # Says that something was not done, and that a person can mend it. htmx is told in a header: any
+      # status but success would be an error in the browser's console.
+      def answer_refused(code = 422)
+        htmx? ? headers("Hobrin-Refused" => "true") : status(code)
       end
 
       # Goes to another page as a whole.

@@ -19,7 +19,7 @@ module Hobrin
             id = Services::StartInquiry.new(context).call(fields.text(:question))
             leave_for "/inquiries/#{id}/ask"
           rescue InputError => e
-            status 422
+            answer_refused
             show_home(errors: e.errors, question: fields.text(:question))
           end
         end
@@ -43,7 +43,7 @@ module Hobrin
           app.post("/archives") do
             leave_for "/inquiries/#{Services::CopyInquiry.new(context).open(sent_text(:archive))}"
           rescue InputError => e
-            status 422
+            answer_refused
             show_home(errors: e.errors)
           end
         end

@@ -30,7 +30,7 @@ module Hobrin
             Services::KeepSources.new(context).add(**sent)
             leave_for "/library"
           rescue InputError, Outside::NoAnswer => e
-            status 422
+            answer_refused
             show_library(errors: e.is_a?(InputError) ? e.errors : { address: e.message })
           end
 
@@ -56,7 +56,7 @@ module Hobrin
             back ? matching.take_back(name) : matching.call(name, fields.text(:label))
             leave_for "/library"
           rescue InputError => e
-            status 422
+            answer_refused
             show_library(errors: e.errors)
           end
         end
@@ -92,7 +92,7 @@ module Hobrin
             receive(io, name)
             file ? leave_for("/library") : show_library
           rescue InputError => e
-            status 422
+            answer_refused
             htmx? ? fail_with("Not taken in", e.message) : show_library(errors: e.errors)
           end
         end
@@ -109,7 +109,7 @@ module Hobrin
             end
             leave_for "/library"
           rescue InputError => e
-            status 422
+            answer_refused
             show_library(errors: e.errors)
           end
         end

@@ -52,7 +52,7 @@ module Hobrin
           app.post("/people") do
             show_people(invited: "#{request.base_url}/invitations/#{invite}")
           rescue InputError => e
-            status 422
+            answer_refused
             show_people(errors: e.errors)
           end
 
@@ -64,7 +64,7 @@ module Hobrin
           app.post("/people/forget") do
             show_people(said: forget_in(id_of("inquiry", fields.text(:inquiry))))
           rescue InputError => e
-            status 422
+            answer_refused
             show_people(errors: e.errors)
           end
 
@@ -84,7 +84,7 @@ module Hobrin
             Services::InvitePerson.new(context).take_up(params["token"], **sent)
             redirect to("/sign-in"), 303
           rescue InputError => e
-            status 422
+            answer_refused
             show_invitation(errors: e.errors)
           end
         end

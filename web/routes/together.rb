@@ -21,7 +21,7 @@ module Hobrin
             write_note(Services::Talk.new(context, inquiry_id))
             leave_for "/inquiries/#{inquiry_id}/notes"
           rescue InputError => e
-            status 422
+            answer_refused
             show_notes(errors: e.errors)
           end
         end
@@ -33,7 +33,7 @@ module Hobrin
             Services::ShareInquiry.new(context).give(inquiry_id, fields.number(:person), fields.text(:ability))
             leave_for "/inquiries/#{inquiry_id}/people"
           rescue InputError => e
-            status 422
+            answer_refused
             show_standing(errors: e.errors)
           end
         end
@@ -43,7 +43,7 @@ module Hobrin
           app.post("/inquiries/:id/forget") do
             show_standing(said: forget_in(inquiry_id))
           rescue InputError => e
-            status 422
+            answer_refused
             show_standing(errors: e.errors)
           end
         end
@@ -55,7 +55,7 @@ module Hobrin
             Services::ReadTwice.new(context, inquiry_id).settle(Forms::Sift::DecisionForm.new(fields).settled)
             leave_for "/inquiries/#{inquiry_id}/differences"
           rescue InputError => e
-            status 422
+            answer_refused
             show_differences(errors: e.errors)
           end
 
@@ -64,7 +64,7 @@ module Hobrin
             fields.text(:do) == "stop" ? twice.stop : twice.start(fields.number(:second))
             leave_for "/inquiries/#{inquiry_id}/people"
           rescue InputError => e
-            status 422
+            answer_refused
             show_standing(errors: e.errors)
           end
         end
@@ -77,7 +77,7 @@ module Hobrin
             settle_sheet
             leave_for "/inquiries/#{inquiry_id}/sheets"
           rescue InputError => e
-            status 422
+            answer_refused
             show_sheets(errors: e.errors)
           end
         end

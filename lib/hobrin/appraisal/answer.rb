@@ -9,8 +9,8 @@ module Hobrin
       attributes :says, :shown
 
       WORDS = { yes: "Yes", mostly: "Mostly", no: "No", not_told: "Not told" }.freeze
+      # Characters of a sentence.
       LONGEST = 600
-      private_constant :LONGEST
 
       # Raises InputError (:answers).
       def initialize(says:, shown: "")

@@ -7,7 +7,8 @@ module Hobrin
     # design  :: key of a Design; reviewed :: key of the Design of the studies that a review
     #   reviewed,
     #   "" while it is not said
-    # answers :: Hash of question key to Answer; concerns :: Hash of a group of questions to
+    # answers :: Hash of question key to Answer; sentences :: Hash of the key of a question that is not
+    #   answered yet to the sentence that was chosen for it; concerns :: Hash of a group of questions to
     #   Sheets::Concern::Set, where a person set the concern otherwise
     # applies :: Hash of a part of Applies to :same, :near or :far
     # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the
@@ -15,19 +16,20 @@ module Hobrin
     # finding :: the paper in one sentence; reported :: Array of Reported, what it gives for
     #   outcomes
     class Paper < Value
-      attributes :record_id, :design, :reviewed, :answers, :concerns, :applies, :graded, :graded_why, :finding,
+      attributes :record_id, :design, :reviewed, :answers, :sentences, :concerns, :applies, :graded, :graded_why, :finding,
                  :reported
 
       LONGEST = { graded_why: 300, finding: 600 }.freeze
       private_constant :LONGEST
 
       # Raises InputError naming the field.
-      def initialize(record_id:, design:, reviewed: "", answers: {}, concerns: {}, applies: {}, graded: 0,
+      def initialize(record_id:, design:, reviewed: "", answers: {}, sentences: {}, concerns: {}, applies: {}, graded: 0,
                      graded_why: "", finding: "", reported: [])
         @record_id = record_id.dup.freeze
         @design = Design.fetch(design).key
         @reviewed = review?(reviewed) ? InputError.at(:reviewed) { Design.fetch(reviewed).key } : ""
         @answers = answers.slice(*Sheets::KEYS).freeze
+        @sentences = sentences.slice(*Sheets::KEYS).except(*@answers.keys).transform_values { |text| text.strip.freeze }.freeze
         @concerns = concerns.slice(*Sheets::GROUPS.keys).freeze
         @applies = Applies.known(applies).freeze
         @graded = [-1, 0, 1].include?(graded) ? graded : 0
@@ -83,6 +85,7 @@ module Hobrin
         errors = LONGEST.filter_map do |field, most|
           [field, "Keep this to #{most} characters."] if public_send(field).size > most
         end.to_h
+        errors[:answers] = "Keep a sentence to #{Answer::LONGEST} characters." if sentences.values.any? { |text| text.size > Answer::LONGEST }
         errors[:graded_why] =
           "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?

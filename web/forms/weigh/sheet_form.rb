@@ -6,9 +6,6 @@ module Hobrin
       module Weigh
         # The sheet of one kept paper.
         class SheetForm < Form
-          NO_ANSWER = "Answer the question that this sentence stands beside."
-          private_constant :NO_ANSWER
-
           def edit = Edits::Weigh::WeighPaper.new(paper:)
 
           # Whether one of two who weigh apart is done with it.
@@ -24,24 +21,26 @@ module Hobrin
           def paper
             Appraisal::Paper.new(
               record_id: fields.text(:paper), design: fields.text(:design), reviewed: fields.text(:reviewed),
-              answers:, concerns:, applies:,
+              answers:, sentences:, concerns:, applies:,
               graded: fields.number(:graded) || 0, graded_why: fields.text(:graded_why).strip,
               finding: fields.text(:finding).strip
             )
           end
 
-          # What was pressed beside a question takes the place of what was typed there.
           def answers
             Appraisal::Sheets::KEYS.to_h { |key| [key, answer(key)] }.compact
           end
 
           def answer(key)
             says = fields.nested(:answers).one_of(key, Appraisal::Answer::WORDS.keys)
-            shown = fields.nested(:take).some_text(key) || fields.nested(:shown).text(key)
-            raise InputError, { answers: NO_ANSWER } if says.nil? && !shown.strip.empty?
-
-            says && Appraisal::Answer.new(says:, shown:)
+            says && Appraisal::Answer.new(says:, shown: sentence(key))
           end
+
+          # A sentence may be chosen before the question is answered.
+          def sentences = Appraisal::Sheets::KEYS.to_h { |key| [key, sentence(key)] }.reject { |_, text| text.strip.empty? }
+
+          # What was pressed beside a question takes the place of what was typed there.
+          def sentence(key) = fields.nested(:take).some_text(key) || fields.nested(:shown).text(key)
 
           def concerns
             groups = Appraisal::Sheets::GROUPS.keys

@@ -161,8 +161,7 @@ module Hobrin
           def shown(key)
             return @page.fields.nested(:shown).text(key) if @page.refused?(:shown)
 
-            stored = @row.paper&.answers || {}
-            stored[key]&.shown.to_s
+            @row.paper&.answers&.[](key)&.shown || @row.paper&.sentences&.[](key).to_s
           end
 
           def group(key, questions, concern)
@@ -180,6 +179,7 @@ module Hobrin
             ask = shown(question.key).empty? && given != :not_told
             offers = ask ? question.sentences(passage).map(&:text) : []
             note = "Here a “no” is of some concern only: it often cannot be otherwise." if question.light
+            note = [note, "A sentence is chosen. Now answer the question."].compact.join(" ") if @row.paper&.sentences&.key?(question.key)
             Item.new(key: question.key, text: question.text, answers:, shown: shown(question.key), offers:, note:)
           end
         end

@@ -16,7 +16,8 @@
     request.upload.onprogress = (event) => {
       said.textContent = `${file.name}: ${Math.round(100 * (at + event.loaded) / file.size)} of 100 sent`;
     };
-    request.onload = () => done(request.status < 300 ? "" : `${file.name}: ${request.responseText}`);
+    const refused = () => request.status >= 300 || request.getResponseHeader("Hobrin-Refused");
+    request.onload = () => done(refused() ? `${file.name}: ${request.responseText}` : "");
     request.onerror = () => done(`${file.name}: it could not be sent. Try again.`);
     request.send(file.slice(at, at + PART));
   });

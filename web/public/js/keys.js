@@ -89,10 +89,24 @@
       title.closest(".title-list").scrollTop += by;
     });
   };
+  // A message stands at its field: it takes the focus there, into the middle of the window.
+  const toTrouble = () => {
+    const field = refused && document.querySelector("#work [aria-invalid=true]");
+    const place = field || (refused && document.querySelector("#work .problem"));
+    refused = false;
+    if (!place) return false;
+    place.scrollIntoView({ block: "center" });
+    field?.focus({ preventScroll: true });
+    return true;
+  };
+
+  let refused = false;
+  document.addEventListener("htmx:beforeSwap", (event) => { refused = Boolean(event.detail.xhr.getResponseHeader("Hobrin-Refused")); });
   document.addEventListener("htmx:afterSettle", (event) => {
     if (event.target.matches(".offers")) event.target.scrollIntoView({ block: "nearest" });
     const card = document.querySelector("#card");
     if (card) card.scrollIntoView({ block: "nearest" });
+    if (toTrouble()) return;
     settle();
     giveBack();
   });

@@ -53,7 +53,11 @@
       event.preventDefault();
       fetch(form.action, { method: "POST", body: new URLSearchParams(new FormData(form)), headers: { "HX-Request": "true" } })
         .then((answer) => {
-          if (!answer.ok) { form.requestSubmit(); return; }
+          const refused = !answer.ok || answer.headers.has("Hobrin-Refused");
+          // Numbers that are not all there yet stay as a draft.
+          const begun = [...form.querySelectorAll(".number-group input")].some(({ value }) => !value);
+          if (refused && !begun) { form.requestSubmit(); return; }
+          if (!refused) form.dispatchEvent(new CustomEvent("saved", { bubbles: true }));
           changed.delete(form);
           location.assign(link.href);
         })
