@@ -12,8 +12,17 @@ module Hobrin
       #   gives.
       # Counts nothing but the offers. Raises GoneError.
       def call(id, block, typed, way: :ranked)
+        offers(id, block).typed(typed, way:)
+      end
+
+      # What was typed with its operators read: a Strategy::Entry, nil where it cannot be one.
+      def entry(id, block, typed) = offers(id, block).entry(typed)
+
+      private
+
+      def offers(id, block)
         inquiry = @context.inquiries.find(id).inquiry
-        Retrieval::TermOffers.new(inquiry.block(block), @context.evaluator).typed(typed, way:)
+        Retrieval::TermOffers.new(inquiry.block(block), @context.evaluator)
       end
     end
   end

@@ -6,7 +6,7 @@ module Hobrin
     # overlap, and for an empty one what the phrases of the question suggest.
     class ReadWord
       # block :: Strategy::Block; element :: Question::Element; figures :: Retrieval::BlockFigures
-      # suggestions :: Array of Retrieval::TermOffers::Offer, for a block without terms
+      # suggestions :: Array of Retrieval::TermOffers::Offer from the question, that the block has not
       # narrower :: Hash of heading label to how many narrower headings it has, nil when it is no
       #   heading any more
       # wild :: Hash of term id to how many spellings a masked term takes in, for those where they
@@ -20,6 +20,10 @@ module Hobrin
       class Overlap < Value
         attributes :blocks, :sets, :circles
       end
+
+      # From so many terms on, a block is no longer offered those of the question.
+      ENOUGH = 6
+      private_constant :ENOUGH
 
       def initialize(context)
         @context = context
@@ -58,12 +62,14 @@ module Hobrin
 
       def column(block, element)
         Column.new(block:, element:, figures: Retrieval::BlockFigures.of(block, @evaluator), narrower: narrower(block),
-                   suggestions: block.terms.empty? ? suggestions(element, block) : [], wild: wild(block))
+                   suggestions: suggestions(element, block), wild: wild(block))
       end
 
       def suggestions(element, block)
-        Retrieval::FirstNames.new(block, @evaluator,
-                                  dictionary: @context.dictionary).call(element.phrases.map(&:text))
+        return [] if block.terms.size >= ENOUGH
+
+        offers = Retrieval::FirstNames.new(block, @evaluator, dictionary: @context.dictionary).call(element.phrases.map(&:text))
+        block.terms.empty? ? offers : offers.select { |offer| offer.finds? && !offer.held }
       end
 
       def narrower(block)

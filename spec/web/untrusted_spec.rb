@@ -102,8 +102,6 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["/inquiries/1/decisions", { paper: "10.5555/hobrin.review-2023", verdict: "drop" }] => /choose one reason/,
       ["/inquiries/1/weigh",
        { paper: "10.5555/hobrin.trial-2021", design: "cohort", graded: "1", finding: "Kept words" }] => /Say why the level.*Kept words/m,
-      ["/inquiries/1/weigh",
-       { paper: "10.5555/hobrin.trial-2021", design: "cohort", "shown[told]": "Kept words" }] => /Answer the question.*Kept words/m,
       ["/inquiries/1/results",
        { paper: "10.5555/hobrin.trial-2021", numbers: "1", outcome: "1", do: "write", form: "counts",
          events: "-1", total: "ten",

@@ -56,9 +56,18 @@ module Hobrin
           end
         end
 
+        # What Enter does with operators: words, and the texts that may be meant instead.
+        def operators
+          return unless entry && !entry.plain?
+          return ["“#{entry.unread}” is not read here. What do you mean?", entry.choices] unless entry.read?
+
+          added, without = [entry.added, entry.without].map { |parts| parts.map { |part| part.is_a?(String) ? part : near(part) } }
+          ["Enter adds: #{added.join(", ")}#{"; takes away: #{without.join(", ")}" if without.any?}.", []]
+        end
+
         # What is said where no heading fits, nil where one does.
         def remark
-          return if !typed? || found.first.any?(&:heading?) || found.last.any? do |part|
+          return if !typed? || operators || found.first.any?(&:heading?) || found.last.any? do |part|
             part.kind == :heading
           end
 
@@ -69,6 +78,9 @@ module Hobrin
 
         def way = @fields.one_of(:way, Thesaurus::LookUp::WAYS) || :ranked
         def found = @found ||= Services::OfferTerms.new(@context).call(@id, block, typed, way:)
+
+        def entry = @entry ||= Services::OfferTerms.new(@context).entry(@id, block, typed)
+        def near(leaf) = "#{leaf.left} within #{count_of(leaf.distance, "word")} of #{leaf.right}"
 
         def look(offer)
           "/inquiries/#{@id}/word?#{Rack::Utils.build_query(open: "heading:#{block}:#{offer.leaf.label}")}"

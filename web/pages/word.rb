@@ -40,6 +40,7 @@ module Hobrin
         end
 
         # What a block lacks: Hash of :newest and :kept to Services::SuggestHeadings::Sample.
+        def choices_of(key, typed) = Services::OfferTerms.new(@context).entry(opened.id, key, typed)&.choices || []
         def suggestions(key) = Services::SuggestHeadings.new(@context).call(inquiry, key)
 
         # The key of the block that the last change was about.

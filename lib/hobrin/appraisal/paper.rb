@@ -85,7 +85,8 @@ module Hobrin
         errors = LONGEST.filter_map do |field, most|
           [field, "Keep this to #{most} characters."] if public_send(field).size > most
         end.to_h
-        errors[:answers] = "Keep a sentence to #{Answer::LONGEST} characters." if sentences.values.any? { |text| text.size > Answer::LONGEST }
+        long = sentences.values.any? { |text| text.size > Answer::LONGEST }
+        errors[:answers] = "Keep a sentence to #{Answer::LONGEST} characters." if long
         errors[:graded_why] =
           "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?

@@ -100,9 +100,10 @@ module Hobrin
           label, letter, leaf = facts.values_at(:label, :letter, :leaf)
           case kind
           when :terms_added
-            "Added #{facts[:leaves].map do |one|
-              Strategy::Wording.of(one)
-            end.join(", ")} to #{letter}"
+            added = facts[:leaves].map { |leaf| Strategy::Wording.of(leaf) }.join(", ")
+            without = facts.fetch(:without, []).join(", ")
+            [("Added #{added} to #{letter}" unless added.empty?), ("takes away #{without} in #{letter}" unless without.empty?)]
+              .compact.join("; ").then { |text| text[0].upcase + text[1..] }
           when :heading_turned
             "Changed #{label} in #{letter}: #{Strategy::Wording.note(leaf, facts[:below])}"
           when :term_reworded

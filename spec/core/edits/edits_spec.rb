@@ -382,6 +382,14 @@ RSpec.describe Hobrin::Edits do
     end
   end
 
+  it "adds what is joined by operators as terms, and what stands behind NOT as one that takes papers away" do
+    change = described_class::Word::AddTyped.new(block: "I", typed: "mask* OR lamp NOT noise").call(inquiry, surroundings)
+    expect(described_class::Wording.of(change.kind, change.facts)).to eq("Added words mask*, words lamp to I; takes away Noise in I")
+    expect(change.inquiry.block("I").excluded.map(&:label)).to eq(["Noise"])
+    unread = described_class::Word::AddTyped.new(block: "I", typed: "mask AND lamp")
+    expect { unread.call(inquiry, surroundings) }.to raise_error(Hobrin::InputError, /“AND” is not read/)
+  end
+
   # Those that need more than this stand in services/ and web/people: filters, papers read twice, papers that were let in, going
   # forth,
   # lines taken off, several papers at once, citations followed.

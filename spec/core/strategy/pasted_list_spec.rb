@@ -23,11 +23,17 @@ RSpec.describe Hobrin::Strategy::PastedList do
     end
   end
 
+  it "reads operators in a line, and nearness as CQL writes it" do
+    list = read("noise OR clatter NOT music\nalarm* within 2 words of night\nlights OR\n(lamps or torches)")
+    expect([list.leaves, list.without].map { |leaves| leaves.map(&:label) })
+      .to eq([["Noise", "clatter", "alarm* near night", "lights", "lamps", "torches"], ["Music"]])
+    expect(read("light prox/unit=word/distance<=3 night").leaves)
+      .to eq([Hobrin::Strategy::Proximity.new(left: "light", right: "night", distance: 3, fields: Hobrin::Strategy::TextTerm::FIELDS.keys)])
+  end
+
   it "names what it cannot read and keeps the rest, and refuses what is no list" do
     list = read("noise\nea*\nsleep AND noise\n#{"long " * 30}")
-    expect([list.leaves.size,
-            list.refused.map(&:first)]).to eq([1,
-                                               ["ea*", "sleep AND noise", ("long " * 30).strip]])
+    expect([list.leaves.size, list.refused.map(&:first).sort]).to eq([1, ["ea*", ("long " * 30).strip, "sleep AND noise"]])
     ["", " \n;\"\" ", "x\n" * 201, "dc.title = noise and dc.title = sleep", "dc.title = (noise",
      "dc.nothing = x"].each do |text|
       expect { read(text) }.to raise_error(Hobrin::InputError)

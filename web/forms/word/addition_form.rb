@@ -29,6 +29,9 @@ module Hobrin
           def block = fields.text(:block)
 
           def pressed
+            meant = fields.some_text(:meant)
+            return Edits::Word::AddTyped.new(block:, typed: meant) if meant
+
             heading, words, author, journal = %i[heading words author journal].map { |name| fields.some_text(name) }
             if heading then heading(heading)
             elsif words then Edits::Word::AddParts.words(block, words)

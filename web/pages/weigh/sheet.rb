@@ -80,6 +80,9 @@ module Hobrin
               Appraisal::Level.reviewable(@page.question.kind).map { |one| [one.key, one.name, one.key == chosen] }
           end
 
+          # Whether a review's level waits for what it reviewed.
+          def reviewed_open? = reviewable.any? && reviewed.nil?
+
           def level
             design && Appraisal::Level.of(record:, kind: @page.question.kind, design:, reviewed:, graded: graded.to_i,
                                           answers: answers.transform_values(&:says))
@@ -161,7 +164,8 @@ module Hobrin
           def shown(key)
             return @page.fields.nested(:shown).text(key) if @page.refused?(:shown)
 
-            @row.paper&.answers&.[](key)&.shown || @row.paper&.sentences&.[](key).to_s
+            paper = @row.paper
+            paper ? paper.answers[key]&.shown || paper.sentences[key].to_s : ""
           end
 
           def group(key, questions, concern)

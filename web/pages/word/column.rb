@@ -59,6 +59,13 @@ module Hobrin
           def active? = @page.active == key
           def typed = active? ? @page.fields.text(:typed) : ""
 
+          # What may be meant by what was typed and not read: Array of texts.
+          def choices
+            return [] unless active? && @page.errors.key?(:typed)
+
+            @page.choices_of(key, typed)
+          end
+
           # The card of a heading that is open at the entry line since the block does not have it;
           # nil for none.
           def new_card

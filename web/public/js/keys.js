@@ -107,6 +107,8 @@
     const card = document.querySelector("#card");
     if (card) card.scrollIntoView({ block: "nearest" });
     if (toTrouble()) return;
+    // What was just chosen asks for one thing more.
+    if (document.activeElement?.id === "design") document.querySelector("[data-ask]")?.focus();
     settle();
     giveBack();
   });

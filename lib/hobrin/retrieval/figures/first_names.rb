@@ -60,7 +60,7 @@ module Hobrin
         end
       end
 
-      def words(texts) = texts.filter_map { |one| @offers.of_words(one) }
+      def words(texts) = texts.filter_map { |text| @offers.of_words_or_truncated(text) }
     end
   end
 end

@@ -32,13 +32,23 @@ module Hobrin
       # add].
       def typed(typed, way: :ranked)
         return [[], []] if typed.size > Strategy::TextTerm::LONGEST
+        return [[], []] unless entry(typed)&.plain?
 
         plain = typed.delete("*\"“”")
         headings = @thesaurus.look_up(plain, limit: MOST, way:).map do |match|
           heading(match.heading.label, via: (match.name if match.also_called?))
         end
         named = way == :ranked ? [*authors(plain), *journals(plain)] : []
-        [[*headings, *words(typed), *named], reading.call(typed)]
+        plain_words = words(typed)
+        more = truncated(typed) if plain_words.none?(&:finds?)
+        [[*headings, *more, *plain_words, *named], reading.call(typed)]
+      end
+
+      # What was typed as a Strategy::Entry, nil where it cannot be one.
+      def entry(typed)
+        Strategy::Entry.read(typed, known: ->(word) { of_words(word)&.finds? }, whole: ->(text) { !@thesaurus.named(text).nil? })
+      rescue InputError
+        nil
       end
 
       # A heading as an Offer. named :: the name by which it was come to
@@ -48,6 +58,13 @@ module Hobrin
 
       # A text as an Offer of words; nil when it cannot be searched.
       def of_words(text) = words(text).first
+
+      # The same, with its last word truncated where it finds nothing as it is and something like
+      # that.
+      def of_words_or_truncated(text)
+        plain = of_words(text)
+        plain.nil? || plain.finds? ? plain : truncated(text) || plain
+      end
 
       private
 
@@ -59,6 +76,15 @@ module Hobrin
         [offer(Strategy::TextTerm.read(typed))]
       rescue InputError
         []
+      end
+
+      # An Offer with the last word truncated, nil where that cannot be or finds nothing. A plural "s" goes.
+      def truncated(text)
+        stem = text.strip.delete('"“”').sub(/(?<=\p{L}{4})s\z/, "")
+        return unless stem.match?(/\p{L}{3}\z/)
+
+        found = of_words("#{stem}*")
+        found if found&.finds?
       end
 
       # Only those whom the library knows.

@@ -12,17 +12,7 @@ module Hobrin
 
         private
 
-        def read(surroundings)
-          list = Strategy::PastedList.read(text, thesaurus: surroundings.evaluator.thesaurus,
-                                                 vocabulary: surroundings.vocabulary)
-          refuse(list.refused.map do |entry, why|
-            "“#{entry}”: #{why}"
-          end.join(" ")) if list.leaves.empty?
-
-          Reading.new(typed: list.leaves.to_h do |leaf|
-            [leaf, nil]
-          end, facts: { refused: list.refused })
-        end
+        def read(surroundings) = listed(text, surroundings)
       end
     end
   end

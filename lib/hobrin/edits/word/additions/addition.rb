@@ -15,11 +15,13 @@ module Hobrin
         # What was read.
         #
         # typed :: Hash of each leaf to what was typed for it, nil where that is the leaf itself;
-        #   facts :: further facts
+        #   without :: Array of those leaves that take papers away; facts :: further facts
         class Reading < Value
-          attributes :typed, :facts
+          attributes :typed, :without, :facts
 
-          def self.of(leaves) = new(typed: leaves.to_h { |leaf| [leaf, nil] }, facts: {})
+          def initialize(typed:, without: [], facts: {}) = super
+
+          def self.of(leaves) = new(typed: leaves.to_h { |leaf| [leaf, nil] })
 
           def leaves = typed.keys
         end
@@ -36,13 +38,44 @@ module Hobrin
           fresh = reading.leaves.reject { |leaf| inquiry.block(block).holds?(leaf) }
           refuse(reading.typed.map { |leaf, typed| held(leaf, typed) }.join(" ")) if fresh.empty?
 
-          Change.new(inquiry: fresh.reduce(inquiry) do |grown, leaf|
-            grown.with_leaf(block, leaf)
-          end, kind: :terms_added,
-                     facts: { letter: element.letter, leaves: fresh, **reading.facts })
+          taken = reading.without & fresh
+          away = taken.empty? ? {} : { without: taken.map(&:label) }
+          Change.new(inquiry: grown(inquiry, fresh, taken), kind: :terms_added,
+                     facts: { letter: element.letter, leaves: fresh - taken, **away, **reading.facts })
         end
 
         private
+
+        # The inquiry with leaves added, some of them as terms that take papers away.
+        def grown(inquiry, leaves, without)
+          leaves.reduce(inquiry) do |now, leaf|
+            added = now.with_leaf(block, leaf)
+            next added unless without.include?(leaf)
+
+            added.with_block(added.block(block).replace(now.next_term) { |term| term.with(excluded: true) })
+          end
+        end
+
+        # A text read as a list: a Reading.
+        def listed(text, surroundings)
+          list = InputError.at(self.class::FIELD) do
+            Strategy::PastedList.read(text, thesaurus: surroundings.evaluator.thesaurus, vocabulary: surroundings.vocabulary,
+                                            known: known(surroundings))
+          end
+          leaves = list.leaves + list.without
+          refuse(list.refused.map { |entry, why| "“#{entry}”: #{why}" }.join(" ")) if leaves.empty?
+
+          Reading.new(typed: leaves.to_h { |leaf| [leaf, nil] }, without: list.without, facts: { refused: list.refused })
+        end
+
+        # Whether a word occurs in any paper.
+        def known(surroundings)
+          lambda do |word|
+            !surroundings.evaluator.call(Strategy::TextTerm.read(word)).empty?
+          rescue InputError
+            false
+          end
+        end
 
         # Hook: gives a Reading.
         def read(_surroundings) = raise(NotImplementedError)
