@@ -49,6 +49,19 @@ module Hobrin
           # Services::SuggestHeadings.
           def samples = @samples ||= @page.suggestions(key)
 
+          # Why a heading is near to the block. suggestion :: Retrieval::HeadingSuggestions::Suggestion
+          def why_near(suggestion)
+            about = suggestion.near.about
+            case suggestion.near.how
+            when :word then "shares the word “#{about}”"
+            when :narrower then "narrower than #{about}"
+            when :beside then "beside #{about} in the thesaurus"
+            when :related then "related to #{about}"
+            when :broader then "broader than #{about}"
+            when :papers then "#{about} of 10 papers with it are in this block"
+            end
+          end
+
           def sample_words(name, sample)
             return "Among the #{count_of(sample.size, "paper")} you kept" if name == :kept
 
