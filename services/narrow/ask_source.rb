@@ -19,13 +19,14 @@ module Hobrin
         @fetch = fetch
       end
 
-      # texts :: Hash of the number of a line to its text, as a person changed them. Gives an
+      # texts :: Hash of the number of a line to its text, as a person changed them; crossed_out :: see
+      #   ReadElsewhere. Gives an
       #   ApplyEdit::Outcome. Raises InputError (:query), Outside::NoAnswer, GoneError.
-      def ask(id, source_id, texts)
+      def ask(id, source_id, texts, crossed_out: false)
         source = @context.library.sources.find(source_id)
         refuse("This catalogue is harvested as a whole: it answers no search.") unless source.sru?
-        plan = ReadElsewhere.new(@context, ReadInquiry.new(@context).call(id)).plan(source,
-                                                                                    texts:)
+        opened = ReadInquiry.new(@context).call(id)
+        plan = ReadElsewhere.new(@context, opened, crossed_out:).plan(source, texts:)
         write(id, asked(source, plan.lines, plan.query))
       end
 

@@ -12,11 +12,16 @@ module Hobrin
         attributes :search, :import, :given, :found, :doubles, :only
       end
 
-      # opened :: OpenInquiry
-      def initialize(context, opened)
+      # opened :: OpenInquiry; crossed_out :: whether terms that are crossed out are asked for, too: there
+      #   they may find papers
+      def initialize(context, opened, crossed_out: false)
         @context = context
         @opened = opened
+        @crossed_out = crossed_out
       end
+
+      # The terms that are crossed out.
+      def crossed_out_terms = @opened.inquiry.searched_blocks.flat_map(&:terms).select(&:crossed_out?)
 
       def sources = @context.library.sources.all
 
@@ -26,7 +31,7 @@ module Hobrin
       # A Catalogue::Plan for a Store::Sources::Source, as it would be sent, or with other texts for
       #   some lines. texts :: Hash of number to String
       def plan(source, texts: {})
-        plan = Catalogue::Planning.new(cascade: @opened.cascade, question: @opened.question,
+        plan = Catalogue::Planning.new(cascade:, question: @opened.question,
                                        ability: source.ability,
                                        evaluator: @context.evaluator).call
         texts.empty? ? plan : plan.edited(texts)
@@ -36,6 +41,13 @@ module Hobrin
       def given = @opened.inquiry.elsewhere.map { |search| one(search) }
 
       private
+
+      def cascade
+        return @opened.cascade unless @crossed_out
+
+        inquiry = @opened.inquiry
+        inquiry.with(blocks: inquiry.blocks.map(&:restored)).cascade(@context.evaluator)
+      end
 
       def one(search)
         import = import(search)

@@ -51,6 +51,10 @@ RSpec.describe Hobrin::Check, :sample, :slow do
     titles: ->(good) { good.with_leaf("O", words("agitation", fields: [:title])) },
     slip: ->(good) { good.with_leaf("O", words("delirum")) },
     nothing: ->(good) { good.with_leaf("O", words("zyx zyx")) },
+    found_nothing: lambda { |good|
+      with = good.with_leaf("O", words("zyx zyx"))
+      check(with).find { |one| one.kind == :nothing }.mended
+    },
     other_way: ->(good) { with_only(good, "I", words("earplug"), heading("Ear Protective Devices", main: true)) },
     language: ->(good) { good.with_limit(limit(:language, "eng")).with_limit(limit(:species, "humans")) },
     full_text: ->(good) { good.with_limit(limit(:flag, "free full text")) },

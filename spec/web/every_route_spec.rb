@@ -8,7 +8,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
 
   let(:reads) do
     { "ask" => %w[phrase show], "word" => %w[open block typed to part part_count],
-      "offers" => %w[block typed], "narrow" => %w[show opened order more kind all limit two what_if source],
+      "offers" => %w[block typed], "narrow" => %w[show opened order more kind all limit two what_if source crossed_out],
       "sift" => %w[paper show order group part rung find style], "full-text" => %w[paper],
       "list.ris" => %w[part rung find order],
       "weigh" => %w[paper show numbers outcome part by take as result finding for prevalence],
@@ -19,7 +19,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
   let(:writes) do
     { "ask" => %w[seen situation question kind frame use_P typed_P mark mark_text mark_from take
                   unmark edge leave instead stated next],
-      "terms" => %w[seen block typed heading words author journal list headings as aspects part
+      "terms" => %w[seen block typed meant heading words author journal list headings as aspects part
                     part_count open],
       "terms/1" => %w[seen turn do reason text in as distance ordered split to open],
       "blocks/P" => %w[do operator from key], "aim" => %w[aim_from aim_to],
@@ -46,7 +46,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "measures" => %w[do measure name sort way counted of target started numbers],
       "lines" => %w[title name notation do line], "undo" => %w[way], "redo" => %w[way],
       "trail" => %w[line do note note_was], "again" => %w[again],
-      "elsewhere" => %w[do source most there], "feed" => %w[do] }
+      "elsewhere" => %w[do source most there crossed_out], "feed" => %w[do] }
   end
   let(:values) do
     { list: %w[a b], hash: { "x" => "y" }, deep: { "a" => { "b" => { "c" => ["d"] } } }, nothing: "",

@@ -4,25 +4,53 @@ module Hobrin
   class Check
     # Words that find too much, too little, or are spelled one way only.
     class OfWords < Part
-      def call = each_term(Strategy::TextTerm).flat_map { |block, term| of_one(block, term) }
+      NOTHING = "finds nothing"
+      private_constant :NOTHING
+
+      def call
+        [*each_term(Strategy::TextTerm).flat_map { |block, term| of_one(block, term) }, *nothing, *found_nothing]
+      end
 
       private
 
       def of_one(block, term)
-        return [nothing(block, term)] if evaluator.call(term.leaf).empty?
+        return [*slip(block, term)] if evaluator.call(term.leaf).empty?
 
         [wild(block, term), no_use(block, term), titles(block, term),
          *other_ways(block, term)].compact
       end
 
-      def nothing(block, term)
-        near = near_spelling(term.leaf)
-        mended = near && changed(block, term, near)
-        return finding(:slip, of_term(term), mended, name: term.label, near: near.text) if near
-
-        finding(:nothing, of_term(term), crossed_out(block, term, "finds nothing"),
-                name: term.label)
+      def slip(block, term)
+        near = near_spelling(term.leaf) or return
+        finding(:slip, of_term(term), changed(block, term, near), name: term.label, near: near.text)
       end
+
+      # All terms that find nothing here, in one finding.
+      def nothing
+        found = each_term(Strategy::TextTerm).select do |_, term|
+          evaluator.call(term.leaf).empty? && near_spelling(term.leaf).nil?
+        end
+        return [] if found.empty?
+
+        mended = found.reduce(inquiry) do |now, (block, term)|
+          now.with_block(now.block(block.key).replace(term.id) { |one| one.with(crossed_out: NOTHING) })
+        end
+        [finding(:nothing, "terms", mended, names: names(found.map(&:last)))]
+      end
+
+      # Terms that were crossed out for finding nothing, to be put back at once.
+      def found_nothing
+        found = filled.flat_map { |block| block.terms.select { |term| term.crossed_out == NOTHING }.map { |term| [block, term] } }
+        return [] if found.empty?
+
+        mended = found.reduce(inquiry) do |now, (block, term)|
+          now.with_block(now.block(block.key).replace(term.id) { |one| one.with(crossed_out: nil) })
+        end
+        size = Records::RecordSet.union(found.map { |_, term| evaluator.call(term.leaf) }).size
+        [finding(:found_nothing, "terms", mended, names: names(found.map(&:last)), size:)]
+      end
+
+      def names(terms) = terms.map { |term| "“#{term.label}”" }.join(", ")
 
       # A word of the thesaurus that is spelled nearly so and that papers have; nil for none.
       def near_spelling(leaf)

@@ -57,8 +57,12 @@ module Hobrin
         # Spelling and lines
         slip: [:spelling, "“%{name}” finds nothing", "No paper has it there. Is it a slip?",
                "Search “%{near}”"],
-        nothing: [:spelling, "“%{name}” finds nothing",
-                  "It does no harm, and no good: a reader of the log will wonder.", "Cross it out"],
+        nothing: [:spelling, "No paper here has %{names}",
+                  "Other catalogues may have such papers, and so may a later import. They stay in the search.",
+                  "Cross out what finds nothing"],
+        found_nothing: [:spelling, "Crossed out, since no paper here had it: %{names}",
+                        "Restored, they are searched in other catalogues too. Papers found here now: %{size}.",
+                        "Restore all of them"],
         other_way: [:spelling, "“%{way}” is missing beside “%{name}”", "It would add %{adds}.",
                     "Add “%{way}”"],
         # Limits and filters

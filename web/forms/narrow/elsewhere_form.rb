@@ -12,7 +12,7 @@ module Hobrin
           # asking :: Services::AskSource. Gives an ApplyEdit::Outcome.
           def call(asking, id)
             case fields.one_of(:do, %i[ask again bring])
-            when :ask then asking.ask(id, source, texts)
+            when :ask then asking.ask(id, source, texts, crossed_out: fields.checked?(:crossed_out))
             when :again then ask_again(asking, id)
             when :bring then asking.bring(id, source, fields.number(:most))
             else unknown
@@ -20,8 +20,8 @@ module Hobrin
           end
 
           def after(_outcome)
-            After.new(list: { "show" => "elsewhere", "source" => fields.text(:source) },
-                      said: @said)
+            kept = { "crossed_out" => fields.some_text(:crossed_out) }.compact
+            After.new(list: { "show" => "elsewhere", "source" => fields.text(:source), **kept }, said: @said)
           end
 
           # The texts that were typed: Hash of the number of a line to its text.

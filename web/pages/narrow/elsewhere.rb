@@ -31,8 +31,15 @@ module Hobrin
           # page :: Pages::Narrow
           def initialize(page, context)
             @page = page
-            @reading = Services::ReadElsewhere.new(context, page.opened)
+            @reading = Services::ReadElsewhere.new(context, page.opened, crossed_out: crossed_out?)
             @feeds = Services::ReadFeed.new(context)
+          end
+
+          # Whether terms that are crossed out are asked for, too; their labels; where that is changed.
+          def crossed_out? = @page.fields.checked?(:crossed_out)
+          def crossed_out = @reading.crossed_out_terms.map(&:label)
+          def path_to_crossed_out
+            @page.path(:narrow, show: "elsewhere", source: chosen.id, crossed_out: crossed_out? ? nil : "yes")
           end
 
           def none? = sources.empty?
@@ -78,7 +85,7 @@ module Hobrin
 
           private
 
-          def path(source) = @page.path(:narrow, show: "elsewhere", source: source.id)
+          def path(source) = @page.path(:narrow, show: "elsewhere", source: source.id, crossed_out: crossed_out? ? "yes" : nil)
 
           def plan = @plan ||= @reading.plan(chosen, texts: @page.errors.any? ? typed : before)
           def typed = Forms::Narrow::ElsewhereForm.new(@page.fields).texts

@@ -75,7 +75,8 @@ module Hobrin
         def trimmed(first, last)
           word = ->(place) { @sentence.tokens[place].word }
           first += 1 while first < last && begins_nothing?(word[first], word[first + 1])
-          last -= 1 while last > first && LAST.include?(word[last])
+          last -= 1 while last > first && (LAST.include?(word[last]) || SearchNames.how_far?(word[last]))
+          first += 1 while first < last && SearchNames.how_far?(word[first])
           [first, last]
         end
 

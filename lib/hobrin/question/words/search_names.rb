@@ -15,12 +15,15 @@ module Hobrin
       # Said by nearly every paper when nothing stands beside it.
       EVERYWHERE = %w[use using treatment intervention care effect better worse new usual having
                       being].freeze
+      # What says how much or how surely, and names nothing.
+      HOW_FAR = %w[enough sufficient sufficiently really actually simply anyway anyhow maybe perhaps quite rather instead
+                   also please].freeze
       # What may stand inside a name: "length of stay", "skin-to-skin care".
       WITHIN = %w[of to].freeze
       # A whole phrase of more words is said by no paper just so.
       LONGEST_WHOLE = 4
       SHORTEST_ROOT = 4
-      private_constant :EVERYBODY, :EVERYWHERE, :WITHIN, :LONGEST_WHOLE, :SHORTEST_ROOT
+      private_constant :EVERYBODY, :HOW_FAR, :EVERYWHERE, :WITHIN, :LONGEST_WHOLE, :SHORTEST_ROOT
 
       class << self
         # phrase :: String. Gives an Array of texts for Strategy::TextTerm.read, each once.
@@ -45,6 +48,9 @@ module Hobrin
 
         # Whether a name is of people only as every paper is.
         def everybody?(name) = (Text::Tokens.of(name) - EVERYBODY).empty?
+
+        # Whether a word only says how much or how surely.
+        def how_far?(word) = HOW_FAR.include?(word)
 
         private
 
@@ -75,7 +81,7 @@ module Hobrin
           words.drop_while(&empty).reverse.drop_while(&empty).reverse
         end
 
-        def small?(word) = Understanding::Sentence.small?(word) || word.size < 2
+        def small?(word) = Understanding::Sentence.small?(word) || how_far?(word) || word.size < 2
 
         def with_any_ending(words)
           *before, last = words.flat_map(&:split)

@@ -74,6 +74,9 @@ module Hobrin
       # The block with one term replaced by what the block gives; removed when it gives nil.
       def replace(id) = with(terms: terms.filter_map { |term| term.id == id ? yield(term) : term })
 
+      # The block with every term that was crossed out in use again.
+      def restored = with(terms: terms.map { |term| term.crossed_out? ? term.with(crossed_out: nil) : term })
+
       private
 
       def tree_of_terms

@@ -3,7 +3,8 @@
 module Hobrin
   module Narrowing
     class Moves
-      # Where words are looked for: in titles only, or anywhere in the text.
+      # Where words are looked for: in titles only, or anywhere in the text; and terms that were crossed
+      # out, of words or headings, in use again.
       class OfWords
         PLACES = { title_only: [:title], fields: Strategy::TextTerm::TEXT }.freeze
         private_constant :PLACES
@@ -18,7 +19,7 @@ module Hobrin
         def call
           @state.blocks.flat_map do |block|
             terms = block.in_use.select { |term| term.leaf.is_a?(Strategy::TextTerm) }
-            moves = terms.flat_map { |term| one(block, term) }
+            moves = [*terms.flat_map { |term| one(block, term) }, *restored(block)]
             terms.size > 1 ? [*moves, all(block)] : moves
           end
         end
@@ -31,6 +32,13 @@ module Hobrin
             move(towards, kind, { term: term.id, label: term.label }, block.replace(term.id) do
               looking(term, fields)
             end)
+          end
+        end
+
+        def restored(block)
+          block.terms.select(&:crossed_out?).map do |term|
+            facts = { term: term.id, label: term.label, letter: @letters[block.key] }
+            move(:widen, :restored, facts, block.replace(term.id) { term.with(crossed_out: nil) })
           end
         end
 

@@ -15,6 +15,7 @@ module Hobrin
           broader: "with the broader heading %{adds} beside %{label} in %{letter}",
           related: "with the related heading %{adds} in %{letter}", words: "with the words “%{adds}” in %{letter}",
           title_only: "“%{label}” in titles only", fields: "“%{label}” anywhere in the text",
+          restored: "with the crossed-out “%{label}” in %{letter} again",
           titles_only: "all words of %{letter} in titles only",
           block_off: "without %{letter}", excluded_off: "without taking %{letter} away",
           block_on: "with %{letter} as well",
