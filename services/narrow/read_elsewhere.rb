@@ -37,6 +37,14 @@ module Hobrin
         texts.empty? ? plan : plan.edited(texts)
       end
 
+      # The search as text to copy: Hash of its name to the text, in CQL and in plain Boolean.
+      def texts
+        inquiry = @opened.inquiry
+        limits = inquiry.limits.select(&:on).map(&:leaf)
+        cql = inquiry.tree ? Strategy::Cql.write(inquiry.with(included_ids: []).tree) : ""
+        { plain: Catalogue::PlainBoolean.new(blocks: inquiry.ordered_blocks, limits:).call, cql: }
+      end
+
       # Array of Given, in the order in which they were asked.
       def given = @opened.inquiry.elsewhere.map { |search| one(search) }
 

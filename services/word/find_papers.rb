@@ -4,8 +4,7 @@ module Hobrin
   module Services
     # Finds a paper that a person knows by its id, its DOI, or words of its title.
     class FindPapers
-      MOST = 6
-      private_constant :MOST
+      MOST = 10
 
       def initialize(context)
         @context = context
@@ -13,7 +12,7 @@ module Hobrin
       end
 
       # typed :: an id, a DOI, or words of the title. Gives an Array of Record, the newest first; at
-      #   most six. Of a paper that is here twice under one DOI, the record that came first.
+      #   most MOST. Of a paper that is here twice under one DOI, the record that came first.
       def call(typed)
         by_id = by_identifier(typed)
         @context.library.newest(by_id.empty? ? by_title(typed) : by_id, limit: MOST)

@@ -83,7 +83,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
       ["/inquiries/1/blocks/P", { operator: "glued" }] => /how this block is joined/,
       ["/inquiries/1/redo", {}] => /Nothing was undone/,
       ["/inquiries/1/trail", { line: "3", note: "n" * 301, do: "note" }] => /to 300 characters/,
-      ["/inquiries/1/must-find", { known: "sleep" }] => /value="sleep".*Add a word, or give the DOI/m,
+      ["/inquiries/1/must-find", { known: "sleep" }] => /value="sleep".*Choose one.*name="known" value="/m,
       ["/inquiries/1/must-find", { known: "10.5555/nobody" }] => /No paper here has this DOI/,
       ["/inquiries/1/limits", { limit: "dates", from_year: "2O16", to_year: "2026" }] => /value="2O16".*such as 2016/m,
       ["/inquiries/1/limits", { limit: "dates", from_year: "2026", to_year: "2016" }] => /before 2026/,

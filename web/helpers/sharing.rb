@@ -25,8 +25,11 @@ module Hobrin
       # The address at which the brief of an inquiry can be read, or nil.
       def shared_address(id)
         token = Services::ShareBrief.new(context).token(id)
-        token && "#{request.base_url}/shared/#{token}"
+        token && at_host("/shared/#{token}")
       end
+
+      # A path of this Hobrin as an address with its host.
+      def at_host(path) = "#{request.base_url}#{path}"
     end
   end
 end

@@ -18,6 +18,9 @@ module Hobrin
 
         def what_ifs = @what_ifs ||= WhatIfRows.new(self)
         def must_find = @must_find ||= MustFindRows.new(self)
+
+        # Papers that fit a DOI, an id or words of a title.
+        def papers_named(typed) = Services::FindPapers.new(@context).call(typed)
         def showing?(part) = fields.text(:show) == part
 
         # The search in other catalogues, nil while that is closed.

@@ -19,6 +19,9 @@ module Hobrin
         def reader = @reader ||= Services::ReadTrail.new(@context)
         def lines = @lines ||= reader.call(id)
 
+        # How many papers are left now, where the library has changed since the last line; else nil.
+        def left_now = (opened.final if lines.any? && lines.first.count_after != opened.final)
+
         def logs = LOGS.map { |ending, name| [path("log.#{ending}"), name] }
 
         def filter = @filter ||= LineFilter.new(self, lines)

@@ -39,7 +39,8 @@ module Hobrin
           app.post("/inquiries/:id/feed") do
             feeds = Services::ReadFeed.new(context)
             fields.text(:do) == "open" ? feeds.open(inquiry_id, days: fields.number(:days)) : feeds.take_back(inquiry_id)
-            leave_for "/inquiries/#{inquiry_id}/narrow?show=elsewhere"
+            query = { "show" => "elsewhere", "source" => fields.some_text(:source) }.compact
+            leave_for "/inquiries/#{inquiry_id}/narrow?#{Rack::Utils.build_query(query)}"
           end
         end
         private_class_method :answering, :feeds

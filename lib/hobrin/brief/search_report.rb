@@ -154,10 +154,19 @@ module Hobrin
       end
 
       def published(one)
-        figures = { "sensitivity" => one.sensitivity, "specificity" => one.specificity }.compact
-        said = figures.map { |name, percent| "#{name} #{percent} % as published" }
-        [Narrowing::Wording.of(one.filter), one.source, *said, one.note.delete_suffix("."),
+        [Narrowing::Wording.of(one.filter), one.source, *figures(one), one.note.delete_suffix("."),
          Strategy::Cql.write(one.tree)].reject(&:empty?).join(". ")
+      end
+
+      # Published figures are of the published terms alone.
+      def figures(one)
+        unless one.as_published?
+          return ["Its terms were changed here (#{one.changed.delete_suffix(".")}), so the published sensitivity and specificity " \
+                  "do not apply"]
+        end
+
+        { "sensitivity" => one.sensitivity, "specificity" => one.specificity }.compact
+                                                                               .map { |name, percent| "#{name} #{percent} % as published" }
       end
 
       def updates

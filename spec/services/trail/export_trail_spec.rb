@@ -37,7 +37,7 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample, :slow do
       "Other methods" => "0 of 1 papers known beforehand are found; 1 added manually",
       "Full search strategies" => "dc.subject =/hobrin.narrower \"Intensive Care Units\"",
       "Limits and restrictions" => "Age group: Adults, 19 and over; Published: 2016 to 2026; Study type:",
-      "Search filters" => "Treatment, sensitive. Haynes et al., BMJ 2005;330:1179. sensitivity 99 % as published",
+      "Search filters" => "Treatment, sensitive. Haynes et al., BMJ 2005;330:1179. Its terms were changed here (the type",
       "Updates" => "Not run again", "Dates of searches" => "counted 2026-11-23", "Peer review" => "1 to look at",
       "Total records" => "records identified by the search. 23 records identified by citation searching. #{total} left after",
       "Deduplication" => "of the #{total}"
@@ -49,6 +49,10 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample, :slow do
         item["name"] == name
       end["text"]).to include(words)
     end
+    as_published = context.filters.kinds.flat_map { |kind| context.filters.of_kind(kind) }.find(&:as_published?)
+    Hobrin::Services::ChangeFilter.new(context).published(1, as_published.filter.label)
+    said = JSON.parse(export.call(1, "json").body)["prisma_s"].find { |item| item["name"] == "Search filters" }["text"]
+    expect(said).to match(/sensitivity \d+ % as published/)
     elsewhere = ["Study registries", "Online resources and browsing",
                  "Contacts", "Prior work"]
     expect(items.reject { |item| item["filled"] }.map { |item| item["name"] }).to eq(elsewhere)

@@ -1,6 +1,8 @@
 # frozen_string_literal: true
 
 # Signing in by requests alone: what goes wrong, and what somebody tries who should not be here.
+require "argon2"
+
 RSpec.describe "Signing in", :client do
   include SmallWard
   include Ward

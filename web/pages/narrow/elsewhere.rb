@@ -26,7 +26,8 @@ module Hobrin
           STATES = { "waiting" => "is about to be brought in", "running" => "is being brought in",
                      "stopped" => "was stopped", "failed" => "could not be brought in",
                      "taken back" => "was taken back" }.freeze
-          private_constant :STATES
+          TEXTS = { plain: "With AND, OR and NOT, fields in words", cql: "As CQL" }.freeze
+          private_constant :STATES, :TEXTS
 
           # page :: Pages::Narrow
           def initialize(page, context)
@@ -38,9 +39,13 @@ module Hobrin
           # Whether terms that are crossed out are asked for, too; their labels; where that is changed.
           def crossed_out? = @page.fields.checked?(:crossed_out)
           def crossed_out = @reading.crossed_out_terms.map(&:label)
+
           def path_to_crossed_out
             @page.path(:narrow, show: "elsewhere", source: chosen.id, crossed_out: crossed_out? ? nil : "yes")
           end
+
+          # [name, text] of the search to copy.
+          def texts = @reading.texts.map { |key, text| [TEXTS.fetch(key), text] }.reject { |_, text| text.empty? }
 
           def none? = sources.empty?
           def sources = @sources ||= @reading.askable
@@ -67,6 +72,10 @@ module Hobrin
           def most = [asked.count, Services::AskSource::MOST].min
           def typed_most = @page.typed_or(:most, [most, 200].min.to_s)
           def given = @given ||= @reading.given.map { |one| told(one) }
+          # Whether anything is about to be brought in, so that the page asks again by itself.
+          def bringing? = @reading.given.any? { |one| one.import&.waiting? }
+          def own_path = path(chosen)
+
           # The link to new papers as Store::SharedBriefs::Share, or nil.
           def feed = @feed ||= @feeds.share(@page.id)
           def feed_path = feed && @page.path("feed/#{feed.token}")

@@ -30,6 +30,11 @@ module Hobrin
           # What was typed and refused.
           def typed = @page.errors[:known] ? @page.fields.text(:known) : ""
 
+          # The papers that may be meant, Array of Record, where words fit several; and whether there may be
+          # more of them.
+          def choices = @choices ||= typed.empty? ? [] : @page.papers_named(typed)
+          def more_choices? = choices.size == Services::FindPapers::MOST
+
           # How the search does so far, in sentences.
           def rate_lines
             rates = @page.reader.rates

@@ -26,7 +26,7 @@ module Hobrin
 
         def one(found)
           refuse("No paper here has this DOI, or all of these words in its title.") if found.empty?
-          refuse("#{found.size} papers or more have these words in their title. Add a word, or give the DOI.") if found.size > 1
+          refuse("Several papers have these words in their title. Choose one.") if found.size > 1
           found.first
         end
 

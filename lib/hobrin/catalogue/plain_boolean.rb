@@ -1,0 +1,65 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Catalogue
+    # A search as text to copy, for a catalogue that cannot be asked from here: AND, OR and NOT, with
+    # the fields named in words. What its own notation calls them is for the person to fill in.
+    #
+    #   (
+    #     heading "Delirium" (with narrower headings)
+    #     OR "acute confusion" (title, abstract, author keywords)
+    #   )
+    #   AND
+    #   …
+    class PlainBoolean
+      # blocks :: Array of Strategy::Block, in order; limits :: Array of leaves of limits that are on
+      def initialize(blocks:, limits:)
+        @blocks = blocks.select(&:tree)
+        @limits = limits
+      end
+
+      # Gives a String; "" when nothing is searched.
+      def call
+        joined, taken = %i[and not].map { |operator| @blocks.select { |block| block.operator == operator } }
+        return "" if joined.empty?
+
+        text = [joined.map { |block| block(block) }.join("\nAND\n"), *taken.map { |block| "NOT\n#{block(block)}" }].join("\n")
+        @limits.empty? ? "#{text}\n" : "#{text}\n\nLimits: #{@limits.map { |leaf| Narrowing::Wording.named(leaf) }.join("; ")}\n"
+      end
+
+      private
+
+      def block(block)
+        found = group(block.in_use)
+        block.excluded.empty? ? found : "(\n#{found}\nNOT\n#{group(block.excluded)}\n)"
+      end
+
+      def group(terms) = "(\n  #{terms.map { |term| leaf(term.leaf) }.join("\n  OR ")}\n)"
+
+      def leaf(leaf)
+        case leaf
+        when Strategy::Heading then heading(leaf)
+        when Strategy::TextTerm then "#{quoted(leaf.text)} (#{fields(leaf)})"
+        when Strategy::Proximity then near(leaf)
+        when Strategy::Author then "#{quoted(leaf.label)} (author)"
+        when Strategy::Journal then "#{quoted(leaf.label)} (journal)"
+        end
+      end
+
+      def heading(leaf)
+        how = [leaf.narrower ? "with narrower headings" : "without narrower headings", *("main topic only" if leaf.main),
+               *("subheadings: #{leaf.aspects.join(", ")}" if leaf.aspects.any?)]
+        "heading #{quoted(leaf.label)} (#{how.join("; ")})"
+      end
+
+      def near(leaf)
+        apart = "within #{leaf.distance} #{leaf.distance == 1 ? "word" : "words"} of"
+        order = ", in this order" if leaf.ordered
+        "#{quoted(leaf.left)} #{apart} #{quoted(leaf.right)}#{order} (#{fields(leaf)})"
+      end
+
+      def fields(leaf) = Strategy::TextTerm::FIELDS.values_at(*leaf.fields).join(", ")
+      def quoted(text) = text.match?(/\s/) ? "\"#{text}\"" : text
+    end
+  end
+end
