@@ -28,7 +28,7 @@ module Hobrin
                 *%w[ask word offers narrow sift full-text list.:format weigh act files/:name
                     versions/:name archive.json evidence.:format trail since log.:format
                     differences sheets notes].map { |rest| "GET /inquiries/:id/#{rest}" }],
-        second: %w[decisions several differences sheet sheets].map { |rest| "POST /inquiries/:id/#{rest}" },
+        second: %w[decisions several differences sheet sheets search-review].map { |rest| "POST /inquiries/:id/#{rest}" },
         works: %w[ask terms terms/:term blocks/:key limits limits/:name aim what-ifs must-find let-in
                   check elsewhere filter threads full-text weigh outcomes results findings
                   act deliberation measures steps signatures lines undo redo trail again

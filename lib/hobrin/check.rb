@@ -16,8 +16,7 @@ module Hobrin
       attributes :kind, :name, :words, :group, :says, :why, :press, :mended
     end
 
-    GROUPS = { question: "The question in blocks", joins: "AND, OR, NOT and nearness", headings: "Headings",
-               words: "Words of the text", spelling: "Spelling and lines", limits: "Limits and filters" }.freeze
+    GROUPS = Narrowing::PeerReview::ELEMENTS
 
     # inquiry :: Inquiry; evaluator :: an Evaluator; cascade :: of the inquiry, when it was worked
     #   out already

@@ -15,11 +15,12 @@ module Hobrin
   # decisions :: Array of Sifting::Decision; rounds :: Array of Sifting::Round, the first first
   # weighing :: Appraisal::Weighing, with all papers, outcomes and findings
   # elsewhere :: Array of Narrowing::Elsewhere, one for each other catalogue that was asked
+  # peer_reviews :: Array of Narrowing::PeerReview of the search, the first first
   # conclusion :: String; plan :: Brief::ChangePlan; acting :: Brief::Acting; next_term :: the id
   #   that the next term gets
   class Inquiry < Value
     attributes :question, :blocks, :order, :limits, :included_ids, :aim, :lines, :must_find, :dismissed,
-               :decisions, :rounds, :weighing, :conclusion, :plan, :acting, :elsewhere, :next_term
+               :decisions, :rounds, :weighing, :conclusion, :plan, :acting, :elsewhere, :peer_reviews, :next_term
 
     STEPS = %i[ask word narrow sift weigh act].freeze
     LONGEST_CONCLUSION = 600
@@ -28,16 +29,16 @@ module Hobrin
     def initialize(question:, blocks: [], order: [], limits: [], included_ids: [], aim: Narrowing::Aim.new, lines: [],
                    must_find: [], dismissed: [], decisions: [], rounds: [],
                    weighing: Appraisal::Weighing.new, conclusion: "",
-                   plan: Brief::ChangePlan.new, acting: Brief::Acting.new, elsewhere: [], next_term: 1)
+                   plan: Brief::ChangePlan.new, acting: Brief::Acting.new, elsewhere: [], peer_reviews: [], next_term: 1)
       if conclusion.size > LONGEST_CONCLUSION
         raise InputError,
               { conclusion: "Keep the conclusion to #{LONGEST_CONCLUSION} characters: one sentence." }
       end
 
       @question = question
-      @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @rounds, @elsewhere =
+      @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @rounds, @elsewhere, @peer_reviews =
         [blocks, order, limits, included_ids, lines, must_find, dismissed, decisions, rounds,
-         elsewhere].map do |list|
+         elsewhere, peer_reviews].map do |list|
         list.dup.freeze
       end
       @weighing = weighing

@@ -56,7 +56,7 @@ module Hobrin
       end
 
       def begin_with(inquiry, step:, kind:, facts:, sample:)
-        inquiry = inquiry.with(acting: inquiry.acting.with(signed: []))
+        inquiry = inquiry.with(acting: inquiry.acting.with(signed: []), peer_reviews: [])
         papers = inquiry.cascade(@context.evaluator).final.size
         line = { who: @context.who, kind:, facts:, count_before: papers, count_after: papers,
                  library_version: @context.snapshot.version }

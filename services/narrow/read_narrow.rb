@@ -64,7 +64,18 @@ module Hobrin
       # What the check of the search finds. Array of Check::Finding.
       def findings = Check.new(inquiry, evaluator, cascade:).call
 
+      # Reviews of the search by colleagues: Array of [Narrowing::PeerReview, whether the search has changed
+      # since].
+      def reviews = inquiry.peer_reviews.map { |review| [review, state_at(review.line) != inquiry.state] }
+
       private
+
+      # The search as it stood at a line of the trail; nil where that line is not there.
+      def state_at(line)
+        @context.inquiries.state_at(@opened.id, line).state
+      rescue GoneError
+        nil
+      end
 
       def evaluator = @context.evaluator
       def inquiry = @opened.inquiry

@@ -30,7 +30,7 @@ module Hobrin
         { limits: on.reject do |limit|
           limit.name == :filter
         end, included: inquiry.included_ids.size - inquiry.threaded_ids.size,
-          rounds: inquiry.rounds, threaded: inquiry.threaded_ids.size,
+          peer_reviews: inquiry.peer_reviews, rounds: inquiry.rounds, threaded: inquiry.threaded_ids.size,
           filter: filter.is_a?(Strategy::Filter) ? @context.filters.fetch(filter) : filter,
           findings: ReadNarrow.new(@context, opened).findings.size }
       end

@@ -26,6 +26,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "limits" => %w[seen limit values from_year to_year stated], "limits/age" => %w[do],
       "what-ifs" => %w[try dismiss], "must-find" => %w[known reading remove],
       "let-in" => %w[paper do], "check" => %w[finding],
+      "search-review" => %w[seen reviewer verdict remarks show],
       "filter" => %w[kind put put_own forget title terms usual replace],
       "decisions" => %w[paper verdict reason note although_retracted following order part],
       "several" => %w[papers whole verdict reason part find], "threads" => %w[show],

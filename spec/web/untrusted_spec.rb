@@ -19,7 +19,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
 
   it "refuses every change without the page's token" do
     changes = %w[ask terms terms/1 limits limits/age aim decisions weigh act delete undo redo blocks/P what-ifs
-                 must-find trail check filter let-in lines again several threads full-text resolver outcomes results
+                 must-find trail check filter let-in lines again several threads full-text resolver search-review outcomes results
                  findings deliberation measures steps signatures address aside back copy elsewhere
                  feed people twice differences sheet sheets notes forget records].map do |path|
       "/inquiries/1/#{path}"

@@ -14,7 +14,8 @@ module Hobrin
           Inquiry.new(question: QuestionDocument.load(data[:question]), **search(data), **reading(data),
                       conclusion: data[:conclusion], plan: Brief::ChangePlan.new(**data[:plan]),
                       acting: ActingDocument.load(data[:acting]),
-                      elsewhere: data[:elsewhere].map { |one| elsewhere(one) })
+                      elsewhere: data[:elsewhere].map { |one| elsewhere(one) },
+                      peer_reviews: data[:peer_reviews].map { |one| Narrowing::PeerReview.new(**one, on: Date.iso8601(one[:on])) })
         end
 
         private
@@ -30,7 +31,8 @@ module Hobrin
             end,
             must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
             **reading_data(inquiry), conclusion: inquiry.conclusion, plan: inquiry.plan.to_h,
-            acting: ActingDocument.dump(inquiry.acting), elsewhere: elsewhere_data(inquiry.elsewhere) }
+            acting: ActingDocument.dump(inquiry.acting), elsewhere: elsewhere_data(inquiry.elsewhere),
+            peer_reviews: inquiry.peer_reviews.map { |review| { **review.to_h, on: review.on.iso8601 } } }
         end
 
         def reading_data(inquiry)

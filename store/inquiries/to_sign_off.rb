@@ -10,7 +10,7 @@ module Hobrin
         signed = acting[:signed].map { |signature| { **signature, gaps: [], reason: "" } }
         weighing = data[:weighing]
         papers = weighing[:papers].map { |paper| { **paper, sentences: {} } }
-        data.merge(acting: { **acting, signed: }, weighing: { **weighing, papers: })
+        data.merge(peer_reviews: [], acting: { **acting, signed: }, weighing: { **weighing, papers: })
       end
     end
   end

@@ -71,6 +71,8 @@ module Hobrin
           @findings ||= reader.findings.group_by { |finding| Check::GROUPS.fetch(finding.group) }
         end
 
+        def reviews = Reviews.new(self, reader.reviews)
+
         # The next sensible thing to do, by where the count stands.
         def advice
           on = inquiry.limits.count(&:on)

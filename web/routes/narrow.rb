@@ -17,6 +17,12 @@ module Hobrin
           app.post("/inquiries/:id/let-in") { change :narrow, Forms::Narrow::InclusionForm }
           app.post("/inquiries/:id/check") { change :narrow, Forms::Narrow::FindingForm }
 
+          app.post("/inquiries/:id/search-review") do
+            change(:narrow, Forms::Narrow::ReviewForm) do |form|
+              form.call(Services::ReviewSearch.new(context, seen:), inquiry_id)
+            end
+          end
+
           app.post("/inquiries/:id/elsewhere") do
             change(:narrow, Forms::Narrow::ElsewhereForm) do |form|
               form.call(Services::AskSource.new(context, seen:), inquiry_id)

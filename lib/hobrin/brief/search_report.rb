@@ -25,10 +25,11 @@ module Hobrin
       #   Hash of its name to [records of it in the library, of them the same paper from elsewhere]
       # findings  :: what the check of the search still finds; identified :: records that
       #   match all blocks, before limits; total :: papers left to screen
+      # peer_reviews :: Array of Narrowing::PeerReview
       # duplicates   :: of them, records that are the same paper once more
       class Facts < Value
         attributes :library, :lines, :cql, :limits, :filter, :must_find, :found, :included, :rounds, :threaded, :begun,
-                   :counted, :runs, :findings, :identified, :total, :duplicates, :elsewhere, :given
+                   :counted, :runs, :findings, :identified, :total, :duplicates, :elsewhere, :given, :peer_reviews
       end
 
       NAMES = ["Database name", "Multi-database searching", "Study registries", "Online resources and browsing",
@@ -175,8 +176,15 @@ module Hobrin
 
       def peer_review
         check = facts.findings.zero? ? "finds nothing to mend" : "still finds #{facts.findings} to look at"
-        "Checked against the elements of the PRESS guideline (2015) by Hobrin, which #{check}; no colleague has " \
-          "signed it here."
+        reviews = facts.peer_reviews.map { |review| reviewed(review) }
+        ["Checked against the elements of the PRESS guideline (2015) by Hobrin, which #{check}.",
+         *(reviews.empty? ? "No colleague has reviewed it here." : reviews)].join(" ")
+      end
+
+      def reviewed(review)
+        remarks = review.remarks.map { |key, text| "#{Narrowing::PeerReview::ELEMENTS.fetch(key)}: #{text.delete_suffix(".")}." }
+        "Reviewed by #{review.name} on #{review.on.iso8601}, at line #{review.line} of the trail: " \
+          "#{[review.verdict_words, *remarks].join(". ").sub(/(?<!\.)\z/, ".")}"
       end
     end
   end

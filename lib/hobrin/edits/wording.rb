@@ -22,6 +22,7 @@ module Hobrin
         paper_weighed: "Weighed “%{title}”",
         read_apart: "%{readers} screen the papers independently from now on (decided before, outside: %{decisions})",
         hidden: "Hidden from you while two people work independently",
+        search_reviewed: "%{name} reviewed the search: %{verdict}",
         brought_from_elsewhere: "Brought in from %{source}: up to %{most} records",
         line_restored: "Restored line %{line}", line_named: "Named line “%{name}”: %{rule}",
         text_forgotten: "A text was removed for good from this inquiry",

@@ -11,7 +11,8 @@ RSpec.describe Hobrin::Catalogue::PlainBoolean do
   it "writes blocks, fields and limits in words" do
     delirium = s::Heading.new(label: "Acute Confusion", narrower: true, main: true)
     near = s::Proximity.new(left: "chew*", right: "gum", distance: 3)
-    blocks = [block(delirium, s::TextTerm.new(text: "deliri*", fields: [:title])), block(near, without: [s::TextTerm.new(text: "nicotine gum")]),
+    blocks = [block(delirium, s::TextTerm.new(text: "deliri*", fields: [:title])),
+              block(near, without: [s::TextTerm.new(text: "nicotine gum")]),
               block(s::Author.read("Quarrel I"), operator: :not), block(s::TextTerm.new(text: "left out"), operator: :out)]
     limits = [s::Dates.years(from_year: 2016, to_year: 2026)]
     expect(described_class.new(blocks:, limits:).call).to eq(<<~TEXT)

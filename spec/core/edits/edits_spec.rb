@@ -140,6 +140,11 @@ RSpec.describe Hobrin::Edits do
       ->(e) { e::MoveBlockUp.new(block: "I", step: :narrow) },
       "Moved I up", ->(now) { now.ordered_blocks.first.key == "I" }
     ],
+    "Narrow::ReviewSearch" => [
+      ->(e) { e::ReviewSearch.new(name: " Ines  Quarrel", verdict: "changes", remarks: { words: "Add masks.", limits: " " }) },
+      "Ines Quarrel reviewed the search: changes asked for",
+      ->(now) { now.peer_reviews.map(&:remarks) == [{ words: "Add masks." }] }
+    ],
     "Narrow::PutLimit" => [
       ->(e) { e::PutLimit.new(leaf: s::Limit.new(name: :species, values: ["humans"])) },
       "Limit Species: Humans", ->(now) { now.limit(:species).on }
@@ -179,7 +184,7 @@ RSpec.describe Hobrin::Edits do
     ],
     "Narrow::MendFinding" => [
       ->(e) { e::MendFinding.new(name: finding(:nothing).name) },
-      "Cross it out: “zyx” finds nothing", ->(now) { now.block("P").term(4).crossed_out? }
+      "Cross out what finds nothing: No paper here has “zyx”, “earplug*”, “ear plug*”", ->(now) { now.block("P").term(4).crossed_out? }
     ],
     "Narrow::RecordSearch" => [
       ->(e) { e::RecordSearch.new(search: elsewhere.with(count: 9, query: "sleep")) },
