@@ -50,6 +50,7 @@ RSpec.describe "Acting", :sample, :browser do
   it "pastes weeks and reads the chart" do
     visit "/inquiries/3/act?show=measures"
     fill_in "What is measured", with: "Falls"
+    select "less of it", from: "What you want"
     fill_in "What is counted", with: "falls"
     fill_in "Of what, or in how much time", with: "people"
     fill_in "The change began on", with: "2026-08-10"

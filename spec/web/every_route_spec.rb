@@ -44,7 +44,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "steps" => %w[stops needed agree risk step_on step_who step_what step_done cycle_plan cycle_did
                     cycle_saw cycle_next_time next],
       "signatures" => %w[seen signer reason], "address" => %w[do],
-      "measures" => %w[do measure name sort way counted of target started numbers],
+      "measures" => %w[do measure name sort way better counted of target started numbers],
       "lines" => %w[title name notation do line], "undo" => %w[way], "redo" => %w[way],
       "trail" => %w[line do note note_was], "again" => %w[again],
       "elsewhere" => %w[do source most there crossed_out], "feed" => %w[do] }

@@ -20,7 +20,9 @@ RSpec.describe "Review of the search by a colleague", :client do
     end
     expect(review.status).to eq(303)
     kept = context.inquiries.find(1)
-    expect(kept.inquiry.peer_reviews.map { |one| [one.name, one.verdict, one.line] }).to eq([[person(:second).name, :changes, kept.version]])
+    expect(kept.inquiry.peer_reviews.map do |one|
+      [one.name, one.verdict, one.line]
+    end).to eq([[person(:second).name, :changes, kept.version]])
     page = visit_page("/inquiries/1/narrow?show=check").body
     expect(page).to include(person(:second).name, "changes asked for", "Add masks.")
     expect(page).not_to include("The search has changed since")

@@ -10,7 +10,8 @@ module Hobrin
         signed = acting[:signed].map { |signature| { **signature, gaps: [], reason: "" } }
         weighing = data[:weighing]
         papers = weighing[:papers].map { |paper| { **paper, sentences: {} } }
-        data.merge(peer_reviews: [], acting: { **acting, signed: }, weighing: { **weighing, papers: })
+        measures = acting[:measures].map { |measure| { **measure, better: nil } }
+        data.merge(peer_reviews: [], acting: { **acting, signed:, measures: }, weighing: { **weighing, papers: })
       end
     end
   end

@@ -39,8 +39,8 @@ RSpec.describe Hobrin::Brief::Measure do
 
   it "says what makes it uncountable" do
     bare = described_class.new(id: 1, name: "Falls")
-    expect(bare.missing.size).to eq(4)
-    full = bare.with(counted: "falls", of: "nights", target: 2, started: Date.new(2026, 9, 7))
+    expect(bare.missing.size).to eq(5)
+    full = bare.with(counted: "falls", better: :less, of: "nights", target: 2, started: Date.new(2026, 9, 7))
     expect(full.missing).to eq([])
   end
 
@@ -61,6 +61,33 @@ RSpec.describe Hobrin::Brief::Measure do
                                             /Ten points off the median are needed.*there are 3.*from twelve points/m])
     more = Hobrin::Brief::Reading.new(measure([[3, 0.5]] * 3, way: :rate))
     expect(more.words.size).to eq(1)
+  end
+
+  it "goes by the direction that is wanted before the target, and asks for a change in that direction" do
+    before, after = [[[9, 30], [10, 31], [8, 29]] * 4, [[3, 30]] * 10]
+    started = Date.new(2026, 5, 18) + (7 * 12)
+    of = ->(better) { measure(before + after, started:, target: 10, better:) }
+    expect({ less: :better, more: :worse }.map { |better, way| [Hobrin::Brief::Reading.new(of[better]).direction, way].uniq.size }).to eq([1, 1])
+    expect(Hobrin::Brief::Chart.new(of[:less]).smallest).to match(/show a fall of \d/)
+    expect(Hobrin::Brief::Chart.new(of[:more]).smallest).to match(/show a rise of \d/)
+    expect { described_class.new(id: 1, name: "Falls", better: "up") }.to raise_error(Hobrin::InputError, /less of it or more/)
+  end
+
+  # Source: R 4.2, t.test(c(4.2, 5.1, 6.3, 5.5), c(7.9, 8.4, 6.8, 9.1, 8.0)); the shares by the formula of
+  # Newcombe worked out in R.  The interval of two rates by hand: 4 in 20 less 10 in 20, error √(4/400 + 10/400).
+  it "gives the difference since the change with its interval" do
+    started = Date.new(2026, 5, 18) + 35
+    values = [7.9, 8.4, 6.8, 9.1, 8.0, 4.2, 5.1, 6.3, 5.5].map { |value| [value, nil] }
+    found = Hobrin::Brief::Difference.new(measure(values, started:, way: :value)).call
+    expect([found.estimate, found.low, found.high]).to match([-2.765, -4.150598004, -1.379401996].map { |value| be_within(1e-8).of(value) })
+    rates = [[5, 10], [5, 10], [2, 10], [2, 10]]
+    found = Hobrin::Brief::Difference.new(measure(rates, started: Date.new(2026, 6, 1), way: :rate)).call
+    expect([found.estimate, found.high - found.estimate]).to match([be_within(1e-12).of(-0.3), be_within(1e-6).of(1.959964 * Math.sqrt(14.0 / 400))])
+    shares = measure([[9, 30], [3, 30]], started: Date.new(2026, 5, 25))
+    expect(Hobrin::Brief::Chart.new(shares).difference).to eq("Difference since the change: −20.0 of 100 (95 % interval −39.0 to +0.5)")
+    [measure([[9, 30]], started:), measure([[9, nil], [3, nil]], started: Date.new(2026, 5, 25), way: :value)].each do |lone|
+      expect(Hobrin::Brief::Difference.new(lone).call).to be_nil
+    end
   end
 
   it "says whether a change is for the better by the target, and of a flat baseline that it has no limits" do

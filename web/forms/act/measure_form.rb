@@ -33,7 +33,12 @@ module Hobrin
           def given
             way = fields.text(:way).to_sym
             texts = %i[name sort counted of].to_h { |name| [name, fields.text(name)] }
-            { **texts, way:, target:, started:, points: Brief::Pasted.read(fields.text(:numbers), way) }
+            { **texts, way:, better:, target:, started:, points: Brief::Pasted.read(fields.text(:numbers), way) }
+          end
+
+          def better
+            fields.one_of(:better, Brief::Measure::BETTER.keys) or
+              raise InputError, { better: "Choose whether you want less of it or more." }
           end
 
           # Of a share in people of 100.

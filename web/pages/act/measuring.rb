@@ -35,6 +35,14 @@ module Hobrin
           def text(name) = @page.typed_or(name, open&.public_send(name).to_s)
           def sorts = @page.choices(:sort, Brief::Measure::SORTS, open&.sort || :outcome)
           def ways = @page.choices(:way, Brief::Measure::WAYS, open&.way || :share)
+          # How many points before and after the change the chart needs.
+          def fewest_before = Statistics::ControlChart::FEWEST
+          def fewest_after = Statistics::RunChart::FEWEST
+
+          def better
+            [["", "Choose…", open&.better.nil?], *@page.choices(:better, Brief::Measure::BETTER, open&.better.to_s)]
+          end
+
           def target = @page.typed_or(:target, open&.target ? format("%g", open.target) : "")
           def started = @page.typed_or(:started, open&.started&.iso8601.to_s)
 

@@ -67,8 +67,10 @@ module Hobrin
 
       def enough? = before.size >= Statistics::ControlChart::FEWEST && !middle.nil?
 
-      # Whether more or less of it is wanted, by the target.
+      # Whether more or less of it is wanted: as it was said, or else by the target.
       def wanted
+        return @measure.better if @measure.better
+
         target = @measure.target or return
         target /= 100 if @measure.way == :share
         return if target == middle

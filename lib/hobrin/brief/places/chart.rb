@@ -76,19 +76,34 @@ module Hobrin
         "Median #{told(@reading.middle)} before, #{told(after)} since" if after && @reading.middle
       end
 
-      # How small a change so many people could show at all; nil for what is no share.
+      # The difference since the change, with its interval, in words; nil where it cannot be told.
+      def difference
+        found = Difference.new(@measure).call or return
+        low, high = [found.low, found.high].map { |value| signed_value(value) }
+        "Difference since the change: #{signed_value(found.estimate)}#{" of 100" if share?} (95 % interval #{low} to #{high})"
+      end
+
+      # How small a change in the direction that is wanted so many people could show at all; nil for what
+      # is no share.
       def smallest
-        return unless @measure.way == :share && @reading.before.any?
+        return unless share? && @reading.before.any?
 
         people = @measure.points.first(@measure.before).sum(&:of)
-        fall = Statistics::SampleSize.smallest_fall(@reading.middle, people)
-        fall && "#{people} people before and as many after show a fall of #{told(fall)} or " \
-                "more (power 80 of 100)."
+        rise = @measure.better == :more
+        size = Statistics::SampleSize.public_send(rise ? :smallest_rise : :smallest_fall, @reading.middle, people)
+        size && "#{people} people before and as many after show a #{rise ? "rise" : "fall"} of #{told(size)} or more (power 80 of 100)."
       end
 
       private
 
-      def aimed = @measure.way == :share ? @measure.target / 100 : @measure.target
+      def share? = @measure.way == :share
+      def aimed = share? ? @measure.target / 100 : @measure.target
+
+      # With its sign; of a share in people of 100.
+      def signed_value(value)
+        sign = value.negative? ? "−" : "+"
+        "#{sign unless value.zero?}#{share? ? points(value.abs) : decimal(value.abs, value.abs < 0.1 ? 3 : 2)}"
+      end
 
       def tick(value)
         format("%g", (value * (@measure.way == :share ? 100 : 1)).round(6)).sub("-", "−")

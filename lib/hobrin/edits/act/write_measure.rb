@@ -16,13 +16,19 @@ module Hobrin
         def about(inquiry) = measure_id ? inquiry.acting.measure(measure_id) : NOTHING
 
         # Raises GoneError for a measure that is there no more, InputError for what cannot be.
-        def call(inquiry, _surroundings)
+        def call(inquiry, surroundings)
           measure = measure_id ? changed(inquiry) : fresh(inquiry)
+          refuse_future(measure, surroundings.today)
           Change.new(inquiry: inquiry.with(acting: inquiry.acting.with_measure(measure)), kind: :measure_written,
                      facts: { name: measure.name, points: measure.points.size })
         end
 
         private
+
+        def refuse_future(measure, today)
+          late = measure.points.find { |point| point.day > today } or return
+          raise InputError, { numbers: "#{late.day.iso8601} is in the future. Enter what was counted up to today." }
+        end
 
         def changed(inquiry)
           (inquiry.acting.measure(measure_id) || raise(GoneError, "measure")).with(**given)

@@ -11,7 +11,7 @@ module Hobrin
       SHIFT = 6
       TREND = 5
       FEWEST = 10
-      private_constant :SHIFT, :TREND, :FEWEST
+      private_constant :SHIFT, :TREND
 
       # longest, crossings :: as found; longest_limit :: more than it is a sign; crossings_limit :: fewer
       #   than it are; useful :: values that are not on the middle

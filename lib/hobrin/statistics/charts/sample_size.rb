@@ -24,6 +24,9 @@ module Hobrin
           end.then { |other| share - other }
         end
 
+        # The same for the smallest rise.
+        def smallest_rise(share, people) = smallest_fall(1 - share, people)
+
         private
 
         def exactly(one, two)

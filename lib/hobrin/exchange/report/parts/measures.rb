@@ -16,7 +16,7 @@ module Hobrin
             chart = Brief::Chart.new(measure)
             [words("#{measure.name} (#{Brief::Measure::SORTS.fetch(measure.sort)})", :strong),
              (Pictures::RunChart.of(chart, measure) if chart.any?),
-             items([chart.change, *chart.words].compact),
+             items([chart.change, chart.difference, *chart.words].compact),
              grid(measure.name, ["From", "Counted", "That is"], chart.rows)]
           end
         end
