@@ -11,8 +11,12 @@ RSpec.describe "Acting", :sample, :browser do
     expect(page).to have_text("Name a day, such as 2027-02-01")
     fill_in "Looked at again on", with: "2027-04-01"
     click_link "Signed and shared"
-    fill_in "Name of who signs", with: "A night nurse"
-    click_button "Sign off the brief as it stands"
+    fill_in "Your name", with: "A night nurse"
+    click_button "Sign off the brief"
+    expect(page).to have_css("#reason:focus[aria-invalid]")
+    expect(find_field("Your name").value).to eq("A night nurse")
+    fill_in "Reason for signing all the same", with: "The ward meets today"
+    click_button "Sign off the brief"
     expect(page).to have_css(".since", text: "It reads the same now, word for word.")
     expect(page).to be_clean
     click_link "The brief"

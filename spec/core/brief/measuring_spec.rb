@@ -67,7 +67,9 @@ RSpec.describe Hobrin::Brief::Measure do
     before, after = [[[9, 30], [10, 31], [8, 29]] * 4, [[3, 30]] * 10]
     started = Date.new(2026, 5, 18) + (7 * 12)
     of = ->(better) { measure(before + after, started:, target: 10, better:) }
-    expect({ less: :better, more: :worse }.map { |better, way| [Hobrin::Brief::Reading.new(of[better]).direction, way].uniq.size }).to eq([1, 1])
+    expect({ less: :better, more: :worse }.map do |better, way|
+      [Hobrin::Brief::Reading.new(of[better]).direction, way].uniq.size
+    end).to eq([1, 1])
     expect(Hobrin::Brief::Chart.new(of[:less]).smallest).to match(/show a fall of \d/)
     expect(Hobrin::Brief::Chart.new(of[:more]).smallest).to match(/show a rise of \d/)
     expect { described_class.new(id: 1, name: "Falls", better: "up") }.to raise_error(Hobrin::InputError, /less of it or more/)
@@ -82,7 +84,8 @@ RSpec.describe Hobrin::Brief::Measure do
     expect([found.estimate, found.low, found.high]).to match([-2.765, -4.150598004, -1.379401996].map { |value| be_within(1e-8).of(value) })
     rates = [[5, 10], [5, 10], [2, 10], [2, 10]]
     found = Hobrin::Brief::Difference.new(measure(rates, started: Date.new(2026, 6, 1), way: :rate)).call
-    expect([found.estimate, found.high - found.estimate]).to match([be_within(1e-12).of(-0.3), be_within(1e-6).of(1.959964 * Math.sqrt(14.0 / 400))])
+    expect([found.estimate,
+            found.high - found.estimate]).to match([be_within(1e-12).of(-0.3), be_within(1e-6).of(1.959964 * Math.sqrt(14.0 / 400))])
     shares = measure([[9, 30], [3, 30]], started: Date.new(2026, 5, 25))
     expect(Hobrin::Brief::Chart.new(shares).difference).to eq("Difference since the change: −20.0 of 100 (95 % interval −39.0 to +0.5)")
     [measure([[9, 30]], started:), measure([[9, nil], [3, nil]], started: Date.new(2026, 5, 25), way: :value)].each do |lone|
