@@ -7,7 +7,8 @@ module Hobrin
       SIGN_IN = "/sign-in"
       SECOND_STEP = "/second-step"
       INQUIRY = %i[reads second works owns].freeze
-      private_constant :SIGN_IN, :SECOND_STEP, :INQUIRY
+      BEFORE = "This inquiry was made before you signed in. Go to the first page to take it along, or sign out to open it."
+      private_constant :BEFORE, :SIGN_IN, :SECOND_STEP, :INQUIRY
 
       def self.registered(app)
         app.helpers self
@@ -28,12 +29,21 @@ module Hobrin
 
         permit = Services::Permit.new(context)
         case need
-        when *INQUIRY then permit.inquiry(need, id_of("inquiry", given["id"]))
+        when *INQUIRY then admit_to_inquiry(permit, need, id_of("inquiry", given["id"]))
         when :library then permit.library
         when :runs then permit.runs
         when :signed_in, :catalogue then nil
         else not_found
         end
+      end
+
+      # Where nobody has to sign in, it is no secret that an inquiry was made before somebody did.
+      def admit_to_inquiry(permit, need, id)
+        permit.inquiry(need, id)
+      rescue GoneError
+        raise if signing_in_required? || !Services::TakeAlong.new(context).unowned?(id)
+
+        raise RefusedError, BEFORE
       end
 
       # The same whatever was asked for: nothing tells whether it exists.

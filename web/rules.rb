@@ -14,7 +14,7 @@ module Hobrin
       TABLE = {
         open: ["GET /sign-in/page", "GET /shared/:token", "GET /inquiries/:id/feed/:token",
                "GET /invitations/:token", "POST /invitations/:token", "GET /outbox", "GET /health"],
-        signed_in: ["GET /", "POST /inquiries", "POST /archives", "GET /account", "GET /library",
+        signed_in: ["GET /", "POST /inquiries", "POST /archives", "POST /taken-along", "GET /account", "GET /library",
                     "GET /library/doubles", "GET /library/imports/:id/refused.csv"],
         catalogue: ["GET /sru", "GET /oai"],
         library: ["POST /library/catalogues", "POST /library/catalogues/:id", "POST /library/files",

@@ -24,7 +24,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
                  feed people twice differences sheet sheets notes forget records].map do |path|
       "/inquiries/1/#{path}"
     end
-    changes.push("/inquiries", "/archives", "/library/files", "/library/imports/1",
+    changes.push("/inquiries", "/archives", "/taken-along", "/library/files", "/library/imports/1",
                  "/library/matches", "/library/doubles", "/library/catalogues",
                  "/library/catalogues/1", "/library/thesauri/1", "/people", "/people/wards", "/people/1",
                  "/people/wards/1", "/people/invitations/1", "/people/forget", "/library/changes/1",

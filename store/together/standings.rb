@@ -28,6 +28,9 @@ module Hobrin
         writing { @db[:inquiries].where(id:).update(ward_id:, owner_id:) }
       end
 
+      # The ids of those that were made while nobody signed in and are there still.
+      def unowned = @db[:inquiries].where(owner_id: nil, ward_id: nil, deleted_at: nil).select_map(:id)
+
       # Every inquiry that was made while nobody signed in: those that passed to their ward stay with it.
       # Gives how many.
       def put_unowned(ward_id:, owner_id:)

@@ -13,7 +13,8 @@ module Hobrin
       def show_home(errors: {}, question: "")
         overview = Services::ListInquiries.new(context).call(page: home_page)
         notices = Services::ReadPeople.new(context).notices
-        @page = Pages::Home.new(overview:, errors:, question:, notices:)
+        unowned = signing_in_required? ? 0 : Services::TakeAlong.new(context).count
+        @page = Pages::Home.new(overview:, errors:, question:, notices:, unowned:)
         show_alone :"home/home", title: "Inquiries"
       end
 

@@ -10,6 +10,9 @@ module Hobrin
       # Whether it is known who asks, or nobody has to sign in.
       def known_here? = !person_here.nil? || !env.dig(SigningIn::SHARED, :required)
 
+      # Whether nobody may do anything here unless they signed in.
+      def signing_in_required? = env.dig(SigningIn::SHARED, :required) == true
+
       # Whether one may become one of the made-up people.
       def made_up_people? = env.dig(SigningIn::SHARED, :demo)
 

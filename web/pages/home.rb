@@ -37,15 +37,17 @@ module Hobrin
         MOST_WAITING = 3
         private_constant :MOST_WAITING
 
-        attr_reader :question
+        # unowned :: how many inquiries were made here while nobody was signed in
+        attr_reader :question, :unowned
 
         # overview :: Services::ListInquiries::Overview; question :: as it was typed
         # notices :: Array of [name of a ward, Store::Wards::Notice]
-        def initialize(overview:, errors:, question:, notices: [])
+        def initialize(overview:, errors:, question:, notices: [], unowned: 0)
           super(errors:)
           @overview = overview
           @question = question
           @notices = notices
+          @unowned = unowned
         end
 
         # What the wards of who signed in are told, in words.

@@ -40,6 +40,12 @@ module Hobrin
           app.post("/inquiries/:id/back") { at_home { Services::PutAside.new(context).back(inquiry_id) } }
           app.post("/inquiries/:id/copy") { leave_for "/inquiries/#{Services::CopyInquiry.new(context).call(inquiry_id)}" }
 
+          app.post("/taken-along") do
+            not_found if signing_in_required?
+            Services::TakeAlong.new(context).call
+            leave_for "/"
+          end
+
           app.post("/archives") do
             leave_for "/inquiries/#{Services::CopyInquiry.new(context).open(sent_text(:archive))}"
           rescue InputError => e
