@@ -76,12 +76,12 @@ module Hobrin
         # The next sensible thing to do, by where the count stands.
         def advice
           on = inquiry.limits.count(&:on)
-          todo = case inquiry.aim.standing(opened.final)
-                 when :inside then "Read them."
+          todo = case outlook.standing
+                 when :inside, :few then "Read them."
                  when :above then "Put a limit on: the numbers beside each say what it would leave."
                  else on.zero? ? "Give the blocks more names at Word." : "Switch a limit off, or add names at Word."
                  end
-          "#{standing_words.capitalize}. #{todo}"
+          "#{standing_words[0].upcase}#{standing_words[1..]}. #{todo}"
         end
       end
     end

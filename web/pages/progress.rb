@@ -22,7 +22,7 @@ module Hobrin
           case step
           when :ask then @outline.question.searched.any?
           when :word then blocks.any? && blocks.all?(&:positive?)
-          when :narrow then @papers.positive? && @outline.aim.standing(@papers) == :inside
+          when :narrow then @papers.positive? && @outline.aim.standing(@papers) != :above
           when :sift then @outline.kept.positive?
           when :weigh then @outline.weighed.positive?
           when :act then @outline.concluded

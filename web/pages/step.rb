@@ -76,9 +76,22 @@ module Hobrin
                    change: opened.redo&.change)]
         end
 
-        # Where the number of papers stands against the aim, in words.
+        # What the number of papers means beside the aim: a Narrowing::Outlook, and in words.
+        def outlook = @outlook ||= Services::ReadOutlook.new(@context).call(opened)
+
         def standing_words
-          "#{inquiry.aim.standing(opened.final)} your aim of #{inquiry.aim.from} to #{inquiry.aim.to}"
+          return "you can read them all" if outlook.standing == :few
+
+          where = %i[none missing].include?(outlook.standing) ? :below : outlook.standing
+          ["#{where} your aim of #{inquiry.aim.from} to #{inquiry.aim.to}", missing_words].compact.join(": ")
+        end
+
+        # Why papers may be missing; nil where nothing points to it.
+        def missing_words
+          case outlook.reason
+          when :must_find then "#{count_of(outlook.about, "must-find paper")} #{outlook.about == 1 ? "is" : "are"} lost"
+          when :block then "#{letter(outlook.about)} finds far fewer papers than the other blocks"
+          end
         end
 
         # The letter of an element, by its key.

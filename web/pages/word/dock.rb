@@ -9,7 +9,8 @@ module Hobrin
         class Dock
           include Formatting
 
-          ADVICE = { below: "More names in a block find more: other words for it, or a broader heading.",
+          ADVICE = { few: "", none: "More names in a block find more: other words for it, or a broader heading.",
+                     missing: "More names in a block find more: other words for it, or a broader heading.",
                      inside: "A person can read these as they are.", above: "The next step thins them out." }.freeze
           private_constant :ADVICE
 
@@ -61,9 +62,10 @@ module Hobrin
           def limits_words
             on = @page.inquiry.limits.count(&:on)
             final = @page.opened.final
-            return "#{@page.standing_words.capitalize}. #{ADVICE.fetch(@page.inquiry.aim.standing(final))}" if on.zero?
+            words = @page.standing_words
+            return "#{words[0].upcase}#{words[1..]}. #{ADVICE.fetch(@page.outlook.standing)}".strip if on.zero?
 
-            "#{on} #{on == 1 ? "limit leaves" : "limits leave"} #{number(final)}, #{@page.standing_words}."
+            "#{on} #{on == 1 ? "limit leaves" : "limits leave"} #{number(final)}: #{words}."
           end
 
           def reading_words
