@@ -19,7 +19,7 @@ RSpec.describe "Every route", :sample, :client, :slow do
   let(:writes) do
     { "ask" => %w[seen situation question kind frame use_P typed_P mark mark_text mark_from take
                   unmark edge leave instead stated next],
-      "terms" => %w[seen block typed meant heading words author journal list headings as aspects part
+      "terms" => %w[seen block typed meant first heading words author journal list headings as aspects part
                     part_count open],
       "terms/1" => %w[seen turn do reason text in as distance ordered split to open],
       "blocks/P" => %w[do operator from key], "aim" => %w[aim_from aim_to],
@@ -32,14 +32,14 @@ RSpec.describe "Every route", :sample, :client, :slow do
       "several" => %w[papers whole verdict reason part find], "threads" => %w[show],
       "full-text" => %w[paper file do], "resolver" => %w[resolver paper],
       "weigh" => %w[paper design reviewed answers shown take concerns concern_why applies graded
-                    graded_why finding next],
+                    graded_why finding next rest asked],
       "sheet" => %w[paper answers do], "sheets" => %w[paper points finding],
       "outcomes" => %w[do outcome name kind better matters worthwhile baseline measure model level knapp
                        domain steps why part],
       "results" => %w[do paper result outcome form measure events total comparison_events mean size group
                       time shown turned trap],
       "findings" => %w[do finding text papers speaks words component steps why],
-      "act" => %w[seen conclusion what where who from_when measured look_again],
+      "act" => %w[seen conclusion proposed what where who from_when measured look_again],
       "deliberation" => %w[marks lines decision next],
       "steps" => %w[stops needed agree risk step_on step_who step_what step_done cycle_plan cycle_did
                     cycle_saw cycle_next_time next],

@@ -40,6 +40,14 @@ module Hobrin
         end
 
         # What a block lacks: Hash of :newest and :kept to Services::SuggestHeadings::Sample.
+        # Array of [letter, key of the block, Array of its first heading and its first words as TermOffers::Offer], for
+        # those blocks that have no term yet; none where it is one block only.
+        def first_terms
+          found = columns.select(&:empty?).map { |column| [column.letter, column.key, column.first_terms] }
+          found = found.reject { |_, _, offers| offers.empty? }
+          found.size > 1 ? found : []
+        end
+
         def choices_of(key, typed) = Services::OfferTerms.new(@context).entry(opened.id, key, typed)&.choices || []
         def suggestions(key) = Services::SuggestHeadings.new(@context).call(inquiry, key)
 

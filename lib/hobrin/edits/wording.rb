@@ -59,6 +59,7 @@ module Hobrin
             kind, facts
           )
           when :moves_tried, :move_dismissed, :finding_mended then on_narrow(kind, facts)
+          when :blocks_started then "Added the first #{facts[:terms]} terms of the question to #{facts[:letters].join(", ")}"
           when :paper_decided then decided(facts)
           when :read_twice, :settled then read_twice(kind, facts)
           when :papers_decided then decided(facts.merge(title: nil))
@@ -103,8 +104,9 @@ module Hobrin
           when :terms_added
             added = facts[:leaves].map { |leaf| Strategy::Wording.of(leaf) }.join(", ")
             without = facts.fetch(:without, []).join(", ")
-            [("Added #{added} to #{letter}" unless added.empty?), ("takes away #{without} in #{letter}" unless without.empty?)]
-              .compact.join("; ").then { |text| text[0].upcase + text[1..] }
+            return "Takes away #{without} in #{letter}" if added.empty? && !without.empty?
+
+            ["Added #{added} to #{letter}", ("takes away #{without} in #{letter}" unless without.empty?)].compact.join("; ")
           when :heading_turned
             "Changed #{label} in #{letter}: #{Strategy::Wording.note(leaf, facts[:below])}"
           when :term_reworded

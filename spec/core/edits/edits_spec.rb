@@ -387,6 +387,16 @@ RSpec.describe Hobrin::Edits do
     end
   end
 
+  it "gives empty blocks their first terms in one change, and leaves those that have some" do
+    empty = Hobrin::Inquiry.new(question:).with_leaf("P", words("adult*"))
+    terms = { "I" => [[:heading, "Noise"], [:words, "earplug*"]], "P" => [[:words, "x"]], "O" => [] }
+    change = described_class::Word::StartBlocks.new(terms:).call(empty, surroundings)
+    expect(described_class::Wording.of(change.kind, change.facts)).to eq("Added the first 2 terms of the question to I")
+    expect(%w[I P].map { |key| change.inquiry.block(key).terms.map(&:label) }).to eq([["Noise", "earplug*"], ["adult*"]])
+    again = described_class::Word::StartBlocks.new(terms:)
+    expect { again.call(change.inquiry, surroundings) }.to raise_error(Hobrin::InputError, /have terms already/)
+  end
+
   it "adds what is joined by operators as terms, and what stands behind NOT as one that takes papers away" do
     change = described_class::Word::AddTyped.new(block: "I", typed: "mask* OR lamp NOT noise").call(inquiry, surroundings)
     expect(described_class::Wording.of(change.kind, change.facts)).to eq("Added words mask*, words lamp to I; takes away Noise in I")
@@ -400,7 +410,7 @@ RSpec.describe Hobrin::Edits do
   # lines taken off, several papers at once, citations followed.
   it "has a case for every edit" do
     elsewhere = %w[Narrow::PutFilter Narrow::RemoveMustFind Narrow::Release Sift::DecideSeveral Sift::FollowThreads Sift::Settle
-                   Trail::GoForth Trail::RemoveLine]
+                   Trail::GoForth Trail::RemoveLine Word::StartBlocks]
     steps = %w[Ask Word Narrow Sift Weigh Act Trail].map { |name| described_class.const_get(name) }
     values = steps.flat_map { |step| step.constants.map { |name| step.const_get(name) } }
     edits = values.select { |one| one.is_a?(Class) && one < Hobrin::Edits::Edit && one.method_defined?(:call) }

@@ -32,9 +32,12 @@ module Hobrin
           end
 
           def answer(key)
-            says = fields.nested(:answers).one_of(key, Appraisal::Answer::WORDS.keys)
+            says = fields.nested(:answers).one_of(key, Appraisal::Answer::WORDS.keys) || rest(key)
             says && Appraisal::Answer.new(says:, shown: sentence(key))
           end
+
+          # What the rest of the questions is answered with one press.
+          def rest(key) = (:not_told if fields.text(:rest) == "not_told" && fields.list(:asked).include?(key.to_s))
 
           # A sentence may be chosen before the question is answered.
           def sentences = Appraisal::Sheets::KEYS.to_h { |key| [key, sentence(key)] }.reject { |_, text| text.strip.empty? }

@@ -13,6 +13,7 @@ module Hobrin
           def edit
             list = fields.some_text(:list)
             return Edits::Word::AddList.new(block:, text: list) if list
+            return Edits::Word::StartBlocks.new(terms: first_terms) if fields.sent?(:first)
 
             pressed || ticked || typed
           end
@@ -27,6 +28,17 @@ module Hobrin
           private
 
           def block = fields.text(:block)
+
+          # Hash of the key of a block to Array of [kind, text].
+          def first_terms
+            sent = fields.nested(:first)
+            Question::Frame::KEYS.to_h { |key| [key, sent.list(key).filter_map { |text| kind_and_text(text) }] }
+          end
+
+          def kind_and_text(sent)
+            kind, text = sent.split(":", 2)
+            [kind.to_sym, text] if %w[heading words].include?(kind) && text
+          end
 
           def pressed
             meant = fields.some_text(:meant)
@@ -66,8 +78,7 @@ module Hobrin
 
             chosen = fields.nested(:part)
             (0...fields.number(:part_count).to_i.clamp(0, MOST_PARTS)).filter_map do |place|
-              kind, text = chosen.text(place).split(":", 2)
-              [kind.to_sym, text] if %w[heading words].include?(kind) && text
+              kind_and_text(chosen.text(place))
             end
           end
 

@@ -80,6 +80,12 @@ module Hobrin
               Appraisal::Level.reviewable(@page.question.kind).map { |one| [one.key, one.name, one.key == chosen] }
           end
 
+          # Keys of the questions that are not answered yet.
+          def open_questions = sheet ? sheet.questions.map(&:key) - answers.keys : []
+
+          # Whether some are answered, and several are not.
+          def some_open? = answers.any? && open_questions.size > 1
+
           # Whether a review's level waits for what it reviewed.
           def reviewed_open? = reviewable.any? && reviewed.nil?
 

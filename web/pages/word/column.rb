@@ -79,6 +79,12 @@ module Hobrin
             @page.choices_of(key, typed)
           end
 
+          # Its first heading and its first words from the question that find papers.
+          def first_terms
+            finding = suggestions.select(&:finds?)
+            [finding.find(&:heading?), finding.find { |offer| offer.leaf.is_a?(Strategy::TextTerm) }].compact
+          end
+
           # The card of a heading that is open at the entry line since the block does not have it;
           # nil for none.
           def new_card
