@@ -20,10 +20,9 @@ module Hobrin
             changes << AddParts.new(block:, parts:).call(now, surroundings)
             changes.last.inquiry
           end
-          Change.new(inquiry: changed, kind: :blocks_started,
-                     facts: { letters: changes.map { |change| change.facts[:letter] }, terms: changes.sum do |change|
-                       change.facts[:leaves].size
-                     end })
+          letters = changes.map { |change| change.facts[:letter] }
+          count = changes.sum { |change| change.facts[:leaves].size }
+          Change.new(inquiry: changed, kind: :blocks_started, facts: { letters:, terms: count })
         end
       end
     end
