@@ -65,9 +65,7 @@ module Hobrin
         left = @size - @written.size - TWICE - fixed.sum { |topic| topic["papers"] }
         shares = shared.map { |topic| topic["share"] }
         ends = shares.reduce([0]) { |sums, share| [*sums, sums.last + share] }
-        counts = ends.map do |sum|
-          sum * [left, 0].max / shares.sum
-        end.each_cons(2).map { |from, to| to - from }
+        counts = ends.map { |sum| sum * [left, 0].max / shares.sum }.each_cons(2).map { |from, to| to - from }
         fixed.to_h { |topic| [topic, topic["papers"]] }.merge(shared.zip(counts).to_h)
       end
 

@@ -107,9 +107,7 @@ module Hobrin
       end
 
       def keywords
-        @parts.values_at(:intervention, :outcome, :people).map do |part|
-          part["text"]
-        end.sample(@random.rand(0..3), random: @random)
+        @parts.values_at(:intervention, :outcome, :people).map { |part| part["text"] }.sample(@random.rand(0..3), random: @random)
       end
 
       def weighted(shares)

@@ -33,9 +33,7 @@ module Hobrin
       private
 
       def names(place)
-        STUDIES.rotate(place).map do |name|
-          " (the #{name} study)"
-        end + [" (the #{STUDIES[place % STUDIES.size]} study of #{place})"]
+        STUDIES.rotate(place).map { |name| " (the #{name} study)" } + [" (the #{STUDIES[place % STUDIES.size]} study of #{place})"]
       end
     end
   end

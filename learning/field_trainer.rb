@@ -105,9 +105,7 @@ module Hobrin
         best = lattice.best_states
         return if best == row.states
 
-        empty = [Array.new(best.size) { Array.new(LABELS, 0.0) }, Array.new(best.size) do
-          Array.new(BEGINNINGS, 0.0)
-        end,
+        empty = [Array.new(best.size) { Array.new(LABELS, 0.0) }, Array.new(best.size) { Array.new(BEGINNINGS, 0.0) },
                  Array.new(U::States::STEPS.size, 0.0)]
         add_states(best, -1.0, *empty)
         add_states(row.states, 1.0, *empty)

@@ -53,9 +53,7 @@ module Hobrin
         # does.
         def pile(context, opened)
           blocks = opened.inquiry.searched_blocks.map { |block| context.evaluator.call(block.tree) }
-          wide = blocks.size > 2 ? blocks.combination(2).map do |one, two|
-            one & two
-          end.reduce(:|) : blocks.first
+          wide = blocks.size > 2 ? blocks.combination(2).map { |one, two| one & two }.reduce(:|) : blocks.first
           kind = opened.question.kind
           numbers = wide.to_a
           records = context.library.numbered_all(numbers)
@@ -86,9 +84,7 @@ module Hobrin
       # Gives a Run. seed :: of the order in which the reader begins
       def call(seed)
         shuffled = @pile.records.map(&:id).shuffle(random: Random.new(seed))
-        newest = @pile.records.sort_by do |record|
-          [record.published.to_s, record.id]
-        end.reverse.map(&:id)
+        newest = @pile.records.sort_by { |record| [record.published.to_s, record.id] }.reverse.map(&:id)
         read, estimates, chances = reading(shuffled)
         Run.new(kind: @pile.kind, papers: @pile.records.size, keepers: @pile.keepers, seed:,
                 likeliest: until_goal(read), newest: until_goal(newest), chance: until_goal(shuffled),

@@ -48,9 +48,7 @@ module Hobrin
 
       # The same share of each file, spread evenly.
       def part_of(examples, part)
-        examples.each_with_index.select do |_, place|
-          ((place + 1) * part).floor > (place * part).floor
-        end.map(&:first)
+        examples.each_with_index.select { |_, place| ((place + 1) * part).floor > (place * part).floor }.map(&:first)
       end
 
       def run(name, learned, tested, way, file)
@@ -79,9 +77,7 @@ module Hobrin
         sizes = rows.to_h { |name, size, _| [name, size] }
         { "ways" => Training::WAYS.to_h { |way| [way.name, plain(summed.fetch(way.name))] },
           "held out" => plain(summed.fetch(:held_out)),
-          "curve" => [*PARTS, :held_out].to_h do |part|
-            [sizes.fetch(part), plain(summed.fetch(part))]
-          end }
+          "curve" => [*PARTS, :held_out].to_h { |part| [sizes.fetch(part), plain(summed.fetch(part))] } }
       end
 
       def plain(counts) = counts.to_h.transform_keys(&:to_s)

@@ -24,25 +24,15 @@ module Hobrin
 
       def ways
         rows = [["rules alone, before", "cross-validation", *RULES["four fifths"]],
-                *@figures["ways"].map do |name, counts|
-                  [name, "cross-validation", *shares(counts)]
-                end,
+                *@figures["ways"].map { |name, counts| [name, "cross-validation", *shares(counts)] },
                 ["rules alone, before", "held out", *RULES["held out"]],
                 ["#{Training::CHOSEN.name} (chosen)", "held out", *shares(@figures["held out"])]]
-        table(["way", "measured by", *HEAD], rows.map do |name, by, *shares|
-          [name, by, *shares.map do |one|
-            "#{one} %"
-          end]
-        end)
+        table(["way", "measured by", *HEAD], rows.map { |name, by, *shares| [name, by, *shares.map { |one| "#{one} %" }] })
       end
 
       def curve
         table(["questions learnt from", *HEAD],
-              @figures["curve"].map do |size, counts|
-                [size, *shares(counts).map do |one|
-                  "#{one} %"
-                end]
-              end)
+              @figures["curve"].map { |size, counts| [size, *shares(counts).map { |one| "#{one} %" }] })
       end
 
       def shares(counts) = Measure::Counts.new(*counts.values).shares.values

@@ -52,13 +52,9 @@ RSpec.describe "The layout" do
       .to all(start_with("#{root}/store/"))
     bitmaps = everything.select { |file| code(file).include?("Roaring") }
     expect(bitmaps.map { |file| File.basename(file) }).to eq(["record_set.rb"])
-    expect(files("#{root}/cli").grep_v(%r{/benchmarks/}).select do |file|
-      code(file).match?(/\bStore::/)
-    end)
+    expect(files("#{root}/cli").grep_v(%r{/benchmarks/}).select { |file| code(file).match?(/\bStore::/) })
       .to eq([])
-    expect(files("#{root}/web").select do |file|
-      code(file).match?(/\bStore::|context\.(library|inquiries)/)
-    end)
+    expect(files("#{root}/web").select { |file| code(file).match?(/\bStore::|context\.(library|inquiries)/) })
       .to eq([])
     above = files("#{root}/{lib,store,services}").select do |file|
       code(file).match?(/\b(Web|Cli|Sinatra|Demo)::/)

@@ -54,9 +54,7 @@ module Hobrin
             broader = place < 12 ? [] : [labels[@random.rand((place / 5) + 1)]]
             also_called = Array.new(ALSO_CALLED) { "#{name} #{@random.rand(100_000)}" }
             Thesaurus::Heading.new(label:, broader:, also_called:,
-                                   definition: Array.new(WORDS_IN_DEFINITION) do
-                                     pick(@words)
-                                   end.join(" "))
+                                   definition: Array.new(WORDS_IN_DEFINITION) { pick(@words) }.join(" "))
           end
         end
 

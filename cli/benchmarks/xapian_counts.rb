@@ -82,12 +82,8 @@ module Hobrin
                                                        query(tree.excluded))
           when Strategy::TextTerm then words(tree.text)
           when Strategy::Heading then heading(tree)
-          when Strategy::Limit then together(:OR, tree.values.map do |value|
-            term(FACETS.fetch(tree.name) + value)
-          end)
-          when Strategy::Dates then together(:OR, (tree.from_year..tree.to_year).map do |year|
-            term("XY#{year}")
-          end)
+          when Strategy::Limit then together(:OR, tree.values.map { |value| term(FACETS.fetch(tree.name) + value) })
+          when Strategy::Dates then together(:OR, (tree.from_year..tree.to_year).map { |year| term("XY#{year}") })
           end
         end
 
@@ -98,20 +94,14 @@ module Hobrin
           return term(last) if before.empty?
 
           endings = last.match?(MASK) ? beginning(last.sub(MASK, "")) : [last]
-          together(:OR, endings.map do |ending|
-            together(:PHRASE, [*before, ending].map do |word|
-              term(word)
-            end)
-          end)
+          together(:OR, endings.map { |ending| together(:PHRASE, [*before, ending].map { |word| term(word) }) })
         end
 
         def beginning(stem) = @database.allterms(stem).map(&:term)
 
         def heading(leaf)
           labels = leaf.narrower ? @thesaurus.with_narrower(leaf.label) : [leaf.label]
-          together(:OR, labels.map do |label|
-            term(FACETS.fetch(leaf.main ? :main : :heading) + label)
-          end)
+          together(:OR, labels.map { |label| term(FACETS.fetch(leaf.main ? :main : :heading) + label) })
         end
       end
     end

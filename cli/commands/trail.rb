@@ -25,9 +25,7 @@ module Hobrin
           return again(whole_number(id, "inquiry")) if given[:again]
 
           lines = Services::ReadTrail.new(context).call(whole_number(id, "inquiry")).reverse
-          return json(lines.map do |line|
-            { **line.to_h.except(:facts), change: line.change }
-          end) if given[:format] == "json"
+          return json(lines.map { |line| { **line.to_h.except(:facts), change: line.change } }) if given[:format] == "json"
 
           lines.each do |line|
             @out.puts format("%4d  %s  %-6s %6d → %-6d %s", line.number, line.at, line.step, line.count_before,

@@ -116,9 +116,7 @@ module Hobrin
             Visitor.new(port, login, 1 + (place % 5), place)
           end
           visitors.each_slice(4) { |some| some.map { |one| Thread.new { one.sign_in } }.each(&:join) }
-          visitors.each_with_index.map do |one, place|
-            Thread.new { one.work(@turns, writes: place < @writers) }
-          end.each(&:join)
+          visitors.each_with_index.map { |one, place| Thread.new { one.work(@turns, writes: place < @writers) } }.each(&:join)
           visitors
         end
 

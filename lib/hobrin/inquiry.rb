@@ -80,9 +80,7 @@ module Hobrin
     # are joined as it is; as it is when none of them stands above.
     def with_block_up(key)
       keys = ordered_blocks.map(&:key)
-      alike = ordered_blocks.select do |other|
-        other.operator == block(key).operator && other.tree
-      end.map(&:key)
+      alike = ordered_blocks.select { |other| other.operator == block(key).operator && other.tree }.map(&:key)
       place = alike.index(key)
       return self unless place&.positive?
 
@@ -97,9 +95,7 @@ module Hobrin
     def with_limit(leaf)
       placed = Narrowing::AppliedLimit.new(leaf:)
       there = limit(leaf.slot)
-      with(limits: there ? limits.map do |limit|
-        limit.slot == leaf.slot ? placed : limit
-      end : [*limits, placed])
+      with(limits: there ? limits.map { |limit| limit.slot == leaf.slot ? placed : limit } : [*limits, placed])
     end
 
     # The inquiry changed to a state that began as its own: blocks and how they are joined, and
@@ -111,9 +107,7 @@ module Hobrin
           block.with(operator:)
         end
       end
-      changed.reduce(self) do |inquiry, block|
-        inquiry.with_changed(block)
-      end.with(limits: state.limits)
+      changed.reduce(self) { |inquiry, block| inquiry.with_changed(block) }.with(limits: state.limits)
     end
 
     # The inquiry with a block whose new terms have ids that may be taken.
@@ -138,9 +132,7 @@ module Hobrin
     def decision(record_id) = decisions.find { |decision| decision.record_id == record_id }
 
     def with_decision(decision)
-      with(decisions: [*decisions.reject do |other|
-        other.record_id == decision.record_id
-      end, decision])
+      with(decisions: [*decisions.reject { |other| other.record_id == decision.record_id }, decision])
     end
 
     # The inquiry with several papers decided in one way.

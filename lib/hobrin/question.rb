@@ -18,9 +18,7 @@ module Hobrin
 
     # A new question with nothing marked. Raises InputError when the text is empty or too long.
     def self.ask(text, situation: "")
-      new(situation:, text:, kind: nil, elements: Frame::PICO.slots.map do |slot|
-        Element.blank(slot)
-      end)
+      new(situation:, text:, kind: nil, elements: Frame::PICO.slots.map { |slot| Element.blank(slot) })
     end
 
     # One paragraph: control characters and line breaks become spaces, without moving any other
@@ -57,9 +55,7 @@ module Hobrin
     def framed(key)
       slots = Frame.fetch(key).slots
       moved = slots.map do |slot|
-        element(slot.key)&.then do |old|
-          old.with(slot:, use: old.blank? ? slot.use : old.use)
-        end || Element.blank(slot)
+        element(slot.key)&.then { |old| old.with(slot:, use: old.blank? ? slot.use : old.use) } || Element.blank(slot)
       end
       left = elements.reject { |old| old.blank? || slots.any? { |slot| slot.key == old.key } }
       with(frame: key, elements: moved + left)
@@ -77,9 +73,7 @@ module Hobrin
       new_text = Question.tidy(new_text)
       move = Reanchoring.new(text, new_text)
       kept = elements.map do |element|
-        element.with(phrases: element.phrases.filter_map do |phrase|
-          move.call(phrase)
-        end)
+        element.with(phrases: element.phrases.filter_map { |phrase| move.call(phrase) })
       end
       with(text: new_text, elements: kept)
     end
@@ -131,24 +125,18 @@ module Hobrin
 
     # The question with an element's phrases replaced by what the block gives.
     def with_phrases(key)
-      with(elements: elements.map do |element|
-        element.key == key ? element.with(phrases: yield(element.phrases)) : element
-      end)
+      with(elements: elements.map { |element| element.key == key ? element.with(phrases: yield(element.phrases)) : element })
     end
 
     # The question without the marks that a phrase overlaps.
     def cleared(phrase)
-      with(elements: elements.map do |element|
-        element.with(phrases: element.phrases.reject { |other| other.overlaps?(phrase) })
-      end)
+      with(elements: elements.map { |element| element.with(phrases: element.phrases.reject { |other| other.overlaps?(phrase) }) })
     end
 
     private
 
     def length_errors
-      errors = LONGEST.filter_map do |field, most|
-        [field, too_long(field, most)] if public_send(field).size > most
-      end.to_h
+      errors = LONGEST.filter_map { |field, most| [field, too_long(field, most)] if public_send(field).size > most }.to_h
       errors[:text] = "Write the question first, in your own words." if text.strip.empty?
       errors
     end

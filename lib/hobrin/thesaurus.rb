@@ -18,9 +18,7 @@ module Hobrin
       refuse(headings) unless checked
       @headings = headings.sort_by(&:label).freeze
       @by_label = @headings.to_h { |heading| [heading.label, heading] }.freeze
-      @by_uri = @headings.to_h do |heading|
-        [heading.uri, heading]
-      end.tap { |all| all.delete(nil) }.freeze
+      @by_uri = @headings.to_h { |heading| [heading.uri, heading] }.tap { |all| all.delete(nil) }.freeze
       @children = children_of(@headings).freeze
       @closure = Closure.new(@children).call
       # Made when they are first asked for: with many thousand names they take seconds, and most

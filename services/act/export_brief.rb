@@ -7,9 +7,7 @@ module Hobrin
       FONTS = File.expand_path("../../config/fonts", __dir__)
       FACES = { normal: "AtkinsonHyperlegible_400Regular.ttf", bold: "AtkinsonHyperlegible_700Bold.ttf",
                 italic: "AtkinsonHyperlegible_400Regular_Italic.ttf", other: "DejaVuSansCondensed.ttf" }
-              .transform_values do |file|
-        File.join(FONTS, file)
-      end.freeze
+              .transform_values { |file| File.join(FONTS, file) }.freeze
       WRITERS = { "html" => Exchange::Report::Writers::Html, "md" => Exchange::Report::Writers::Markdown,
                   "docx" => Exchange::Report::Writers::Docx }.freeze
       TABLES = %w[findings papers measures].freeze

@@ -70,9 +70,7 @@ module Hobrin
         { repositoryName: AnswerSru::ABILITY.title, baseURL: address, protocolVersion: "2.0",
           adminEmail: "nobody@example.invalid",
           earliestDatestamp: @context.library.harvest.earliest, deletedRecord: "persistent",
-          granularity: "YYYY-MM-DDThh:mm:ssZ" }.map do |name, value|
-          x.value(name, value)
-        end.join
+          granularity: "YYYY-MM-DDThh:mm:ssZ" }.map { |name, value| x.value(name, value) }.join
       end
 
       def formats(identifier)

@@ -13,9 +13,7 @@ module Hobrin
       def call(id)
         source = @context.library.sources.find(id)
         imports = @context.library.imports
-        raise GoneError, "catalogue" if source.sru? || imports.all.any? do |one|
-          one.source_id == id && one.waiting?
-        end
+        raise GoneError, "catalogue" if source.sru? || imports.all.any? { |one| one.source_id == id && one.waiting? }
 
         imports.begin(name: source.name, size: 0, at: @context.now, state: "waiting",
                       sample: source.stand_in,

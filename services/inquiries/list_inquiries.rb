@@ -78,9 +78,7 @@ module Hobrin
           papers, done = yield one
           # What was done before the two began is outside.
           papers -= [done - both.fetch(one.id, 0), 0].max
-          [one.id, one.public_send(pair).to_h do |id|
-            [names[id].to_s, [papers - each.fetch([one.id, id], 0), 0].max]
-          end]
+          [one.id, one.public_send(pair).to_h { |id| [names[id].to_s, [papers - each.fetch([one.id, id], 0), 0].max] }]
         end
       end
 

@@ -48,9 +48,7 @@ module Hobrin
 
       def row(leaf, terms, published: nil)
         Row.new(leaf:, published:, preview: (@narrow.preview(leaf) unless on?(leaf)),
-                terms: terms.map do |term|
-                  Term.new(cql: Strategy::Cql.write(term), size: size(term))
-                end)
+                terms: terms.map { |term| Term.new(cql: Strategy::Cql.write(term), size: size(term)) })
       end
 
       def on?(leaf) = @opened.inquiry.limits.any? { |limit| limit.on && limit.leaf == leaf }

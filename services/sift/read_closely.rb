@@ -48,9 +48,7 @@ module Hobrin
       def made_as(passage, full, label)
         [passage, full].uniq.map { |text| CloseReading::MadeAs.new(text, label&.key).call }
                        .then do |answers|
-          answers.find do |answer|
-            answer.verdict != :untold
-          end || answers.first
+          answers.find { |answer| answer.verdict != :untold } || answers.first
         end
       end
 

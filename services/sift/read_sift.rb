@@ -120,9 +120,7 @@ module Hobrin
       end
 
       def matched
-        Retrieval::MatchedPlaces.new(@inquiry.searched_blocks.to_h do |block|
-          [block.key, block.in_use.map(&:leaf)]
-        end)
+        Retrieval::MatchedPlaces.new(@inquiry.searched_blocks.to_h { |block| [block.key, block.in_use.map(&:leaf)] })
       end
     end
   end

@@ -36,9 +36,7 @@ module Hobrin
 
       # Array of Round, the last first.
       def rounds
-        @rounds ||= @inquiry.rounds.each_with_index.map do |round, place|
-          read(round, place + 1)
-        end.reverse
+        @rounds ||= @inquiry.rounds.each_with_index.map { |round, place| read(round, place + 1) }.reverse
       end
 
       # How many papers the next round goes from.
@@ -52,9 +50,7 @@ module Hobrin
         records = (kept + found).uniq(&:id)
         ids = records.to_h { |record| [record.id, true] }
         lines = records.flat_map do |record|
-          record.cites.select do |cited|
-            ids.key?(cited)
-          end.map { |cited| [record.id, cited] }
+          record.cites.select { |cited| ids.key?(cited) }.map { |cited| [record.id, cited] }
         end
         [records.map { |record| Mark.new(record:, kind: kind(record)) }, lines]
       end
@@ -92,9 +88,7 @@ module Hobrin
         records = @library.records_by_id(round.found_ids.first(SHOWN))
         sources = @library.records_by_id(round.from_ids).to_h { |record| [record.id, record] }
         found = @around.near(records).map do |near|
-          Tied.new(near:, by: by.fetch(near.record.id, []).filter_map do |id|
-            sources[id]
-          end)
+          Tied.new(near:, by: by.fetch(near.record.id, []).filter_map { |id| sources[id] })
         end
         Round.new(number:, from: round.from_ids.size, found:)
       end

@@ -71,9 +71,7 @@ module Hobrin
         CSV.generate do |table|
           table << [*COLUMNS, *("sample" if sample?)]
           lines.each do |line|
-            table << [*facts(line).values.map do |value|
-              Exchange::Tables::Cells.plain(value)
-            end, *(SAMPLE if sample?)]
+            table << [*facts(line).values.map { |value| Exchange::Tables::Cells.plain(value) }, *(SAMPLE if sample?)]
           end
         end
       end

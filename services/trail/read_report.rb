@@ -27,9 +27,7 @@ module Hobrin
         inquiry = opened.inquiry
         on = inquiry.limits.select(&:on)
         filter = on.find { |limit| limit.name == :filter }&.leaf
-        { limits: on.reject do |limit|
-          limit.name == :filter
-        end, included: inquiry.included_ids.size - inquiry.threaded_ids.size,
+        { limits: on.reject { |limit| limit.name == :filter }, included: inquiry.included_ids.size - inquiry.threaded_ids.size,
           peer_reviews: inquiry.peer_reviews, rounds: inquiry.rounds, threaded: inquiry.threaded_ids.size,
           filter: filter.is_a?(Strategy::Filter) ? @context.filters.fetch(filter) : filter,
           findings: ReadNarrow.new(@context, opened).findings.size }

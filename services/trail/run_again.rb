@@ -29,9 +29,7 @@ module Hobrin
       def call(id)
         inquiry = @context.inquiries.find(id).inquiry
         trail = @context.inquiries.trail(id)
-        base = trail.find do |line|
-          line.library_version != @context.snapshot.version
-        end || trail.first
+        base = trail.find { |line| line.library_version != @context.snapshot.version } || trail.first
         rerun = rerun(id, inquiry, base)
         Outcome.new(base:, rerun:, records: @context.library.newest(rerun.fresh, limit: MOST_READ),
                     trail: moved(id, trail))

@@ -39,9 +39,7 @@ module Hobrin
 
       # Appraisal::Findings::Confidence of a finding.
       def confidence(finding)
-        Appraisal::Findings::Confidence.of(finding, @inquiry.papers.select do |paper|
-          records.key?(paper.record_id)
-        end, kind:)
+        Appraisal::Findings::Confidence.of(finding, @inquiry.papers.select { |paper| records.key?(paper.record_id) }, kind:)
       end
 
       # The sentences of a paper: of its abstract, and of its full text where one is kept.

@@ -147,9 +147,7 @@ module Hobrin
       end
 
       def settled(pairs, inquiry)
-        pairs.reject(&:agree?).map do |pair|
-          [pair, inquiry.paper(pair.record_id)]
-        end.select { |_, holds| holds&.weighed? }
+        pairs.reject(&:agree?).map { |pair| [pair, inquiry.paper(pair.record_id)] }.select { |_, holds| holds&.weighed? }
       end
 
       # What both judged alike holds at once.

@@ -30,9 +30,7 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
       last = cascade.steps.last.set
       expect(cascade.steps.first.size - cascade.steps.sum { |step| step.removed.size })
         .to eq(last.size)
-      by_hand = records.each_index.select do |place|
-        one.included_ids.include?(records[place].id)
-      end.map(&:succ)
+      by_hand = records.each_index.select { |place| one.included_ids.include?(records[place].id) }.map(&:succ)
       expect([cascade.included.to_a, cascade.final.to_a]).to eq([by_hand, plain.call(one.tree)])
       expect(cascade.final.to_a).to eq((last.to_a | by_hand).sort)
     end
@@ -68,9 +66,7 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
   it "counts the papers of each year as they would be with other dates" do
     20.times do
       one = inquiry
-      others = one.with(limits: one.limits.reject do |limit|
-        limit.name == :dates
-      end, included_ids: [])
+      others = one.with(limits: one.limits.reject { |limit| limit.name == :dates }, included_ids: [])
       found = others.tree ? plain.call(others.tree).map { |number| records[number - 1] } : []
       found |= records.select { |record| one.included_ids.include?(record.id) }
       years = Hobrin::Narrowing::PerYear.of(one.cascade(evaluator), evaluator)
@@ -110,9 +106,7 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
     expect([found.moves.size, found.size]).to eq([2, every.map(&:size).min])
     expect(moves[state].call.none? { |one| plain.call(one.state.tree).include?(lost) }).to be(true)
     other = (1..records.size).find { |number| !plain.match?(records[number - 1], words("sleep*")) }
-    expect(Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves: lambda { |_|
-      [].method(:itself)
-    }).call(state, other))
+    expect(Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves: ->(_) { [].method(:itself) }).call(state, other))
       .to be_nil
   end
 

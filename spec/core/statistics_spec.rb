@@ -33,9 +33,7 @@ RSpec.describe Hobrin::Statistics do
       expect([counts, described_class::Chapman.call(*counts)]).to eq([counts, nil])
     end
     (1..12).to_a.repeated_permutation(2).each do |one, other|
-      (0..[one, other].min).filter_map do |both|
-        described_class::Chapman.call(one, other, both)
-      end.each do |found|
+      (0..[one, other].min).filter_map { |both| described_class::Chapman.call(one, other, both) }.each do |found|
         expect([one, other,
                 found.estimate.between?(found.low, found.high)]).to eq([one, other, true])
       end

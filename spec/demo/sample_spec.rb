@@ -66,9 +66,7 @@ RSpec.describe "The demo", :slow do
     expect(thesaurus.headings.size).to be > 500
     expect(thesaurus.headings.count { |heading| heading.broader.empty? }).to be > 8
     expect(Hobrin::Thesaurus::Integrity.new(thesaurus.headings).warnings).to eq([])
-    expect(records.flat_map do |record|
-      record.headings.map(&:label)
-    end.uniq.reject { |label| thesaurus.heading(label) })
+    expect(records.flat_map { |record| record.headings.map(&:label) }.uniq.reject { |label| thesaurus.heading(label) })
       .to eq([])
     expect(records.flat_map(&:types).uniq - Hobrin::Records::StudyTypes::ALL).to eq([])
   end

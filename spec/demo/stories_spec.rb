@@ -134,16 +134,12 @@ RSpec.describe "The stories of the sample", :slow do
       end
       at += papers
       only = texts.count do |text|
-        first.none? { |name| text.include?(name) } && other.any? do |name|
-          text.include?(name)
-        end
+        first.none? { |name| text.include?(name) } && other.any? { |name| text.include?(name) }
       end
       [topic["outcomes"].map { |key| data["outcomes"][key]["text"] }.join(", "), papers, only]
     end
     expect(rows.count { |_, papers, only| only > papers / 10.0 }).to be >= 50
-    expect(docs.scan(/^\| ([^|]+) \| (\d+) \| (\d+) \|$/).map do |name, *two|
-      [name, *two.map(&:to_i)]
-    end).to eq(rows)
+    expect(docs.scan(/^\| ([^|]+) \| (\d+) \| (\d+) \|$/).map { |name, *two| [name, *two.map(&:to_i)] }).to eq(rows)
     abbreviated = records.count { |record| record.abstract.to_s.match?(/\([A-Z]{2,5}\)/) }
     expect(abbreviated).to be > 100
   end

@@ -39,9 +39,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(page).to have_css(".what-if-papers li")
     offer = Hobrin::Services::ReadWhatIfs.new(context, opened(4)).call.first
     titles = context.library.newest(offer.removed | offer.added, limit: 1_000).map(&:title)
-    expect(all(".what-if-papers li > span:first-child").map do |li|
-      li.text.sub(/ \d{4}\z/, "")
-    end - titles)
+    expect(all(".what-if-papers li > span:first-child").map { |li| li.text.sub(/ \d{4}\z/, "") } - titles)
       .to eq([])
     find(".what-if-papers [name=known]", match: :first).click
     expect(page).to have_css(".what-if-papers small", text: "must-find", count: 1)

@@ -12,9 +12,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
 
   def add(key, typed)
     entry(key).send_keys(typed, :enter)
-    expect(page).to have_css("section[aria-labelledby='block-#{key}'] [data-entry]") { |field|
-      field.value == ""
-    }
+    expect(page).to have_css("section[aria-labelledby='block-#{key}'] [data-entry]") { |field| field.value == "" }
   end
 
   # Turns a page-wide keystroke on what is not a field.

@@ -64,9 +64,7 @@ class RandomStrategies
   def limit
     case @random.rand(4)
     when 0 then dates
-    when 1 then S::Limit.new(name: :place, values: [@records.filter_map(&:country).then do |all|
-      pick(all)
-    end])
+    when 1 then S::Limit.new(name: :place, values: [@records.filter_map(&:country).then { |all| pick(all) }])
     else
       name = pick(S::Limit::KNOWN.keys)
       S::Limit.new(name:, values: some(S::Limit::KNOWN.fetch(name)))

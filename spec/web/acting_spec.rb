@@ -18,9 +18,7 @@ RSpec.describe "Act over the web", :sample, :client do
     expect(page.at_css(".pool-facts").text).to include("Median 33.3 of 100 before, 13.3 of 100 since",
                                                        "12 of 12 points since", "this is a change")
     expect(page.css(".small-table tbody tr").size).to eq(24)
-    expect(page.at_css("#numbers").text.strip.lines.map(&:strip)).to eq(weeks.map { |one|
-      one.join("; ")
-    })
+    expect(page.at_css("#numbers").text.strip.lines.map(&:strip)).to eq(weeks.map { |one| one.join("; ") })
     send_form("/inquiries/1/measures", do: "drop", measure: 4)
     expect(inquiry.acting.measures.map(&:id)).to eq([1, 2, 3])
   end
@@ -28,9 +26,7 @@ RSpec.describe "Act over the web", :sample, :client do
   it "draws values below nothing, and all alike, within its frame" do
     page_of
     ["-3\n-5\n-4", "0\n0\n0", "7\n7\n7"].each_with_index do |values, place|
-      numbers = values.split("\n").each_with_index.map do |value, week|
-        "2026-09-#{10 + week}; #{value}"
-      end.join("\n")
+      numbers = values.split("\n").each_with_index.map { |value, week| "2026-09-#{10 + week}; #{value}" }.join("\n")
       send_form("/inquiries/1/measures", do: "write", name: "Value #{place}", way: "value",
                                          sort: "outcome", numbers:)
       heights = page_of("?show=measures&measure=#{4 + place}").css(".run-chart circle").map do |one|

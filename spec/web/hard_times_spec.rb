@@ -79,9 +79,7 @@ RSpec.describe "The application in hard times", :sample, :client do
 
   it "answers what cannot be read with one plain refusal" do
     header "Host", "127.0.0.1"
-    ["/?a#{"[x]" * 40}=1", "/?#{Array.new(5_000) do |place|
-      "p#{place}=1"
-    end.join("&")}", "/?a=1&a[b]=2"].each do |path|
+    ["/?a#{"[x]" * 40}=1", "/?#{Array.new(5_000) { |place| "p#{place}=1" }.join("&")}", "/?a=1&a[b]=2"].each do |path|
       get path
       expect([path[0, 30], last_response.status]).to eq([path[0, 30], 400])
     end
@@ -138,17 +136,9 @@ RSpec.describe "The application in hard times", :sample, :client do
       backup = folder.join("copy.sqlite3")
       fresh.inquiries.backup(backup)
       files = folder.glob("*.sqlite3*")
-      expect(files.map do |file|
-        [file.basename.to_s, file.stat.mode & 0o077]
-      end).to eq(files.map { |file|
-        [file.basename.to_s, 0]
-      })
-      expect do
-        fresh.inquiries.backup(backup)
-      end.to raise_error(Hobrin::StateError, /is there already/)
-      expect do
-        fresh.inquiries.backup(folder.join("nowhere/x.sqlite3"))
-      end.to raise_error(Hobrin::StateError, /Cannot write/)
+      expect(files.map { |file| [file.basename.to_s, file.stat.mode & 0o077] }).to eq(files.map { |file| [file.basename.to_s, 0] })
+      expect { fresh.inquiries.backup(backup) }.to raise_error(Hobrin::StateError, /is there already/)
+      expect { fresh.inquiries.backup(folder.join("nowhere/x.sqlite3")) }.to raise_error(Hobrin::StateError, /Cannot write/)
       expect(folder.glob("**/*.part")).to eq([])
     end
   end

@@ -35,9 +35,7 @@ RSpec.describe Hobrin::Web::Pages, :sample do
 
   it "rounds a half up, as it is written" do
     format = Object.new.extend(Hobrin::Web::Formatting)
-    expect([0.125, 2.675, 1.005, -0.125, 0.285].map do |one|
-      format.decimal(one)
-    end).to eq(%w[0.13 2.68 1.01 −0.13 0.29])
+    expect([0.125, 2.675, 1.005, -0.125, 0.285].map { |one| format.decimal(one) }).to eq(%w[0.13 2.68 1.01 −0.13 0.29])
     expect([format.hundredths(0.285), format.points(-0.1235),
             format.decimal(0.5, 0)]).to eq(%w[29 −12.4 1])
   end
@@ -98,9 +96,7 @@ RSpec.describe Hobrin::Web::Pages, :sample do
 
   it "names a step of the cascade by what it is, so that its card stays when the steps move" do
     before = page(:Narrow, opened: "limit-age").taken_away.title
-    taken = opened.cascade.steps.find do |step|
-      !step.block? && step.source.name == :age
-    end.removed.size
+    taken = opened.cascade.steps.find { |step| !step.block? && step.source.name == :age }.removed.size
     edit(Editing::Narrow::MoveLimitUp.new(slot: :dates))
     expect(page(:Narrow, opened: "limit-age").open_row.label).to eq("Adults, 19 and over")
     expect(before).to start_with("“Adults, 19 and over” took away #{taken}")

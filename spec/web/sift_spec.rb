@@ -17,9 +17,7 @@ RSpec.describe "Sift over the web", :sample, :client do
   end
 
   def pdf(&block)
-    Prawn::Document.new.tap do |page|
-      page.text("Methods: Beds were drawn by lot.")
-    end.tap { |page| block&.call(page) }.render
+    Prawn::Document.new.tap { |page| page.text("Methods: Beds were drawn by lot.") }.tap { |page| block&.call(page) }.render
   end
 
   it "keeps a PDF with a paper, gives it back as a download only, and takes it off" do
@@ -68,9 +66,7 @@ RSpec.describe "Sift over the web", :sample, :client do
     send_form("/inquiries/1/resolver", resolver: "https://resolver.example.org/openurl?sid=us",
                                        paper: trial)
     visit_page "/inquiries/1/sift?paper=#{trial}&show=full"
-    address = Nokogiri::HTML(last_response.body).css(".full-text a").map do |link|
-      link["href"]
-    end.grep(/resolver/).first
+    address = Nokogiri::HTML(last_response.body).css(".full-text a").map { |link| link["href"] }.grep(/resolver/).first
     keys = URI.decode_www_form(URI(address).query).to_h
     record = context.library.record(trial)
     expect(keys).to include("sid" => "us", "url_ver" => "Z39.88-2004",
@@ -94,9 +90,7 @@ RSpec.describe "Sift over the web", :sample, :client do
 
   it "exports the list as it is looked at" do
     visit_page "/inquiries/1/list.json?part=keep"
-    expect(JSON.parse(last_response.body).map do |item|
-      item["id"]
-    end).to match_array(inquiry.kept_ids)
+    expect(JSON.parse(last_response.body).map { |item| item["id"] }).to match_array(inquiry.kept_ids)
     visit_page "/inquiries/1/list.ris?rung=reviews"
     expect(last_response.body.scan(/^TY  - /).size).to eq(4)
     expect(visit_page("/inquiries/1/list.exe").status).to eq(404)

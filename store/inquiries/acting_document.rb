@@ -16,16 +16,10 @@ module Hobrin
         # data :: Hash with Symbols for keys. Gives a Brief::Acting.
         def load(data)
           Brief::Acting.new(
-            considerations: data[:considerations].transform_values do |one|
-              Brief::Consideration.new(**one)
-            end,
+            considerations: data[:considerations].transform_values { |one| Brief::Consideration.new(**one) },
             decision: data[:decision], measures: data[:measures].map { |one| measure(one) },
-            signed: data[:signed].map do |one|
-              Brief::Acting::Signature.new(**one, on: Date.iso8601(one[:on]))
-            end,
-            steps: data[:steps].map do |one|
-              Brief::Step.new(**one, on: one[:on] && Date.iso8601(one[:on]))
-            end,
+            signed: data[:signed].map { |one| Brief::Acting::Signature.new(**one, on: Date.iso8601(one[:on])) },
+            steps: data[:steps].map { |one| Brief::Step.new(**one, on: one[:on] && Date.iso8601(one[:on])) },
             cycles: data[:cycles].map { |one| Brief::Cycle.new(**one) }
           )
         end

@@ -40,9 +40,7 @@ module Hobrin
 
         def leaf(leaf)
           tag = TAGS.fetch(leaf.class)
-          { is: tag, **LEAVES.fetch(tag).last.transform_values do |attribute|
-            part(leaf.public_send(attribute))
-          end }
+          { is: tag, **LEAVES.fetch(tag).last.transform_values { |attribute| part(leaf.public_send(attribute)) } }
         end
 
         def part(value) = value.is_a?(Strategy::Expression) ? call(value) : value

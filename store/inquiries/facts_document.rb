@@ -24,9 +24,7 @@ module Hobrin
         # Facts have no `is` of their own: it is what marks an expression.
         def value(data)
           case data
-          when Hash then data.key?(:is) ? ExpressionDocument.load(data) : data.transform_values do |part|
-            value(part)
-          end
+          when Hash then data.key?(:is) ? ExpressionDocument.load(data) : data.transform_values { |part| value(part) }
           when Array then data.map { |part| value(part) }
           else data
           end

@@ -159,9 +159,7 @@ module Hobrin
       private
 
       def mark(id, condition, **values)
-        raise GoneError, "inquiry" if writing do
-          @db[:inquiries].where(id:).where(condition).update(**values)
-        end.zero?
+        raise GoneError, "inquiry" if writing { @db[:inquiries].where(id:).where(condition).update(**values) }.zero?
       end
 
       def writing(&) = Trouble.writing(@db, &)

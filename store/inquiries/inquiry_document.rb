@@ -21,14 +21,10 @@ module Hobrin
         private
 
         def plain(inquiry)
-          { question: QuestionDocument.dump(inquiry.question), blocks: inquiry.blocks.map do |block|
-            block_data(block)
-          end,
+          { question: QuestionDocument.dump(inquiry.question), blocks: inquiry.blocks.map { |block| block_data(block) },
             order: inquiry.order, limits: inquiry.limits.map { |limit| limit_data(limit) },
             included: inquiry.included_ids, aim: { from: inquiry.aim.from, to: inquiry.aim.to },
-            lines: inquiry.lines.map do |line|
-              { name: line.name, tree: ExpressionDocument.dump(line.tree) }
-            end,
+            lines: inquiry.lines.map { |line| { name: line.name, tree: ExpressionDocument.dump(line.tree) } },
             must_find: inquiry.must_find, dismissed: inquiry.dismissed, next_term: inquiry.next_term,
             **reading_data(inquiry), conclusion: inquiry.conclusion, plan: inquiry.plan.to_h,
             acting: ActingDocument.dump(inquiry.acting), elsewhere: elsewhere_data(inquiry.elsewhere),
@@ -72,9 +68,7 @@ module Hobrin
 
         def reading(data)
           { decisions: data[:decisions].map { |decision| self.decision(decision) },
-            rounds: data[:rounds].map do |round|
-              Sifting::Round.new(from_ids: round[:from], found_ids: round[:found])
-            end,
+            rounds: data[:rounds].map { |round| Sifting::Round.new(from_ids: round[:from], found_ids: round[:found]) },
             weighing: WeighingDocument.load(data[:weighing]) }
         end
 

@@ -21,16 +21,10 @@ module Hobrin
       # said of either, see ToArms.
       # 8 to 9: a signature says what was open and why it was given all the same, see ToSignOff.
       STEPS = {
-        1 => lambda { |data|
-          data.merge(papers: data[:papers].map do |paper|
-            { **paper, reviewed: "" }
-          end)
-        },
+        1 => ->(data) { data.merge(papers: data[:papers].map { |paper| { **paper, reviewed: "" } }) },
         2 => ->(data) { data.merge(rounds: []) },
         3 => ->(data) { ToOutcomes.call(data) },
-        4 => lambda { |data|
-          data.merge(acting: { considerations: {}, decision: "", measures: [], signed: [] })
-        },
+        4 => ->(data) { data.merge(acting: { considerations: {}, decision: "", measures: [], signed: [] }) },
         5 => ->(data) { data.merge(acting: { **data[:acting], steps: [], cycles: [] }) },
         6 => ->(data) { data.merge(elsewhere: []) },
         7 => ->(data) { ToArms.call(data) },

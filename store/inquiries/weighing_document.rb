@@ -53,9 +53,7 @@ module Hobrin
 
         def finding_data(finding)
           { id: finding.id, text: finding.text,
-            support: finding.support.map do |id, voice|
-              { record: id, speaks: voice.speaks, words: voice.words }
-            end,
+            support: finding.support.map { |id, voice| { record: id, speaks: voice.speaks, words: voice.words } },
             judgements: finding.judgements.transform_values(&:to_h) }
         end
 

@@ -29,9 +29,7 @@ module Hobrin
           heading.to_h.slice(:label, :definition, :added, :uri, :notation)
         end
         @db[:headings].multi_insert(rows)
-        @db[:heading_names].multi_insert(thesaurus.headings.flat_map do |heading|
-          name_rows(heading)
-        end)
+        @db[:heading_names].multi_insert(thesaurus.headings.flat_map { |heading| name_rows(heading) })
       end
 
       private

@@ -189,9 +189,7 @@ module Hobrin
 
       def snapshot
         @db.transaction do
-          Snapshot.new(version:, index: Index.new(@db) do |number|
-            numbered(number)
-          end.tap(&:everything),
+          Snapshot.new(version:, index: Index.new(@db) { |number| numbered(number) }.tap(&:everything),
                        thesaurus: HeadingRows.new(@db).read, size: @db[:records].count,
                        sample: meta("sample") == "yes", traits: KeptTraits.new { likeness })
         end

@@ -33,9 +33,7 @@ module Hobrin
 
       # Hash of each of these ids to the number of its record; unknown ids are left out.
       def numbers(ids)
-        ids.each_slice(500).flat_map do |some|
-          @db[:records].where(id: some).select_map(%i[id number])
-        end.to_h
+        ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).select_map(%i[id number]) }.to_h
       end
 
       # The records with these ids, in that order; unknown ids are left out.
@@ -50,9 +48,7 @@ module Hobrin
 
       # The records with these numbers, in that order.
       def numbered_all(numbers)
-        rows = numbers.each_slice(500).flat_map do |some|
-          @db[:records].where(number: some).select_map(%i[number csl])
-        end.to_h
+        rows = numbers.each_slice(500).flat_map { |some| @db[:records].where(number: some).select_map(%i[number csl]) }.to_h
         numbers.filter_map { |number| rows[number] && read(number, rows[number]) }
       end
 
@@ -63,9 +59,7 @@ module Hobrin
 
       # The records with these ids as a RecordSet.
       def set(ids)
-        Records::RecordSet.of(ids.each_slice(500).flat_map do |some|
-          @db[:records].where(id: some).select_map(:number)
-        end)
+        Records::RecordSet.of(ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).select_map(:number) })
       end
 
       # The ids of a RecordSet, newest first.

@@ -30,9 +30,7 @@ module Hobrin
       def joined(pairs) = pairs.map { |pair| pair.join(",") }.join(" ")
 
       def chart_points(chart)
-        line = shape("polyline", "chart-line", points: joined(chart.marks.map do |one|
-          [one.x, one.y]
-        end))
+        line = shape("polyline", "chart-line", points: joined(chart.marks.map { |one| [one.x, one.y] }))
         line + chart.marks.map do |one|
           tag("circle", tag("title", h(one.label)),
               class: one.outside ? "chart-outside" : "chart-point", cx: one.x, cy: one.y, r: one.outside ? 5 : 3.4)

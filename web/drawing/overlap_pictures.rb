@@ -45,15 +45,9 @@ module Hobrin
       private
 
       def frame_of(circles)
-        left, top = circles.map { |one| one.x - one.radius }.min, circles.map do |one|
-          one.y - one.radius
-        end.min
-        right, bottom = circles.map { |one| one.x + one.radius }.max, circles.map do |one|
-          one.y + one.radius
-        end.max
-        [left - 0.02, top - 0.02, right - left + 0.04, bottom - top + 0.04].map do |number|
-          number.round(3)
-        end.join(" ")
+        left, top = circles.map { |one| one.x - one.radius }.min, circles.map { |one| one.y - one.radius }.min
+        right, bottom = circles.map { |one| one.x + one.radius }.max, circles.map { |one| one.y + one.radius }.max
+        [left - 0.02, top - 0.02, right - left + 0.04, bottom - top + 0.04].map { |number| number.round(3) }.join(" ")
       end
 
       # Written on the side away from the others.

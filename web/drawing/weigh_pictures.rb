@@ -16,9 +16,7 @@ module Hobrin
       def funnel_picture(small)
         width, height = small.frame
         middle, top, bottom = small.middle_line
-        edge = shape("polygon", "funnel-edge", points: small.funnel.map do |pair|
-          pair.join(",")
-        end.join(" "))
+        edge = shape("polygon", "funnel-edge", points: small.funnel.map { |pair| pair.join(",") }.join(" "))
         line = shape("line", "forest-one", x1: middle, y1: top, x2: middle, y2: bottom)
         points = small.points.map { |one| paper_point(one, 5) }
         ticks = small.ticks.map { |x, words| note(words, x.round(1), height - 16, "middle") }

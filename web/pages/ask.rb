@@ -85,9 +85,7 @@ module Hobrin
         # The sentence in its pieces, marked, proposed and plain.
         def pieces
           at = 0
-          found = (marked_pieces + proposed_pieces).sort_by do |phrase, _|
-            phrase.from
-          end.flat_map do |phrase, piece|
+          found = (marked_pieces + proposed_pieces).sort_by { |phrase, _| phrase.from }.flat_map do |phrase, piece|
             before = Piece.new(words: question.text[at...phrase.from])
             at = phrase.to
             [before, piece]

@@ -67,9 +67,7 @@ module Hobrin
 
         # What is said where no heading fits, nil where one does.
         def remark
-          return if !typed? || operators || found.first.any?(&:heading?) || found.last.any? do |part|
-            part.kind == :heading
-          end
+          return if !typed? || operators || found.first.any?(&:heading?) || found.last.any? { |part| part.kind == :heading }
 
           way == :ranked ? NO_HEADING : NO_LABEL
         end

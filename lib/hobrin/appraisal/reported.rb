@@ -29,9 +29,7 @@ module Hobrin
         @outcome_id = outcome_id
         @form = Form.fetch(form).key
         @measure = (Outcome::Measure.fetch(measure).key if @form == "estimate")
-        @typed = typed.slice(*Form.fetch(form).names).transform_values do |text|
-          text.to_s.strip.freeze
-        end.freeze
+        @typed = typed.slice(*Form.fetch(form).names).transform_values { |text| text.to_s.strip.freeze }.freeze
         @group, @comparison, @time, @shown = [group, comparison, time, shown].map do |text|
           text.to_s.strip.freeze
         end
@@ -124,9 +122,7 @@ module Hobrin
 
       # What is the same when two results share their comparison group.
       def comparison_key
-        [outcome_id, time, Form.fetch(form).two_groups && @read.select do |name, _|
-          name.start_with?(Form::OTHER)
-        end]
+        [outcome_id, time, Form.fetch(form).two_groups && @read.select { |name, _| name.start_with?(Form::OTHER) }]
       end
 
       private

@@ -39,11 +39,7 @@ module Hobrin
       # Without an outcome and the results that papers give for it.
       def without_outcome(id)
         with(outcomes: outcomes.reject { |outcome| outcome.id == id },
-             papers: papers.map do |paper|
-               paper.with(reported: paper.reported.reject do |one|
-                                      one.outcome_id == id
-                                    end)
-             end)
+             papers: papers.map { |paper| paper.with(reported: paper.reported.reject { |one| one.outcome_id == id }) })
       end
 
       # [Paper, Reported] of every result for an outcome.

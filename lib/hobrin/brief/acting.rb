@@ -26,14 +26,10 @@ module Hobrin
       # Raises InputError (:decision).
       def initialize(considerations: {}, decision: "", measures: [], signed: [], steps: [],
                      cycles: [])
-        @considerations = considerations.slice(*Consideration::ALL.keys).reject do |_, one|
-          one.empty?
-        end.freeze
+        @considerations = considerations.slice(*Consideration::ALL.keys).reject { |_, one| one.empty? }.freeze
         @decision = decision.to_s.freeze
         @measures, @signed, @cycles = [measures, signed, cycles].map { |list| list.dup.freeze }
-        @steps = steps.sort_by.with_index do |step, place|
-          [step.on || Date::Infinity.new, place]
-        end.freeze
+        @steps = steps.sort_by.with_index { |step, place| [step.on || Date::Infinity.new, place] }.freeze
         raise InputError, { decision: "Choose what to do." } unless @decision.empty? || Consideration::DECISIONS.key?(@decision)
 
         freeze

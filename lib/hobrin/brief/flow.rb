@@ -31,9 +31,7 @@ module Hobrin
         by_verdict = here.group_by(&:verdict)
         new(joined:, limited: joined - left, by_hand: found_ids.size - left - threaded_ids.size,
             threaded: threaded_ids.size, found: found_ids.size,
-            dropped: by_verdict.fetch(:drop, []).map(&:reason).tally.sort_by do |reason, count|
-              [-count, reason]
-            end.to_h,
+            dropped: by_verdict.fetch(:drop, []).map(&:reason).tally.sort_by { |reason, count| [-count, reason] }.to_h,
             unsure: by_verdict.fetch(:unsure, []).size, unread: found_ids.size - here.size,
             kept: by_verdict.fetch(:keep, []).size,
             doubles:, settled:, origins: origins.dup.freeze,

@@ -36,9 +36,7 @@ module Hobrin
 
       # "3 and 7 not 9"
       def join_rule(ends)
-        joined, taken = ends.partition do |_, operator|
-          operator == :and
-        end.map { |some| some.map(&:first) }
+        joined, taken = ends.partition { |_, operator| operator == :and }.map { |some| some.map(&:first) }
         [joined.join(" and "), *taken].join(" not ")
       end
 

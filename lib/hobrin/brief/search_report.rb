@@ -84,9 +84,7 @@ module Hobrin
       def library
         facts.library => { name:, papers:, version:, sample: }
         here = "#{name}: #{papers} papers, version #{version}#{", made-up sample data" if sample}."
-        [here, *facts.elsewhere.map do |one|
-          "#{one.source}, #{one.address}, by #{one.protocol}."
-        end].join(" ")
+        [here, *facts.elsewhere.map { |one| "#{one.source}, #{one.address}, by #{one.protocol}." }].join(" ")
       end
 
       def several

@@ -8,9 +8,7 @@ module Hobrin
       private_constant :MOST_ASPECTS
 
       def call
-        each_term(Strategy::Heading).flat_map do |block, term|
-          of_one(block, term)
-        end + missing + without_words
+        each_term(Strategy::Heading).flat_map { |block, term| of_one(block, term) } + missing + without_words
       end
 
       private
@@ -28,9 +26,7 @@ module Hobrin
       # A heading that others took the place of, none of which is in the block.
       def replaced(block, term)
         instead = thesaurus.heading(term.label).use_instead
-        return if instead.empty? || block.in_use.any? do |other|
-          other.heading? && instead.include?(other.label)
-        end
+        return if instead.empty? || block.in_use.any? { |other| other.heading? && instead.include?(other.label) }
 
         leaf = Strategy::Heading.of(instead.first, thesaurus)
         finding(:replaced, of_term(term), added(block, leaf),

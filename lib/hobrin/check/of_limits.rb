@@ -34,9 +34,7 @@ module Hobrin
 
       def both
         types = on.find { |one| one.name == :type }
-        types && on.any? do |one|
-          one.name == :filter
-        end ? [finding(:both, types.slot, switched_off(types))] : []
+        types && on.any? { |one| one.name == :filter } ? [finding(:both, types.slot, switched_off(types))] : []
       end
 
       # A limit that takes away more papers for saying nothing than for saying something else. Of

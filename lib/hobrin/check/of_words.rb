@@ -85,9 +85,7 @@ module Hobrin
       # Another spelling, or the other number, that brings papers.
       def other_ways(block, term)
         ways = Retrieval::Synonyms.new(evaluator).call(term, block)
-        ways.select do |way|
-          way.adds.positive? && %i[spelling number].include?(way.kind)
-        end.map do |way|
+        ways.select { |way| way.adds.positive? && %i[spelling number].include?(way.kind) }.map do |way|
           adds = "#{way.adds} #{way.adds == 1 ? "paper" : "papers"}"
           finding(:other_way, of_term(term), added(block, way.leaf),
                   way: way.leaf.text, name: term.label, adds:)

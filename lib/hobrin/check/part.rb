@@ -24,9 +24,7 @@ module Hobrin
       # Array of [Block, Term] of the terms in use that are of a kind.
       def each_term(kind)
         filled.flat_map do |block|
-          block.in_use.select do |term|
-            term.leaf.is_a?(kind)
-          end.map { |term| [block, term] }
+          block.in_use.select { |term| term.leaf.is_a?(kind) }.map { |term| [block, term] }
         end
       end
 

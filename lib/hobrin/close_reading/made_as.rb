@@ -68,9 +68,7 @@ module Hobrin
         Cues::ALL.filter_map do |design, patterns|
           found = nil
           sentences.find do |sentence|
-            patterns.find do |pattern|
-              found = sentence.text.match(pattern)
-            end && (found = [design, sentence, found])
+            patterns.find { |pattern| found = sentence.text.match(pattern) } && (found = [design, sentence, found])
           end
           found
         end

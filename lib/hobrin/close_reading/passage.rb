@@ -70,9 +70,7 @@ module Hobrin
         found = []
         text.scan(HEAD) do
           match = Regexp.last_match
-          found << [NAMED.find do |_, names|
-            match[1].match?(names)
-          end.first, match.begin(0), match.end(0)]
+          found << [NAMED.find { |_, names| match[1].match?(names) }.first, match.begin(0), match.end(0)]
         end
         found
       end

@@ -28,9 +28,7 @@ module Hobrin
 
       # The counts that a text gives: Array of [part, whole].
       def self.counts(passage)
-        passage.sentences.flat_map do |sentence|
-          Share.all_in(sentence)
-        end.map { |share| [share.part, share.whole] }.uniq
+        passage.sentences.flat_map { |sentence| Share.all_in(sentence) }.map { |share| [share.part, share.whole] }.uniq
       end
     end
   end

@@ -30,9 +30,7 @@ module Hobrin
         def all_in(sentence)
           found = PATTERNS.flat_map { |pattern| sentence.matches(pattern) }
                           .sort_by { |match| [match.begin(0), -match[0].size] }
-          found.reduce([]) do |kept, match|
-            kept.last && match.begin(0) < kept.last.end(0) ? kept : [*kept, match]
-          end
+          found.reduce([]) { |kept, match| kept.last && match.begin(0) < kept.last.end(0) ? kept : [*kept, match] }
                .filter_map { |match| share(sentence, match) }
         end
 

@@ -76,9 +76,7 @@ module Hobrin
 
         def question(facts)
           limit = facts[:limit] && "limit #{Narrowing::Wording.named(facts[:limit])}"
-          said = [*facts.fetch(:changes).map do |change|
-            question_change(change)
-          end, *limit].join("; ")
+          said = [*facts.fetch(:changes).map { |change| question_change(change) }, *limit].join("; ")
           said[0].to_s.upcase + said[1..].to_s
         end
 

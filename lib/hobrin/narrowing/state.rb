@@ -58,9 +58,7 @@ module Hobrin
       # The state with a limit set to a leaf, at its place or last; taken off when the leaf is nil.
       def with_limit(slot, leaf)
         placed = leaf && AppliedLimit.new(leaf:)
-        return with(limits: [*limits, placed]) if placed && limits.none? do |limit|
-          limit.slot == slot
-        end
+        return with(limits: [*limits, placed]) if placed && limits.none? { |limit| limit.slot == slot }
 
         with(limits: limits.filter_map { |limit| limit.slot == slot ? placed : limit })
       end

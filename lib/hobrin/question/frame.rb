@@ -86,9 +86,7 @@ module Hobrin
 
       # The frame with this key. Raises InputError for an unknown one.
       def self.fetch(key)
-        ALL.find do |frame|
-          frame.key == key
-        end || raise(InputError, { frame: "Choose one of the frames." })
+        ALL.find { |frame| frame.key == key } || raise(InputError, { frame: "Choose one of the frames." })
       end
     end
   end

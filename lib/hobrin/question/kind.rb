@@ -32,9 +32,7 @@ module Hobrin
 
       # The kind with this key. Raises InputError for an unknown one.
       def self.fetch(key)
-        ALL.find do |kind|
-          kind.key == key
-        end or raise InputError, { kind: "Choose one of the kinds of question." }
+        ALL.find { |kind| kind.key == key } or raise InputError, { kind: "Choose one of the kinds of question." }
       end
     end
   end

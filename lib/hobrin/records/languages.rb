@@ -9,9 +9,7 @@ module Hobrin
     module Languages
       ENTRIES = ISO_639::ISO_639_2.reject { |entry| entry.alpha3.include?("-") }
       NAMES = ENTRIES.to_h do |entry|
-        [[entry.alpha3_terminologic, entry.alpha3].find do |code|
-          !code.to_s.empty?
-        end.dup.freeze, entry.english_name.dup.freeze]
+        [[entry.alpha3_terminologic, entry.alpha3].find { |code| !code.to_s.empty? }.dup.freeze, entry.english_name.dup.freeze]
       end.freeze
       CODES = NAMES.keys.freeze
       OTHER_CODES = ENTRIES.flat_map do |entry|

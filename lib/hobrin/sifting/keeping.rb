@@ -33,9 +33,7 @@ module Hobrin
       # The traits of a paper that speak most for keeping it and against: Array of [trait, share of
       # the score], the strongest first, whichever side.
       def reasons(traits)
-        traits.filter_map do |trait, weight|
-          (place = @names[trait]) && [trait, weight * @weights[place]]
-        end
+        traits.filter_map { |trait, weight| (place = @names[trait]) && [trait, weight * @weights[place]] }
               .sort_by { |trait, share| [-share.abs, trait.to_s] }
       end
 

@@ -14,9 +14,7 @@ module Hobrin
 
       # times :: Array of Time, in order. Gives minutes as a Float, or nil.
       def self.call(times)
-        gaps = times.each_cons(2).map do |one, two|
-          two - one
-        end.select { |gap| gap.positive? && gap <= PAUSE }
+        gaps = times.each_cons(2).map { |one, two| two - one }.select { |gap| gap.positive? && gap <= PAUSE }
         gaps.size < ENOUGH ? nil : Statistics.median(gaps) / 60.0
       end
     end

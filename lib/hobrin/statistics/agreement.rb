@@ -24,9 +24,7 @@ module Hobrin
       #   ArgumentError for one that is not square, or smaller than two.
       def initialize(table)
         kinds = table.size
-        raise ArgumentError, "the table is not square" unless kinds > 1 && table.all? do |row|
-          row.size == kinds
-        end
+        raise ArgumentError, "the table is not square" unless kinds > 1 && table.all? { |row| row.size == kinds }
 
         @table = table.map { |row| row.dup.freeze }.freeze
         freeze

@@ -92,9 +92,7 @@ module Hobrin
 
         # The areas of the regions, row by row: between two edges of a row the same circles hold.
         def measured(circles)
-          low, high = circles.map { |one| one.y - one.radius }.min, circles.map do |one|
-            one.y + one.radius
-          end.max
+          low, high = circles.map { |one| one.y - one.radius }.min, circles.map { |one| one.y + one.radius }.max
           height = (high - low) / ROWS
           ROWS.times.each_with_object(Hash.new(0.0)) do |row, areas|
             lengths(circles, low + ((row + 0.5) * height)).each do |inside, length|

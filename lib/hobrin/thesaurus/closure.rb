@@ -19,9 +19,7 @@ module Hobrin
       private
 
       def below(label)
-        @below[label] ||= [label, *@children.fetch(label).flat_map do |child|
-          below(child)
-        end].uniq.freeze
+        @below[label] ||= [label, *@children.fetch(label).flat_map { |child| below(child) }].uniq.freeze
       end
     end
   end

@@ -27,12 +27,8 @@ module Hobrin
       private
 
       def labels
-        twice = @headings.group_by do |heading|
-          fold(heading.label)
-        end.values.select { |same| same.size > 1 }
-        twice.map do |one, two|
-          "“#{two.label}” is the label of two headings, #{one.label} and #{two.label}."
-        end +
+        twice = @headings.group_by { |heading| fold(heading.label) }.values.select { |same| same.size > 1 }
+        twice.map { |one, two| "“#{two.label}” is the label of two headings, #{one.label} and #{two.label}." } +
           @headings.select { |heading| heading.also_called.include?(heading.label) }
                    .map { |heading| "#{heading.label} is also called by its own label (S13)." }
       end
@@ -56,9 +52,7 @@ module Hobrin
         return if done[label]
         return "#{label} lies below itself: #{round(path, label).join(" < ")}." if path.include?(label)
 
-        found = @by_label.fetch(label).broader.filter_map do |above|
-          circle(above, [*path, label], done)
-        end.first
+        found = @by_label.fetch(label).broader.filter_map { |above| circle(above, [*path, label], done) }.first
         done[label] = true
         found
       end
@@ -67,14 +61,10 @@ module Hobrin
 
       def above_and_related
         above = Hash.new do |memo, label|
-          memo[label] = @by_label.fetch(label).broader.flat_map do |one|
-            [one, *memo[one]]
-          end.uniq
+          memo[label] = @by_label.fetch(label).broader.flat_map { |one| [one, *memo[one]] }.uniq
         end
         @headings.flat_map do |heading|
-          heading.related.select do |other|
-            above[heading.label].include?(other) || above[other].include?(heading.label)
-          end
+          heading.related.select { |other| above[heading.label].include?(other) || above[other].include?(heading.label) }
                  .map { |other| "#{heading.label} and #{other} are related, and one lies above the other (S27)." }
         end
       end

@@ -36,9 +36,7 @@ module Hobrin
         longest, *others = words.sort_by { |word| -word.size }
         found = []
         scan(" #{longest}") do |entry, _, text|
-          found << entry if found.last != entry && others.all? do |word|
-            text.include?(" #{word}".b)
-          end
+          found << entry if found.last != entry && others.all? { |word| text.include?(" #{word}".b) }
           break if found.size >= limit
         end
         found

@@ -17,11 +17,7 @@ module Hobrin
         # By first letter and length, each with the letters that it has as bits: who differs by two
         # letters has at most four letters that the other has not.
         @alike = words.group_by { |word| [word[0], word.size] }
-                      .transform_values do |some|
-          some.map do |word|
-            [word, letters(word)]
-          end.freeze
-        end.freeze
+                      .transform_values { |some| some.map { |word| [word, letters(word)] }.freeze }.freeze
         freeze
       end
 
@@ -44,9 +40,7 @@ module Hobrin
 
       # A plural or another ending of a known word is no slip.
       def known?(word)
-        [word, Text::Variants.stem(word), Text::Variants.root(word)].any? do |one|
-          @known[one]
-        end || @known["#{word}s"]
+        [word, Text::Variants.stem(word), Text::Variants.root(word)].any? { |one| @known[one] } || @known["#{word}s"]
       end
 
       def letters(word) = word.each_byte.reduce(0) { |bits, byte| bits | (1 << (byte & 31)) }

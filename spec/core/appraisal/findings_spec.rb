@@ -101,9 +101,7 @@ RSpec.describe Hobrin::Appraisal::Findings do
         paper.with(answers: answer[says], applies: { people: near })
       end
       support = some.to_h { |paper| [paper.record_id, Hobrin::Appraisal::Finding::Voice.new(speaks: :for, words:)] }
-      support.merge!(Array.new(against) do |place|
-        ["a#{place}", Hobrin::Appraisal::Finding::Voice.new(speaks: :against)]
-      end.to_h)
+      support.merge!(Array.new(against) { |place| ["a#{place}", Hobrin::Appraisal::Finding::Voice.new(speaks: :against)] }.to_h)
       found = Hobrin::Appraisal::Findings::Confidence.of(
         Hobrin::Appraisal::Finding.new(id: 1, text: "Told.", support:), some, kind: "experience"
       )

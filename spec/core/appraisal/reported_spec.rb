@@ -41,9 +41,7 @@ RSpec.describe Hobrin::Appraisal::Reported do
       expect do
         a_result(*numbers, form:, measure: (:risk_ratio if form == "estimate"))
       end.to raise_error(Hobrin::InputError) { |error|
-               expect(error.errors).to match(messages.transform_values { |words|
-                 match(words)
-               })
+               expect(error.errors).to match(messages.transform_values { |words| match(words) })
              }
     end
   end
@@ -66,9 +64,7 @@ RSpec.describe Hobrin::Appraisal::Reported do
                 "means_interval" => %w[5 4.5 5.5 50 6 5.5 6.5 50],
                 "medians_quartiles" => %w[4 5 6 50 5 6 7 50], "medians_range" => %w[1 5 9 50 2 6 9 50],
                 "medians_both" => %w[1 4 5 6 9 50 2 5 6 7 9 50], "estimate" => %w[0.5 0.3 0.8] }
-    tried = Hobrin::Appraisal::Outcome::Kind::ALL.reject do |kind|
-      kind.key == "test"
-    end.flat_map do |kind|
+    tried = Hobrin::Appraisal::Outcome::Kind::ALL.reject { |kind| kind.key == "test" }.flat_map do |kind|
       kind.measures.product(kind.forms).map do |measure, form|
         one = a_result(*numbers.fetch(form), form:, measure: (measure if form == "estimate"))
         effect = one.effect(Hobrin::Appraisal::Outcome::Measure.fetch(measure))

@@ -79,9 +79,7 @@ RSpec.describe Hobrin::Appraisal::Together do
                       a_result(5, 2, 50, 4, 2, 50, form: "means_sd", shown: "10 being worst",
                                                    turned: true))
     pool = together(scale, *ends, turned)
-    expect([pool.traps, pool.results.map do |one|
-      one.effect.round(6)
-    end]).to eq([[], [-1.0, -1.0, -1.0]])
+    expect([pool.traps, pool.results.map { |one| one.effect.round(6) }]).to eq([[], [-1.0, -1.0, -1.0]])
   end
 
   it "puts groups together that share a comparison group, as the counts and means of all" do
@@ -98,9 +96,7 @@ RSpec.describe Hobrin::Appraisal::Together do
     end
     one, two = Hobrin::Appraisal::Reported::Arms.together(small).values
     expect(one.mean - two.mean).to be_within(1e-12).of(0.000025)
-    expect do
-      Hobrin::Appraisal::Reported::Arms.together([arms.first, means.first])
-    end.to raise_error(Hobrin::InputError)
+    expect { Hobrin::Appraisal::Reported::Arms.together([arms.first, means.first]) }.to raise_error(Hobrin::InputError)
   end
 
   it "tells papers apart by group, and five hundred of them as well as two" do

@@ -32,9 +32,7 @@ RSpec.describe Hobrin::Brief::Measure do
     refused.each do |text, words|
       expect { pasted.read(text, :share) }.to raise_error(Hobrin::InputError, words)
     end
-    expect do
-      pasted.read("2026-09-07; 1; 2", :value)
-    end.to raise_error(Hobrin::InputError, /one number/)
+    expect { pasted.read("2026-09-07; 1; 2", :value) }.to raise_error(Hobrin::InputError, /one number/)
   end
 
   it "says what makes it uncountable" do

@@ -41,9 +41,7 @@ RSpec.describe Hobrin::CloseReading::MadeAs do
 
   it "says that a label and another design disagree, for labels put on honest work" do
     texts = YAML.safe_load_file("spec/fixtures/methods_told.yml")
-    verdicts = texts.reject do |row|
-      row.first == "randomized_trial"
-    end.map { |_, text| answer(text, "randomized_trial").verdict }
+    verdicts = texts.reject { |row| row.first == "randomized_trial" }.map { |_, text| answer(text, "randomized_trial").verdict }
     expect(verdicts.tally).to include(disagree: be >= 30)
     expect(answer("Methods: Wards were randomized by computer. Patients were followed for a year.",
                   "randomized_trial").verdict)

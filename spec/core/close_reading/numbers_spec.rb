@@ -28,9 +28,7 @@ RSpec.describe Hobrin::CloseReading::Numbers do
         deviation: [/\(SD (\d)\.(\d)\)/, ->(m) { "(SD #{m[1].to_i + 7}.#{m[2]})" }],
         cells: [/(\d+) true and/, ->(m) { "#{m[1].to_i + 3} true and" }],
         cost: [/, (\d+) for all/, ->(m) { ", #{m[1].to_i + 100} for all" }],
-        grim: [/rated (\d\.\d) \(SD (\d\.\d)\) in \d+/, lambda { |m|
-          "rated #{m[1]}7 (SD #{m[2]}) in 20"
-        }],
+        grim: [/rated (\d\.\d) \(SD (\d\.\d)\) in \d+/, ->(m) { "rated #{m[1]}7 (SD #{m[2]}) in 20" }],
         p_value: [/(ratio 0\.\d\d, 95% CI 0\.\d\d to 0\.[0-8]\d)(?=\.)/, ->(m) { "#{m[1]}, p = 0.41" }],
         no_p_value: [/(?<=CI 0\.\d\d to 0\.\d\d)\./, ->(_) { "; p = 1.20." }] }
     end
@@ -39,9 +37,7 @@ RSpec.describe Hobrin::CloseReading::Numbers do
       slips.each do |kind, (pattern, slip)|
         able = honest.grep(pattern).first(40)
         missed = able.reject do |text|
-          found(text.sub(pattern) do
-            slip.call(Regexp.last_match)
-          end).any? { |one| one.kind == kind }
+          found(text.sub(pattern) { slip.call(Regexp.last_match) }).any? { |one| one.kind == kind }
         end
         expect([kind, able.size, missed.first]).to match([kind, be >= 5, nil])
       end

@@ -75,12 +75,8 @@ RSpec.describe Hobrin::Edits do
       "Added words mask* to I", ->(now) { now.block("I").terms.last.id == 5 }
     ],
     "Word::AddHeading" => [
-      lambda do |e|
-        e::AddHeading.new(block: "I", label: "Delirium", narrower: true, main: true, aspects: %w[nursing cooking])
-      end,
-      "Added heading Delirium to I", lambda { |now|
-                                       now.block("I").terms.last.leaf.aspects == ["nursing"]
-                                     }
+      lambda { |e| e::AddHeading.new(block: "I", label: "Delirium", narrower: true, main: true, aspects: %w[nursing cooking]) },
+      "Added heading Delirium to I", ->(now) { now.block("I").terms.last.leaf.aspects == ["nursing"] }
     ],
     "Word::AddAuthor" => [
       ->(e) { e::AddAuthor.new(block: "I", name: "Zorvane A") },
@@ -236,22 +232,16 @@ RSpec.describe Hobrin::Edits do
       ->(now) { now.papers.first.answers[:followed].says == :no }
     ],
     "Weigh::WeighPaper" => [
-      lambda { |e|
-        e::WeighPaper.new(paper: Hobrin::Appraisal::Paper.new(record_id: "one", design: "cohort"))
-      },
+      ->(e) { e::WeighPaper.new(paper: Hobrin::Appraisal::Paper.new(record_id: "one", design: "cohort")) },
       "Weighed “Earplugs”", ->(now) { now.papers.first.design == "cohort" }
     ],
     "Weigh::WriteOutcome" => [
       ->(e) { e::WriteOutcome.new(outcome_id: nil, given: { name: "Falls", worthwhile: 2 }) },
-      "Outcome “Falls”", lambda { |now|
-                           now.weighing.outcomes.map(&:id) == [1, 2] && now.weighing.outcome(2).worthwhile.round == 2
-                         }
+      "Outcome “Falls”", lambda { |now| now.weighing.outcomes.map(&:id) == [1, 2] && now.weighing.outcome(2).worthwhile.round == 2 }
     ],
     "Weigh::DropOutcome" => [
       ->(e) { e::DropOutcome.new(outcome_id: 1) },
-      "Took away the outcome “Delirium”", lambda { |now|
-                                            now.weighing.outcomes.empty? && now.papers.first.reported.empty?
-                                          }
+      "Took away the outcome “Delirium”", lambda { |now| now.weighing.outcomes.empty? && now.papers.first.reported.empty? }
     ],
     "Weigh::PutTogether" => [
       lambda { |e|
@@ -269,9 +259,7 @@ RSpec.describe Hobrin::Edits do
                               judgement: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1,
                                                                                    why: "nobody was unaware"))
       },
-      "“Delirium”, risk of bias: −1, since nobody was unaware", lambda { |now|
-                                                                  now.weighing.outcome(1).judgements.keys == [:bias]
-                                                                }
+      "“Delirium”, risk of bias: −1, since nobody was unaware", lambda { |now| now.weighing.outcome(1).judgements.keys == [:bias] }
     ],
     "Weigh::ReportResult" => [
       lambda { |e|
@@ -279,21 +267,15 @@ RSpec.describe Hobrin::Edits do
                             given: { outcome_id: 1, form: "estimate", measure: :risk_ratio,
                                      typed: { value: "0,8", low: "0.6", high: "1.1" } })
       },
-      "Numbers for “Delirium” of “Earplugs”", lambda { |now|
-                                                now.papers.first.reported.map(&:number) == [1, 2]
-                                              }
+      "Numbers for “Delirium” of “Earplugs”", ->(now) { now.papers.first.reported.map(&:number) == [1, 2] }
     ],
     "Weigh::DropResult" => [
       ->(e) { e::DropResult.new(record_id: "one", number: 1) },
-      "Took away the numbers for “Delirium” of “Earplugs”", lambda { |now|
-                                                              now.papers.first.reported.empty?
-                                                            }
+      "Took away the numbers for “Delirium” of “Earplugs”", ->(now) { now.papers.first.reported.empty? }
     ],
     "Weigh::CountResult" => [
       ->(e) { e::CountResult.new(record_id: "one", number: 1, counts: false) },
-      "Not counted for “Delirium”: “Earplugs”", lambda { |now|
-                                                  now.papers.first.result(1).aside == :by_hand
-                                                }
+      "Not counted for “Delirium”: “Earplugs”", ->(now) { now.papers.first.result(1).aside == :by_hand }
     ],
     "Weigh::SettleTrap" => [
       ->(e) { e::SettleTrap.new(record_id: "one", number: 1, trap: :turned, mend: true) },
@@ -313,9 +295,7 @@ RSpec.describe Hobrin::Edits do
     ],
     "Weigh::JudgeFinding" => [
       ->(e) { e::JudgeFinding.new(finding_id: 1, component: :adequacy, judgement: nil) },
-      "“Night is loud.”, whether there is enough: as proposed", lambda { |now|
-                                                                  now.weighing.finding(1).judgements.empty?
-                                                                }
+      "“Night is loud.”, whether there is enough: as proposed", lambda { |now| now.weighing.finding(1).judgements.empty? }
     ],
     "Act::Deliberate" => [
       lambda { |e|
@@ -334,18 +314,14 @@ RSpec.describe Hobrin::Edits do
     ],
     "Act::WriteBrief" => [
       ->(e) { e::WriteBrief.new(conclusion: "Yes.", plan: { where: "Bay 1" }) },
-      "Wrote the conclusion and the change plan", lambda { |now|
-                                                    [now.conclusion, now.plan.where] == ["Yes.", "Bay 1"]
-                                                  }
+      "Wrote the conclusion and the change plan", ->(now) { [now.conclusion, now.plan.where] == ["Yes.", "Bay 1"] }
     ],
     "Act::PlanSteps" => [
       lambda { |e|
         e::PlanSteps.new(needs: { stops: "Lights" }, steps: [Hobrin::Brief::Step.new(what: "Ask", done: true)],
                          cycles: [Hobrin::Brief::Cycle.new(plan: "One night")])
       },
-      "Planned 1 steps, 1 done, and 1 small cycles", lambda { |now|
-                                                       now.plan.stops == "Lights" && now.acting.cycles.one?
-                                                     }
+      "Planned 1 steps, 1 done, and 1 small cycles", lambda { |now| now.plan.stops == "Lights" && now.acting.cycles.one? }
     ],
     "Act::Sign" => [
       ->(e) { e::Sign.new(name: " A  nurse ") },

@@ -74,9 +74,7 @@ RSpec.describe Hobrin::Exchange, :outside do
 
   it "refuses document types, entities and files that break off, one entry at a time" do
     head = "<!DOCTYPE c [<!ENTITY x SYSTEM \"file:///etc/passwd\"><!ENTITY l \"#{"y" * 40}\">]>"
-    expect do
-      described_class.read("#{head}#{marcxml}", format: :marcxml)
-    end.to raise_error(Hobrin::InputError, /document type/)
+    expect { described_class.read("#{head}#{marcxml}", format: :marcxml) }.to raise_error(Hobrin::InputError, /document type/)
     inner = marcxml.sub("<leader>", "<!DOCTYPE a [<!ENTITY e \"x\">]><leader>")
     found, refused = described_class.read(inner, format: :marcxml)
     expect([found.size, refused.size]).to eq([149, 1])

@@ -45,9 +45,7 @@ RSpec.describe Hobrin::Exchange, :slow do
 
   def hostile(random, place)
     text = lambda {
-      "x#{Array.new(random.rand(1..9)) do
-        signs.sample(random:)
-      end.join}".gsub(/ +/, " ").strip
+      "x#{Array.new(random.rand(1..9)) { signs.sample(random:) }.join}".gsub(/ +/, " ").strip
     }
     word = -> { text.call.delete(";,*/").squeeze(" ").strip }
     authors = Array.new(random.rand(1..3)) do

@@ -23,9 +23,7 @@ RSpec.describe Hobrin::Sifting::Keeping do
   it "comes near to what scikit-learn finds at the end, and orders as it does" do
     keeping = described_class.new(LikenessMaterial.examples)
     names = LikenessMaterial.examples.flat_map { |traits, _| traits.keys }.uniq
-    best = keeping.loss(names.map do |name|
-      outside.fetch("weights").fetch(name.to_s)
-    end, outside.fetch("bias"))
+    best = keeping.loss(names.map { |name| outside.fetch("weights").fetch(name.to_s) }, outside.fetch("bias"))
     expect(keeping.slope(names.map do |name|
       outside.fetch("weights").fetch(name.to_s)
     end, outside.fetch("bias")).flatten.map(&:abs).max)
@@ -41,9 +39,7 @@ RSpec.describe Hobrin::Sifting::Keeping do
 
   it "says what speaks for a paper and against, and learns from at most so many" do
     keeping = described_class.new([[{ plug: 1.0 }, true], [{ cream: 1.0 }, false]])
-    expect(keeping.reasons({ plug: 0.5, cream: 0.4, new: 1.0 }).map do |word, share|
-      [word, share.positive?]
-    end)
+    expect(keeping.reasons({ plug: 0.5, cream: 0.4, new: 1.0 }).map { |word, share| [word, share.positive?] })
       .to eq([[:plug, true], [:cream, false]])
     many = described_class.new(Array.new(900) { |number| [{ a: 1.0 }, number < 200] })
     expect(many.call({ a: 1.0 })).to be_within(0.02).of(0.5)
@@ -57,16 +53,12 @@ RSpec.describe Hobrin::Sifting::Stopping do
     40.times do
       chances = Array.new(random.rand(1..9)) { random.rand }
       cases = [true, false].repeated_permutation(chances.size).map do |kept|
-        [kept.count(true), chances.zip(kept).map do |chance, keep|
-          keep ? chance : 1 - chance
-        end.reduce(:*)]
+        [kept.count(true), chances.zip(kept).map { |chance, keep| keep ? chance : 1 - chance }.reduce(:*)]
       end
       stopping = described_class.new(chances)
       upto = ->(count) { cases.sum { |number, chance| number <= count ? chance : 0 } }
       expect(stopping.none).to be_within(1e-12).of(upto[0])
-      expect(stopping.expected).to be_within(1e-9).of(cases.sum { |number, chance|
-        number * chance
-      })
+      expect(stopping.expected).to be_within(1e-9).of(cases.sum { |number, chance| number * chance })
       expect([upto[stopping.low],
               upto[stopping.high]]).to match([be >= 0.05 - 1e-9, be >= 0.95 - 1e-9])
       expect(upto[stopping.high - 1]).to be < 0.95
@@ -87,14 +79,10 @@ RSpec.describe Hobrin::Sifting::Threads do
     60.times do
       size = random.rand(3..30)
       cites = (0...size).to_h do |one|
-        [record_id(one), (0...one).to_a.sample(random.rand(0..3), random:).map do |two|
-          record_id(two)
-        end]
+        [record_id(one), (0...one).to_a.sample(random.rand(0..3), random:).map { |two| record_id(two) }]
       end
       neighbours = cites.keys.to_h do |id|
-        [id, cites[id] | cites.select { |_, cited|
-          cited.include?(id)
-        }.keys]
+        [id, cites[id] | cites.select { |_, cited| cited.include?(id) }.keys]
       end
       from = cites.keys.sample(random.rand(1..4), random:)
       known = [*from, *cites.keys.sample(random.rand(0..3), random:)]

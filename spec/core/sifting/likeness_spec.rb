@@ -48,9 +48,7 @@ RSpec.describe Hobrin::Store::Alike, :sample do
         expect(like).to be_within(1e-9).of(likeness.cosine(all.fetch(record),
                                                            likeness.vector(other)))
       end
-      plain = all.except(record).max_by(10) do |_, vector|
-        likeness.cosine(all.fetch(record), vector)
-      end.map { |other, _| other.id }
+      plain = all.except(record).max_by(10) { |_, vector| likeness.cosine(all.fetch(record), vector) }.map { |other, _| other.id }
       (plain & near.map { |other, _| other.id }).size
     end
     expect(found.sum.fdiv(150)).to be >= 0.93

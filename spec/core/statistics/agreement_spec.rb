@@ -52,9 +52,7 @@ RSpec.describe Hobrin::Statistics::Agreement do
       turned = described_class.new(table.reverse.map(&:reverse))
       %i[none linear quadratic].each do |weighting|
         kappa = agreement.kappa(weighting)
-        expect([described_class.new(table.transpose), turned].map do |one|
-          one.kappa(weighting).value
-        end)
+        expect([described_class.new(table.transpose), turned].map { |one| one.kappa(weighting).value })
           .to all(close(kappa.value))
         expect(kappa.interval.low).to be <= kappa.value
       end
@@ -79,9 +77,7 @@ RSpec.describe Hobrin::Statistics::Agreement do
     alike = described_class.new([[9, 0], [0, 0]])
     expect([alike.share, alike.kappa, alike.adjusted.value, alike.ac1.value, alike.prevalence]).to eq([1, nil, 1, 1, 1])
     [[], [[1]], [[1, 2], [3]]].each do |table|
-      expect do
-        described_class.new(table)
-      end.to raise_error(ArgumentError)
+      expect { described_class.new(table) }.to raise_error(ArgumentError)
     end
   end
 end

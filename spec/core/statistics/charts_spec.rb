@@ -7,16 +7,12 @@ RSpec.describe "Charts in time" do
   # fewer than 8 crossings (from memory). The others by whole numbers of ways, anew.
   it "knows the longest run and the fewest crossings that chance allows, for 10 to 60 values" do
     choose = lambda { |all, some|
-      some.zero? ? 1 : (1..some).reduce(1) do |ways, one|
-        ways * (all - some + one) / one
-      end
+      some.zero? ? 1 : (1..some).reduce(1) { |ways, one| ways * (all - some + one) / one }
     }
     (10..60).each do |useful|
       throws = useful - 1
       fewest = (0..throws).find do |count|
-        Rational((0..count).sum do |some|
-          choose[throws, some]
-        end, 2**throws) >= Rational(1, 20)
+        Rational((0..count).sum { |some| choose[throws, some] }, 2**throws) >= Rational(1, 20)
       end
       expect([useful, s::RunChart.crossings_limit(useful)]).to eq([useful, fewest])
       expect(s::RunChart.longest_limit(useful)).to eq((Math.log(useful) / Math.log(2)).round + 3)
@@ -84,9 +80,7 @@ RSpec.describe "Charts in time" do
   it "finds a change that is planted, and seldom one that is not" do
     random = Random.new(17)
     weeks = ->(risk) { Array.new(24) { [Array.new(40) { random.rand < risk }.count(true), 40] } }
-    noise, change = Array.new(200) do
-      [weeks[0.3], weeks[0.3].first(12) + weeks[0.12].first(12)]
-    end.transpose
+    noise, change = Array.new(200) { [weeks[0.3], weeks[0.3].first(12) + weeks[0.12].first(12)] }.transpose
     found = lambda do |series|
       values = series.map { |events, people| events.fdiv(people) }
       s::RunChart.new(values.last(12),

@@ -36,11 +36,7 @@ RSpec.describe Hobrin::Statistics::Circles do
     places = sets.each_index.to_a
     keys = (1..places.size).flat_map { |size| places.combination(size).to_a }
     keys.to_h do |key|
-      [key, sets.flatten.uniq.count do |number|
-              places.select do |place|
-                sets[place].include?(number)
-              end == key
-            end]
+      [key, sets.flatten.uniq.count { |number| places.select { |place| sets[place].include?(number) } == key }]
     end
   end
 end

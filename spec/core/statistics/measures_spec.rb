@@ -7,9 +7,7 @@ RSpec.describe "Measures" do
   outside = JSON.parse(File.read(File.expand_path("../../fixtures/metafor/measures.json", __dir__)))
 
   def near(value, by = 1e-6)
-    value.is_a?(Array) ? value.map do |one|
-      near(one, by)
-    end : be_within(by * [1.0, value.abs].max).of(value)
+    value.is_a?(Array) ? value.map { |one| near(one, by) } : be_within(by * [1.0, value.abs].max).of(value)
   end
 
   def ends(interval) = [interval.estimate, interval.low, interval.high]
@@ -109,9 +107,7 @@ RSpec.describe "Measures" do
           made = [s::ReadyMade.from_interval(value, low, high, ratio:),
                   s::ReadyMade.from_error(value, result.error, ratio:)]
           made << s::ReadyMade.from_p(value, p_value, ratio:) if p_value.between?(1e-12, 0.9)
-          expect(made.flat_map do |one|
-            [one.effect, one.variance]
-          end).to match(near([result.effect, result.variance] * made.size))
+          expect(made.flat_map { |one| [one.effect, one.variance] }).to match(near([result.effect, result.variance] * made.size))
         end
       end
     end

@@ -41,9 +41,7 @@ RSpec.describe "Pooling" do
       set["fits"].each do |how, said|
         pooled = pool(some, how)
         figures = %w[estimate error low high statistic p tau2 i2 q q_p weights]
-        expect([how, figures.map do |figure|
-          pooled.public_send(figure)
-        end]).to match([how, near(said.values_at(*figures))])
+        expect([how, figures.map { |figure| pooled.public_send(figure) }]).to match([how, near(said.values_at(*figures))])
         next unless said["tau2_interval"]
 
         expect(pooled.prediction).to match(near(said["prediction"]))

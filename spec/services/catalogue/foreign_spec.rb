@@ -92,9 +92,7 @@ RSpec.describe Hobrin::Catalogue::Sru, :outside, :slow do
                               *asked, "quit")
         expect(out.scan(/: (\d+) hits/).flatten.map(&:to_i)).to eq(counts)
         lines = ["sru get 1.2", "open http://127.0.0.1:#{port}/sru", "querytype cql", "format xml",
-                 *texts.first(20).map do |text|
-                   "find #{text}"
-                 end, "quit"]
+                 *texts.first(20).map { |text| "find #{text}" }, "quit"]
         told, = Open3.capture2e("yaz-client", stdin_data: "#{lines.join("\n")}\n")
         expect(told.scan(/Number of hits: (\d+)/).flatten.map(&:to_i)).to eq(counts.first(20))
       end

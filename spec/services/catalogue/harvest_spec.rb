@@ -38,9 +38,7 @@ RSpec.describe "Harvesting", :outside do
         expect(client.list_metadata_formats.map(&:prefix)).to eq(%w[oai_dc mods marcxml])
         %w[oai_dc mods marcxml].each do |metadata_prefix|
           all = client.list_records(metadata_prefix:).full.to_a
-          expect([metadata_prefix, all.map do |one|
-            one.header.identifier
-          end.uniq.size, all.size]).to eq([metadata_prefix, 451, 451])
+          expect([metadata_prefix, all.map { |one| one.header.identifier }.uniq.size, all.size]).to eq([metadata_prefix, 451, 451])
           expect(all.select(&:deleted?).map { |one| one.header.identifier }).to eq(["oai:hobrin:gone"])
           expect(all.first.metadata.to_s).to include("Night paper 0 &amp; more &lt;b&gt;")
         end

@@ -144,9 +144,7 @@ RSpec.describe Hobrin::Services::KeepBackup do
       [1, 2].map { described_class.new(own, home).daily(folder, keep: 7) }
     end
     expect(days.map(&:last)).to all(be_nil)
-    expect(folder.children.map { |one| one.basename.to_s }.sort).to eq((3..9).map { |day|
-      "2026-12-0#{day}"
-    })
+    expect(folder.children.map { |one| one.basename.to_s }.sort).to eq((3..9).map { |day| "2026-12-0#{day}" })
   end
 
   it "passes the library on to another home, and refuses one that is not as it was laid out" do

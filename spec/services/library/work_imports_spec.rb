@@ -111,9 +111,7 @@ RSpec.describe Hobrin::Services::WorkImports do
         kill_at_work(context, random.rand(0.4..1.3))
       end
       described_class.new(context).call
-      expect(context.library.imports.all.map do |one|
-        one.to_h.slice(:state, :entries, :known).values
-      end.uniq)
+      expect(context.library.imports.all.map { |one| one.to_h.slice(:state, :entries, :known).values }.uniq)
         .to eq([["done", 4_200, 0]])
       expect(whole(context)).to eq(plain(texts))
     end

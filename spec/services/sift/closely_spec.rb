@@ -16,21 +16,13 @@ RSpec.describe "A paper read closely", :sample do
     records = context.library.records_by_id(ids)
     papers = records.to_h { |record| [record.id.delete_prefix(key("")), closely(record.id)] }
     expect(records.select(&:retracted?).map(&:id)).to eq([key("retracted-2020")])
-    expect(papers.select do |_, paper|
-      paper.label&.key == "protocol"
-    end.keys).to eq(["protocol-2025"])
-    expect(papers.select do |_, paper|
-      paper.double_of
-    end.keys).to eq(["other-source:trial-2019-mask"])
-    expect(papers.select do |_, paper|
-      paper.made_as.verdict == :disagree
-    end.keys).to eq(["label-2019"])
+    expect(papers.select { |_, paper| paper.label&.key == "protocol" }.keys).to eq(["protocol-2025"])
+    expect(papers.select { |_, paper| paper.double_of }.keys).to eq(["other-source:trial-2019-mask"])
+    expect(papers.select { |_, paper| paper.made_as.verdict == :disagree }.keys).to eq(["label-2019"])
     expect(papers.select { |_, paper| paper.disagreements.any? }.keys).to eq(["trial-2017-surgery"])
     expect(papers.fetch("trial-2021").reports.map(&:id)).to eq([key("trial-2021-again")])
     expect(papers.fetch("trial-2021-again").reports.map(&:id)).to eq([key("trial-2021")])
-    expect(papers.select do |_, paper|
-      paper.full
-    end.keys).to match_array(%w[trial-2021 label-2019 trial-2017-surgery])
+    expect(papers.select { |_, paper| paper.full }.keys).to match_array(%w[trial-2021 label-2019 trial-2017-surgery])
   end
 
   it "reads a kept full text where the abstract does not tell how a work was made" do
@@ -55,9 +47,7 @@ RSpec.describe "A paper read closely", :sample do
     expect { edit(several[:unsure], id: 5, seen:) }.to raise_error(Hobrin::ConflictError)
     undo(id: 5)
     expect(inquiry(5).decisions).to eq([])
-    expect do
-      edit(several[:keep, [key("retracted-2020")]])
-    end.to raise_error(Hobrin::InputError, /was retracted/)
+    expect { edit(several[:keep, [key("retracted-2020")]]) }.to raise_error(Hobrin::InputError, /was retracted/)
     expect do
       edit(several[:drop, [key("trial-2021")],
                    reason: "Because"])
@@ -70,9 +60,7 @@ RSpec.describe "A paper read closely", :sample do
     reasons = %w[pico spider spice eclipse].map { |frame| Hobrin::Sifting::Reasons.for(frame).first(2) }
     expect(reasons).to eq([["Other people", "Other intervention"], ["Other sample", "Other phenomenon"],
                            ["Other setting", "Other perspective"], ["Other expectation", "Other client group"]])
-    expect(Hobrin::Question::Frame::ALL.map do |frame|
-      Hobrin::Sifting::Reasons.for(frame.key).size
-    end).to all(be <= 9)
+    expect(Hobrin::Question::Frame::ALL.map { |frame| Hobrin::Sifting::Reasons.for(frame.key).size }).to all(be <= 9)
   end
 
   it "learns the order anew after each decision, hides nothing, and says when it is too early" do

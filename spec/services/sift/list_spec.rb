@@ -11,9 +11,7 @@ RSpec.describe "The list of papers on Sift" do
 
     # The rung of a record by its own labels: nothing of how the ladder goes about it.
     def rung_of(record, kind)
-      designs = Hobrin::Appraisal::Design::ALL.select do |one|
-        one.types.intersect?(record.types)
-      end.map(&:key)
+      designs = Hobrin::Appraisal::Design::ALL.select { |one| one.types.intersect?(record.types) }.map(&:key)
       return "aside" if record.retracted? || designs.include?("protocol")
       return "summaries" if designs.include?("guideline")
       return "reviews" if designs.include?("systematic_review")
@@ -25,9 +23,7 @@ RSpec.describe "The list of papers on Sift" do
         designs.include?("cross_sectional") ? "own-2" : "unplaced"
       else
         table = Hobrin::Appraisal::Level.by_design(kind)
-        designs.filter_map do |key|
-          table[key]
-        end.min.then { |level| level ? "level-#{level}" : "unplaced" }
+        designs.filter_map { |key| table[key] }.min.then { |level| level ? "level-#{level}" : "unplaced" }
       end
     end
 
@@ -103,9 +99,7 @@ RSpec.describe "The list of papers on Sift" do
         expect(list(rung: step.rung.key).call.total).to eq(step.rung.papers.size)
       end
       found = list(find: "earplug*").call.records
-      expect(found).to eq(all.select { |one|
-        [one.title, one.abstract, *one.keywords].join(" ").match?(/\bearplug/i)
-      })
+      expect(found).to eq(all.select { |one| [one.title, one.abstract, *one.keywords].join(" ").match?(/\bearplug/i) })
       refused = list(find: "*").call
       expect([refused.refused.to_s.empty?, refused.total]).to eq([false, all.size])
       expect(list(find: "zebra").call).to have_attributes(open: nil, records: [])
@@ -115,9 +109,7 @@ RSpec.describe "The list of papers on Sift" do
       choices = list.read_first
       order = list.ladder.map { |step| step.rung.key }
       expect(choices.size).to eq(3)
-      expect(choices.map { |one| order.index(one.rung.key) }).to eq(choices.map { |one|
-        order.index(one.rung.key)
-      }.sort)
+      expect(choices.map { |one| order.index(one.rung.key) }).to eq(choices.map { |one| order.index(one.rung.key) }.sort)
       expect(choices.map(&:record)).to all(satisfy { |record| !record.retracted? })
       choices.select(&:newest).each do |one|
         years = list(rung: one.rung.key).call.records.map(&:year)

@@ -21,12 +21,8 @@ RSpec.describe "Citations around papers", :sample do
 
   it "are those that the records name, from both ends" do
     ids = plain.keys.sample(80, random: Random.new(2))
-    expect(library.citations.cited_by(ids).transform_values(&:sort)).to eq(ids.to_h { |id|
-      [id, plain[id].sort]
-    })
-    expect(library.citations.citing(ids).transform_values(&:sort)).to eq(ids.to_h { |id|
-      [id, cited_by.fetch(id, []).sort]
-    })
+    expect(library.citations.cited_by(ids).transform_values(&:sort)).to eq(ids.to_h { |id| [id, plain[id].sort] })
+    expect(library.citations.citing(ids).transform_values(&:sort)).to eq(ids.to_h { |id| [id, cited_by.fetch(id, []).sort] })
     both = [plain, cited_by].map { |all| all.fetch(key("trial-2021")).size }
     expect(library.citations.counts(library.record(key("trial-2021")))).to eq(both)
   end

@@ -45,9 +45,7 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample, :slow do
     expect(items.map { |item| item["number"] }).to eq((1..16).to_a)
     expect(items.select { |item| item["filled"] }.map { |item| item["name"] }).to eq(filled.keys)
     filled.each do |name, words|
-      expect(items.find do |item|
-        item["name"] == name
-      end["text"]).to include(words)
+      expect(items.find { |item| item["name"] == name }["text"]).to include(words)
     end
     as_published = context.filters.kinds.flat_map { |kind| context.filters.of_kind(kind) }.find(&:as_published?)
     Hobrin::Services::ChangeFilter.new(context).published(1, as_published.filter.label)

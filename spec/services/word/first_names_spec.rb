@@ -19,9 +19,7 @@ RSpec.describe Hobrin::Retrieval::FirstNames, :sample do
                                              __dir__)).values.flat_map(&:to_a)
     found = marked.flat_map do |phrase, kept|
       offers(phrase).first(3).map do |offer|
-        kept.map do |name|
-          plain(name)
-        end.include?(plain(offer.leaf.label))
+        kept.map { |name| plain(name) }.include?(plain(offer.leaf.label))
       end
     end
     share = (100.0 * found.count(true) / found.size).round
@@ -41,14 +39,10 @@ RSpec.describe Hobrin::Retrieval::FirstNames, :sample do
 
   it "reads what was misspelled or cut short as it was meant" do
     expect(offers("delerium").first.leaf.label).to eq("Delirium")
-    expect(offers("UTIs").map do |offer|
-      offer.leaf.label
-    end).to include("Urinary Infection", "urinary tract infection*")
+    expect(offers("UTIs").map { |offer| offer.leaf.label }).to include("Urinary Infection", "urinary tract infection*")
     expect(offers("muscle loss").map { |offer| offer.leaf.label }).not_to include(match(/length/i))
     slips = Hobrin::Question::Slips.new(context.thesaurus, context.dictionary) { false }
-    expect(slips.call("Gran's diabetis and her boxes of morphene").map do |one|
-      [one.word, one.meant]
-    end)
+    expect(slips.call("Gran's diabetis and her boxes of morphene").map { |one| [one.word, one.meant] })
       .to eq([%w[diabetis diabetes], %w[morphene morphine]])
   end
 end

@@ -10,9 +10,7 @@ RSpec.describe Hobrin::Store::Inquiries, :sample, :slow do
       filter = strategies.pick([Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
                                 Hobrin::Strategy::OwnFilter.new(title: "Mine",
                                                                 tree: strategies.tree)])
-      limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map do |leaf|
-        placed(leaf)
-      end + strategies.limits
+      limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map { |leaf| placed(leaf) } + strategies.limits
       tree = Hobrin::Strategy::LineNotation.read("3 not (4 or 5)")
       lines = [Hobrin::Strategy::NamedLine.new(name: "mine", tree:)]
       rest = { order: %w[O P], included_ids: ["10.5555/x"], aim: Hobrin::Narrowing::Aim.new(from: 1, to: 9) }

@@ -38,9 +38,7 @@ RSpec.describe Hobrin::Store::Imports do
              %w[Noise Sleep Light].map { |label| Hobrin::Strategy::Heading.new(label:) } +
              [Hobrin::Strategy::Author.new(family: "vendrillon", initials: "")]
     facets = %i[year journal].to_h do |name|
-      [name, index.sets(name).transform_values(&ids).reject do |_, some|
-        some.empty?
-      end]
+      [name, index.sets(name).transform_values(&ids).reject { |_, some| some.empty? }]
     end
     records = library.newest(index.everything, limit: 500).to_h do |record|
       [record.id, [record.keywords, record.headings.map(&:label).sort]]

@@ -21,9 +21,7 @@ RSpec.describe Hobrin::Store::Index, :small_sample do
     before = Sequel::DATABASES.dup
     with_home do |fresh|
       fresh.library.now
-      expect((Sequel::DATABASES - before).map do |db|
-        db.pool.max_size
-      end).to eq([Hobrin::Boot::THREADS] * 3)
+      expect((Sequel::DATABASES - before).map { |db| db.pool.max_size }).to eq([Hobrin::Boot::THREADS] * 3)
     end
     demo = File.read(File.expand_path("../../../config/demo.rb", __dir__))
     expect(demo).to include("config.threads 1, Boot::THREADS")

@@ -31,9 +31,7 @@ RSpec.describe "Words of the library" do
     random = Random.new(2026)
     text = -> { "x#{Array.new(random.rand(3..14)) { hostile.sample(random:) }.join}" }
     records = Array.new(150) do |place|
-      a_record(id: "r#{place}", title: text.call, abstract: text.call, keywords: Array.new(2) do
-        text.call
-      end)
+      a_record(id: "r#{place}", title: text.call, abstract: text.call, keywords: Array.new(2) { text.call })
     end
     evaluator_over(records) do |evaluator, context|
       stored = context.library.records_by_id(records.map(&:id))
@@ -59,9 +57,7 @@ RSpec.describe "Words of the library" do
     typed = { 1 => %w[co2 CO₂], 2 => %w[SpO2 spo₂], 3 => %w[m2], 4 => %w[5-HT3 5-HT₃], 5 => %w[½], 6 => %w[II Ⅱ],
               7 => %w[first], 8 => %w[ύπνος], 9 => %w[отдых елка ёлка йод], 10 => %w[がん], 11 => %w[수면],
               12 => %w[ผู้ป่วย], 13 => %w[strasse STRASSE], 14 => %w[softer] }
-    evaluator_over(titles.each_with_index.map do |title, place|
-      a_record(id: place.to_s, title:)
-    end) do |evaluator|
+    evaluator_over(titles.each_with_index.map { |title, place| a_record(id: place.to_s, title:) }) do |evaluator|
       typed.each do |number, ways|
         ways.each { |one| expect([one, evaluator.call(words(one)).to_a]).to eq([one, [number]]) }
       end

@@ -22,9 +22,7 @@ module Hobrin
       #   included
       def entries(after:, limit:, from: nil, till: nil)
         all = between(there.union(went_away, all: true, from_self: true), from, till)
-        all.where do
-          number > after
-        end.order(:number).limit(limit).map { |row| Entry.new(**row, gone: row[:gone] == 1) }
+        all.where { number > after }.order(:number).limit(limit).map { |row| Entry.new(**row, gone: row[:gone] == 1) }
       end
 
       # The entry of one id, or nil.

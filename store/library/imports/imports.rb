@@ -110,9 +110,7 @@ module Hobrin
         numbers = ids.each_slice(5_000).flat_map do |some|
           @db[:records].where(Membership.of(:id, some)).select_map(:number)
         end
-        @db[:import_known].insert_conflict.multi_insert(numbers.map do |number|
-          { import_id: id, number: }
-        end)
+        @db[:import_known].insert_conflict.multi_insert(numbers.map { |number| { import_id: id, number: } })
       end
 
       def keep_refusals(id, refusals)

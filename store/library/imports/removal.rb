@@ -39,9 +39,7 @@ module Hobrin
       def words(range)
         range.each_slice(BATCH).sum do |numbers|
           rows = @db[:records].where(number: numbers.first..numbers.last).select_map(%i[number csl])
-          forget_words(rows.map do |number, csl|
-            [number, Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))]
-          end)
+          forget_words(rows.map { |number, csl| [number, Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true))] })
           rows.size
         end
       end

@@ -62,9 +62,7 @@ module Hobrin
       private
 
       def known(ids)
-        ids.each_slice(500).flat_map do |some|
-          @db[:records].where(id: some).select_map(:id)
-        end.to_h { |id| [id, true] }
+        ids.each_slice(500).flat_map { |some| @db[:records].where(id: some).select_map(:id) }.to_h { |id| [id, true] }
       end
 
       def gathered(ids, pairs)

@@ -34,13 +34,9 @@ module Hobrin
       # Only letters and digits, in quotation marks: nothing is read as syntax.
       def quoted(phrase)
         words = Text::Tokens.masked(phrase)
-        return if words.empty? || words.any? do |word|
-          word.delete_suffix("*").match?(/[*?]/) || word == "*"
-        end
+        return if words.empty? || words.any? { |word| word.delete_suffix("*").match?(/[*?]/) || word == "*" }
 
-        "\"#{words.map do |word|
-          word.delete_suffix("*")
-        end.join(" ")}\"#{" *" if words.last.end_with?("*")}"
+        "\"#{words.map { |word| word.delete_suffix("*") }.join(" ")}\"#{" *" if words.last.end_with?("*")}"
       end
     end
   end

@@ -60,9 +60,7 @@ module Hobrin
       def near(leaf)
         groups = phrases(leaf.left).product(phrases(leaf.right))
         refuse if groups.size > MOST_SPELLINGS
-        query = groups.map do |left, right|
-          "NEAR(#{left} #{right}, #{leaf.distance - 1})"
-        end.join(" OR ")
+        query = groups.map { |left, right| "NEAR(#{left} #{right}, #{leaf.distance - 1})" }.join(" OR ")
         plain, read = leaf.fields.partition { |field| plainly_near?(leaf, field) }
         found = plain.empty? ? Records::RecordSet.empty : matching(plain, query)
         read.empty? ? found : found | confirmed(leaf.with(fields: read), query)
@@ -88,9 +86,7 @@ module Hobrin
       # end is its own.
       def phrases(text)
         *before, last = text.split.map { |token| Text::Mask.new(token) }
-        choices = [*before.map do |mask|
-          spelled(mask)
-        end, last.beginning? ? [last.stem] : spelled(last)]
+        choices = [*before.map { |mask| spelled(mask) }, last.beginning? ? [last.stem] : spelled(last)]
         refuse if choices.reduce(1) { |product, words| product * words.size } > MOST_SPELLINGS
         return [NOWHERE] if choices.any?(&:empty?)
 

@@ -54,9 +54,7 @@ module Hobrin
           def choices = sources.map { |one| [one.name, path(one), one == chosen] }
 
           def chosen
-            @chosen ||= sources.find do |one|
-              one.id == @page.fields.number(:source)
-            end || sources.first
+            @chosen ||= sources.find { |one| one.id == @page.fields.number(:source) } || sources.first
           end
 
           def query = plan.query
@@ -107,9 +105,7 @@ module Hobrin
             same = fresh.lines[0...-1].map(&:name) == asked.lines.map(&:name)
             return {} unless same
 
-            fresh.lines.zip(asked.lines).to_h do |line, before|
-              [line.number, (before.text if before&.by_hand)]
-            end.compact
+            fresh.lines.zip(asked.lines).to_h { |line, before| [line.number, (before.text if before&.by_hand)] }.compact
           end
 
           def row(line)

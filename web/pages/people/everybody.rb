@@ -29,9 +29,7 @@ module Hobrin
           def rows
             @overview.people.map do |person|
               Row.new(**person.to_h.slice(:id, :name, :login, :runs), guarded: @overview.guarded.include?(person.id),
-                                                                      places: wards.map do |ward|
-                                                                        [ward, person.wards[ward.id]]
-                                                                      end)
+                                                                      places: wards.map { |ward| [ward, person.wards[ward.id]] })
             end
           end
 

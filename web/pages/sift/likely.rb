@@ -25,9 +25,7 @@ module Hobrin
           # What speaks for keeping the open paper and against: [for, against], each a text.
           def speaks(record)
             reasons = @likeliest.reasons(record).select { |trait, _| telling?(trait) }
-            [reasons.select { |_, share| share.positive? }, reasons.select do |_, share|
-              share.negative?
-            end]
+            [reasons.select { |_, share| share.positive? }, reasons.select { |_, share| share.negative? }]
               .map { |some| some.first(WORDS).map { |trait, _| words(trait) }.join(", ") }
           end
 

@@ -52,9 +52,7 @@ module Hobrin
           def sections
             groups = close.passage.sentences.chunk_while { |one, two| one.section == two.section }
             groups.map do |some|
-              Section.new(name: NAMES.fetch(some.first.section, ""), sentences: some.map do |one|
-                told(one)
-              end)
+              Section.new(name: NAMES.fetch(some.first.section, ""), sentences: some.map { |one| told(one) })
             end
           end
 

@@ -46,9 +46,7 @@ module Hobrin
             total = @page.inquiry.rounds[round.number - 1].found_ids.size
             heading = "Round #{round.number}: from #{@page.count_of(round.from,
                                                                     "paper")}, #{@page.number(total)} found"
-            Round.new(heading:, papers: round.found.map do |tied|
-              found(tied)
-            end, more: total - round.found.size)
+            Round.new(heading:, papers: round.found.map { |tied| found(tied) }, more: total - round.found.size)
           end
 
           def found(tied)

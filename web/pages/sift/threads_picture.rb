@@ -58,9 +58,7 @@ module Hobrin
 
           # Papers of one year on one rung stand beside each other.
           def marks
-            @marks ||= @shown.group_by do |mark|
-              [year(mark.record), row(mark.record)]
-            end.flat_map do |(year, row), some|
+            @marks ||= @shown.group_by { |mark| [year(mark.record), row(mark.record)] }.flat_map do |(year, row), some|
               some.each_with_index.map { |mark, place| mark_at(mark, year, row, place, some.size) }
             end
           end
@@ -86,9 +84,7 @@ module Hobrin
           def year(record) = record.year || years.first
 
           def years
-            @years ||= @shown.filter_map do |mark|
-              mark.record.year
-            end.then { |all| all.empty? ? [2000] : all }
+            @years ||= @shown.filter_map { |mark| mark.record.year }.then { |all| all.empty? ? [2000] : all }
           end
 
           def row(record) = rows.values.index { |ids| ids.include?(record.id) } || 0

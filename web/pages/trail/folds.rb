@@ -31,9 +31,7 @@ module Hobrin
 
           # Gives an Array of Fold.
           def call
-            @lines.slice_when do |one, two|
-              one.kind != two.kind || one.step != two.step
-            end.map { |alike| fold(alike) }
+            @lines.slice_when { |one, two| one.kind != two.kind || one.step != two.step }.map { |alike| fold(alike) }
           end
 
           private

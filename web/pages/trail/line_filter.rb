@@ -28,17 +28,13 @@ module Hobrin
           # All, then each step that has lines.
           def steps
             there = Inquiry::STEPS.select { |step| @all.any? { |line| line.step == step } }
-            [choice("All", nil, :step), *there.map do |step|
-              choice(Progress::NAMES.fetch(step), step, :step)
-            end]
+            [choice("All", nil, :step), *there.map { |step| choice(Progress::NAMES.fetch(step), step, :step) }]
           end
 
           # Everybody, then each person; none while there is but one.
           def people
             people = @all.map(&:who).uniq.sort
-            people.size < 2 ? [] : [choice("Everybody", nil, :who), *people.map do |who|
-              choice(who, who, :who)
-            end]
+            people.size < 2 ? [] : [choice("Everybody", nil, :who), *people.map { |who| choice(who, who, :who) }]
           end
 
           private

@@ -60,9 +60,7 @@ module Hobrin
             typed = @part.page.fields.text(:steps) if line.domain.to_s == refused
             chosen = typed || line.judgement&.steps.to_s
             steps = line.up? ? [0, 1, 2] : [0, -1, -2]
-            [["", "as proposed", chosen.empty?]] + steps.map do |step|
-              [step, STEPS.fetch(step), step.to_s == chosen]
-            end
+            [["", "as proposed", chosen.empty?]] + steps.map { |step| [step, STEPS.fetch(step), step.to_s == chosen] }
           end
         end
       end

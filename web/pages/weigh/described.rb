@@ -22,18 +22,14 @@ module Hobrin
           # Names that the question has for outcomes and that are none yet.
           def proposals
             named = @page.weighing.outcomes.map { |one| one.name.downcase }
-            @page.question.elements.select do |element|
-              element.key == "O"
-            end.flat_map { |element| element.phrases.map(&:text) }
+            @page.question.elements.select { |element| element.key == "O" }.flat_map { |element| element.phrases.map(&:text) }
                  .map { |text| text[0].upcase + text[1..] }.reject { |text| named.include?(text.downcase) }
           end
 
           def name = @page.typed_or(:name, @outcome&.name.to_s)
 
           def kinds
-            @page.choices(:kind, Appraisal::Outcome::Kind::ALL.to_h do |kind|
-              [kind.key, kind.name]
-            end, @outcome&.kind || usual_kind)
+            @page.choices(:kind, Appraisal::Outcome::Kind::ALL.to_h { |kind| [kind.key, kind.name] }, @outcome&.kind || usual_kind)
           end
 
           def better = @page.choices(:better, Appraisal::Outcome::BETTER, @outcome&.better || :less)

@@ -104,9 +104,7 @@ module Hobrin
 
           def choices(line)
             chosen = line.judgement&.steps
-            [["", "as proposed", chosen.nil?]] + STEPS.map do |step, name|
-              [step, name, step == chosen]
-            end
+            [["", "as proposed", chosen.nil?]] + STEPS.map { |step, name| [step, name, step == chosen] }
           end
         end
       end

@@ -79,9 +79,7 @@ module Hobrin
 
           # [heading, Array of Field] of each group.
           def groups
-            return [["", form.fields.map do |field|
-              field(field, field.name)
-            end]] unless form.two_groups
+            return [["", form.fields.map { |field| field(field, field.name) }]] unless form.two_groups
 
             [[capital(arms.intervention_name), form.fields.map { |field| field(field, field.name) }],
              [capital(arms.comparison_name), form.fields.map { |field| field(field, form.other(field.name)) }]]

@@ -121,9 +121,7 @@ module Hobrin
             stored = @row.paper&.applies || {}
             Appraisal::Applies::PARTS.map do |part, name|
               given = @page.refused?(:applies) ? @page.fields.nested(:applies).text(part) : stored[part].to_s
-              [part, name, Appraisal::Applies::NEAR.map do |near, words|
-                [near, words, near.to_s == given]
-              end]
+              [part, name, Appraisal::Applies::NEAR.map { |near, words| [near, words, near.to_s == given] }]
             end
           end
 
@@ -138,9 +136,7 @@ module Hobrin
 
           # [name of the outcome, path to its numbers] of what the paper gives.
           def results
-            @row.results.map do |one|
-              [one.outcome.name, @page.path_to_numbers(record, one.outcome)]
-            end.uniq
+            @row.results.map { |one| [one.outcome.name, @page.path_to_numbers(record, one.outcome)] }.uniq
           end
 
           private
@@ -155,9 +151,7 @@ module Hobrin
           def graded = @page.typed_or(:graded, (@row.paper&.graded || 0).to_s)
 
           def answers
-            @answers ||= sheet ? sheet.questions.to_h do |one|
-              [one.key, answer(one.key)]
-            end.compact : {}
+            @answers ||= sheet ? sheet.questions.to_h { |one| [one.key, answer(one.key)] }.compact : {}
           end
 
           def answer(key)

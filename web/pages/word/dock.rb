@@ -70,9 +70,7 @@ module Hobrin
 
           def reading_words
             kept = @page.question.elements.reject { |element| element.searched? || element.blank? }
-            kept.empty? ? "" : " Not searched: #{kept.map do |element|
-              "“#{element.name}”"
-            end.join(", ")}."
+            kept.empty? ? "" : " Not searched: #{kept.map { |element| "“#{element.name}”" }.join(", ")}."
           end
         end
       end

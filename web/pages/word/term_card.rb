@@ -56,9 +56,7 @@ module Hobrin
 
           # The blocks that it could be moved to, for a select.
           def others
-            @page.columns.reject do |other|
-              other.key == key
-            end.map { |other| [other.key, "to #{other.letter}", false] }
+            @page.columns.reject { |other| other.key == key }.map { |other| [other.key, "to #{other.letter}", false] }
           end
 
           def also_called = heading.also_called.join(", ")
@@ -74,9 +72,7 @@ module Hobrin
           def branches
             @card.place.paths.map do |path|
               below = @card.place.narrower.map { |label, size| neighbour(label, size, path.size) }
-              path.each_with_index.map do |(label, size), depth|
-                neighbour(label, size, depth)
-              end + below
+              path.each_with_index.map { |(label, size), depth| neighbour(label, size, depth) } + below
             end
           end
 

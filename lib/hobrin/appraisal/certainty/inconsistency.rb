@@ -60,9 +60,7 @@ module Hobrin
 
           def of_test(pool)
             both = %i[sensitivity specificity].to_h do |name|
-              [name, pool.studies.map do |study|
-                100 * study.reported.values.public_send(name).estimate
-              end.minmax]
+              [name, pool.studies.map { |study| 100 * study.reported.values.public_send(name).estimate }.minmax]
             end
             wide = both.count { |_, (low, high)| high - low > APART }
             said = both.map { |name, (low, high)| "#{name} #{low.round} to #{high.round}" }

@@ -28,11 +28,7 @@ module Hobrin
           private
 
           def far_parts(pool)
-            pool.studies.flat_map do |study|
-              study.paper.applies.select do |_, near|
-                near == :far
-              end.keys
-            end.uniq
+            pool.studies.flat_map { |study| study.paper.applies.select { |_, near| near == :far }.keys }.uniq
                 .map { |part| Applies::PARTS.fetch(part).downcase }
           end
         end

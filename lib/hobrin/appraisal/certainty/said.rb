@@ -19,9 +19,7 @@ module Hobrin
 
           # An interval in the measure's own way of telling.
           def interval(measure, low, high)
-            [low, high].map do |value|
-              number(measure.told(value))
-            end.join(" to ") + (measure.of_hundred? ? " of 100" : "")
+            [low, high].map { |value| number(measure.told(value)) }.join(" to ") + (measure.of_hundred? ? " of 100" : "")
           end
 
           def p(value) = value < 0.001 ? "below 0.001" : format("%.3f", value)

@@ -52,9 +52,7 @@ module Hobrin
 
       # Raises InputError (:design) for an unknown key.
       def self.fetch(key)
-        ALL.find do |design|
-          design.key == key
-        end or raise InputError, { design: "Choose how the study was made." }
+        ALL.find { |design| design.key == key } or raise InputError, { design: "Choose how the study was made." }
       end
 
       # The design that a record's labels point to; nil when they say nothing.

@@ -28,9 +28,7 @@ module Hobrin
 
         def choices(rung, papers)
           closest = papers.max_by { |_, closeness| closeness }&.first
-          sorted = papers.sort_by.with_index do |(record, near), place|
-            [record.year.to_i, near, -place]
-          end.reverse
+          sorted = papers.sort_by.with_index { |(record, near), place| [record.year.to_i, near, -place] }.reverse
           sorted.each_with_index.map do |(record, _), place|
             Choice.new(record:, rung:, newest: place.zero?, closest: record.id == closest.id)
           end

@@ -9,9 +9,7 @@ module Hobrin
       # type from the strongest, then those of no such type.
       def self.call(set, kind, evaluator)
         left = set
-        sorted = Level.types(kind).filter_map do |type|
-          evaluator.index.sets(:type)[type]
-        end.map do |papers|
+        sorted = Level.types(kind).filter_map { |type| evaluator.index.sets(:type)[type] }.map do |papers|
           (papers & left).tap { |these| left -= these }
         end
         [*sorted, left].reject(&:empty?)

@@ -29,9 +29,7 @@ module Hobrin
 
         # Raises InputError (:kind) for an unknown key.
         def self.fetch(key)
-          ALL.find do |kind|
-            kind.key == key
-          end || raise(InputError, { kind: "Choose what sort of outcome it is." })
+          ALL.find { |kind| kind.key == key } || raise(InputError, { kind: "Choose what sort of outcome it is." })
         end
 
         # The measures in which a printed effect may be; nil where any ratio or difference will do.

@@ -34,9 +34,7 @@ module Hobrin
           def sums(arms)
             names = Form.fetch(arms.first.form).fields.map(&:name)
             added = names.to_h do |name|
-              [name, arms.sum do |arm|
-                number(arm.typed[name], name)
-              end.to_s]
+              [name, arms.sum { |arm| number(arm.typed[name], name) }.to_s]
             end
             { **arms.first.typed, **added }
           end

@@ -64,9 +64,7 @@ module Hobrin
 
         # Raises InputError (:form) for an unknown key.
         def self.fetch(key)
-          ALL.find do |form|
-            form.key == key
-          end || raise(InputError, { form: "Choose what the paper gives." })
+          ALL.find { |form| form.key == key } || raise(InputError, { form: "Choose what the paper gives." })
         end
 
         # The names of all numbers that it asks for.

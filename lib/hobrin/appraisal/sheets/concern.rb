@@ -43,9 +43,7 @@ module Hobrin
           # Gives a Hash of group to one of LEVELS, groups that say nothing left out.
           def by_group(questions, answers, set = {})
             questions.group_by(&:group).filter_map do |group, some|
-              found = set[group]&.concern || worst(some.filter_map do |question|
-                of(question, answers[question.key])
-              end)
+              found = set[group]&.concern || worst(some.filter_map { |question| of(question, answers[question.key]) })
               [group, found] if found
             end.to_h
           end

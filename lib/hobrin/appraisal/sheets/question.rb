@@ -19,9 +19,7 @@ module Hobrin
         # passage :: CloseReading::Passage. Gives an Array of CloseReading::Passage::Sentence.
         def sentences(passage)
           found = passage.sentences.map { |sentence| [sentence, sentence.matches(cue).size] }
-          found.reject do |_, words|
-            words.zero?
-          end.sort_by { |sentence, words| [-words, sentence.from] }
+          found.reject { |_, words| words.zero? }.sort_by { |sentence, words| [-words, sentence.from] }
                .first(MOST).map(&:first)
         end
       end

@@ -45,9 +45,7 @@ module Hobrin
           private
 
           def weighed(studies, way)
-            Statistics::MantelHaenszel.call(studies.map do |study|
-              study.reported.plain_table
-            end, way.weighed, level: way.share)
+            Statistics::MantelHaenszel.call(studies.map { |study| study.reported.plain_table }, way.weighed, level: way.share)
           end
         end
       end

@@ -19,9 +19,7 @@ module Hobrin
           @by_paper = @studies.group_by(&:id)
           sound = @by_paper.transform_values(&:first).reject { |_, study| study.record.retracted? }
           @records = sound.transform_values(&:record)
-          @trials = sound.values.select do |study|
-            study.paper.design == "randomized_trial"
-          end.map(&:record)
+          @trials = sound.values.select { |study| study.paper.design == "randomized_trial" }.map(&:record)
         end
 
         # Gives an Array of Trap, those too that a person counts in spite of.
@@ -54,9 +52,7 @@ module Hobrin
 
         def same_people(study)
           same = @records.values_at(*@same.fetch(study.id, [])).compact
-          trap(:same_people, study, same.select do |record|
-            (age(record) <=> age(study.record)).negative?
-          end)
+          trap(:same_people, study, same.select { |record| (age(record) <=> age(study.record)).negative? })
         end
 
         def age(record) = [record.published.to_s, record.id]
@@ -108,9 +104,7 @@ module Hobrin
           return unless study.reported.change
 
           ends = @by_paper.values.filter_map do |results|
-            results.find do |other|
-              !other.reported.change
-            end&.record
+            results.find { |other| !other.reported.change }&.record
           end
           trap(:changed, study, ends)
         end

@@ -56,9 +56,7 @@ module Hobrin
       end
 
       def test(pool)
-        %i[sensitivity specificity].map do |name|
-          "#{name} #{share(pool.tests.public_send(name))}"
-        end.join(", ")
+        %i[sensitivity specificity].map { |name| "#{name} #{share(pool.tests.public_send(name))}" }.join(", ")
       end
 
       def share(interval)

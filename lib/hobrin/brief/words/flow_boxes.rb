@@ -75,9 +75,7 @@ module Hobrin
         parts = [["unsure", @flow.unsure], ["unread", @flow.unread]].reject do |_, count|
           count.zero?
         end
-        box(@flow.unsure + @flow.unread, "still open", *parts.map do |name, count|
-          "#{count} #{name}"
-        end)
+        box(@flow.unsure + @flow.unread, "still open", *parts.map { |name, count| "#{count} #{name}" })
       end
     end
   end

@@ -97,9 +97,7 @@ module Hobrin
           end
 
           def schema_info(ability)
-            schemas = FORMATS.select do |format|
-              ability.schemas.include?(format::SCHEMA)
-            end.map do |format|
+            schemas = FORMATS.select { |format| ability.schemas.include?(format::SCHEMA) }.map do |format|
               Exchange::Xml.tag("schema", Exchange::Xml.value("title", format::NAME),
                                 name: format::SCHEMA,
                                 identifier: format::SCHEMA_URI)
@@ -109,9 +107,7 @@ module Hobrin
 
           def config(ability)
             x = Exchange::Xml
-            said = [*ability.modifiers.map do |one|
-              x.value("supports", one, type: "relationModifier")
-            end,
+            said = [*ability.modifiers.map { |one| x.value("supports", one, type: "relationModifier") },
                     *ability.masks.map do |one|
                       x.value("supports", one,
                               type: "maskingCharacter")

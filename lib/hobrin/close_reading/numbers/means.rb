@@ -23,9 +23,7 @@ module Hobrin
           means = sentence.matches(MEAN)
           scale = sentence.text.match(SCALE)
           whole = scale || sentence.text.match?(WHOLE)
-          [*means.flat_map do |match|
-            mean(sentence, match, scale, whole)
-          end, *difference(sentence)]
+          [*means.flat_map { |match| mean(sentence, match, scale, whole) }, *difference(sentence)]
         end
 
         def mean(sentence, match, scale, whole)

@@ -18,9 +18,7 @@ module Hobrin
           impossible = sentence.matches(ANY).reject do |match|
             printed(match[:p]).value.between?(0, 1)
           end
-          impossible.map do |match|
-            disagreement(:no_p_value, sentence, match, "a p value lies between 0 and 1")
-          end +
+          impossible.map { |match| disagreement(:no_p_value, sentence, match, "a p value lies between 0 and 1") } +
             Estimate.all_in(sentence).filter_map { |estimate| against_interval(sentence, estimate) }
         end
 

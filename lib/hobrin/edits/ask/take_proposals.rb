@@ -15,9 +15,7 @@ module Hobrin
           all = wanted.include?("all")
           open = surroundings.understanding.open(question)
           marked = open.reduce(question) do |now, one|
-            key = all ? one.key : [one.key, one.other].find do |each|
-              wanted.include?("#{each}:#{one.phrase.from}")
-            end
+            key = all ? one.key : [one.key, one.other].find { |each| wanted.include?("#{each}:#{one.phrase.from}") }
             key && now.element(key) ? now.marked(key, one.phrase.text, near: one.phrase.from) : now
           end
           guess = all && !marked.kind && surroundings.understanding.kind(marked.text)

@@ -35,9 +35,7 @@ module Hobrin
         def mentioned(question, today)
           return unless limit
 
-          Narrowing::MentionedLimits.new(today).call(question.text).find do |one|
-            one.leaf.name == limit
-          end&.leaf
+          Narrowing::MentionedLimits.new(today).call(question.text).find { |one| one.leaf.name == limit }&.leaf
         end
       end
     end

@@ -29,9 +29,7 @@ module Hobrin
         # Gives [Array of Fault, how many numbers agree].
         def call
           missing = PARTS.reject { |name| @data[name].is_a?(Hash) || @data[name].is_a?(Array) }
-          return [missing.map do |name|
-            Fault.new(path: name, says: "is not there")
-          end, 0] if missing.any?
+          return [missing.map { |name| Fault.new(path: name, says: "is not there") }, 0] if missing.any?
 
           [[*trail, *seals, *signature, *numbers], @agree.to_i]
         end

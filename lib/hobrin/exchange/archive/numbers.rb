@@ -72,9 +72,7 @@ module Hobrin
         end
 
         def test(tests)
-          tests && { middle: tests.middle, errors: [0, 1].map do |place|
-            Math.sqrt(tests.covariance[place, place])
-          end }
+          tests && { middle: tests.middle, errors: [0, 1].map { |place| Math.sqrt(tests.covariance[place, place]) } }
         end
 
         # Which of the papers report the same people, by what their abstracts count.

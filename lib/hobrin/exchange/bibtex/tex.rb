@@ -83,9 +83,7 @@ module Hobrin
             text = text.gsub(RAISED) { raised(*Regexp.last_match.captures) }
             text = text.gsub(ACCENT) { accented(*Regexp.last_match.captures) }
             text = text.gsub(LOOKS, "").gsub(OLD_LOOKS, "")
-            text.gsub("``", "“").gsub("''", "”").gsub("-{}-") do
-              CODES.fetch("-") * 2
-            end.gsub("'") { CODES.fetch("'") }
+            text.gsub("``", "“").gsub("''", "”").gsub("-{}-") { CODES.fetch("-") * 2 }.gsub("'") { CODES.fetch("'") }
           end
 
           def scripts(maths)
@@ -97,9 +95,7 @@ module Hobrin
 
           def raised(way, text)
             letters = way == "sub" ? SUB : SUPER
-            text.chars.all? { |letter| letters.key?(letter) } ? text.chars.map do |letter|
-              letters[letter]
-            end.join : text
+            text.chars.all? { |letter| letters.key?(letter) } ? text.chars.map { |letter| letters[letter] }.join : text
           end
 
           def accented(accent, *letters)

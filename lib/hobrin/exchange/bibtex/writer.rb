@@ -36,9 +36,7 @@ module Hobrin
           end
 
           def fields(record, sample:)
-            { "title" => record.title, "author" => record.authors.map do |author|
-              name(author)
-            end.join(" and "),
+            { "title" => record.title, "author" => record.authors.map { |author| name(author) }.join(" and "),
               "journal" => record.journal, "year" => record.year, "month" => month(record.published),
               "date" => record.published, "volume" => record.volume, "number" => record.issue,
               "pages" => record.pages, "doi" => record.doi, "url" => record.links.first,
@@ -50,9 +48,7 @@ module Hobrin
           def month(published) = published.to_s.size > 4 ? MONTHS[published[5, 2].to_i - 1] : nil
 
           def keywords(record)
-            Keyword.joined([*record.keywords, *record.headings.flat_map do |heading|
-              Keyword.written(heading)
-            end])
+            Keyword.joined([*record.keywords, *record.headings.flat_map { |heading| Keyword.written(heading) }])
           end
 
           # "Family, Suffix, Given". A name that is not a person's, or that holds what BibTeX parts

@@ -36,24 +36,16 @@ module Hobrin
 
         def sections
           [{ title: "What the evidence says", text: narrative(material.brief.conclusion) },
-           *section("Table of findings", material.table.rows.map(&:outcome), "evidence") do |one|
-             [one.id, one.name]
-           end,
-           *section("Papers", material.brief.rows.map(&:record), "citation") do |one|
-             [one.id, one.title]
-           end,
+           *section("Table of findings", material.table.rows.map(&:outcome), "evidence") { |one| [one.id, one.name] },
+           *section("Papers", material.brief.rows.map(&:record), "citation") { |one| [one.id, one.title] },
            *section("How they were weighed", material.brief.rows.select(&:paper).map(&:record),
-                    "assessment") do |one|
-             [one.id, one.title]
-           end]
+                    "assessment") { |one| [one.id, one.title] }]
         end
 
         def section(title, things, name, &block)
           return [] if things.empty?
 
-          [{ title:, entryReference: things.map(&block).map do |id, display|
-            reference("#{name} #{id}", display)
-          end }]
+          [{ title:, entryReference: things.map(&block).map { |id, display| reference("#{name} #{id}", display) } }]
         end
 
         def narrative(text)

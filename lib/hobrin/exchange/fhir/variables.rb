@@ -12,9 +12,7 @@ module Hobrin
           end
           outcomes = material.table.rows.map(&:outcome)
           better = Appraisal::Outcome::BETTER
-          elements + arms + outcomes.map do |one|
-            variable("outcome #{one.id}", one.name, better.fetch(one.better))
-          end
+          elements + arms + outcomes.map { |one| variable("outcome #{one.id}", one.name, better.fetch(one.better)) }
         end
 
         private

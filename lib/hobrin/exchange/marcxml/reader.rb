@@ -91,9 +91,7 @@ module Hobrin
         end
 
         def types(node)
-          fields(node, "655").flat_map do |field|
-            parts(field, "a")
-          end.map { |one| one.downcase.sub(/\.\z/, "") } &
+          fields(node, "655").flat_map { |field| parts(field, "a") }.map { |one| one.downcase.sub(/\.\z/, "") } &
             Records::StudyTypes::ALL
         end
 

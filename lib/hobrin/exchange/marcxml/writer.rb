@@ -64,9 +64,7 @@ module Hobrin
           def where(record)
             said = { "vol." => record.volume, "no." => record.issue,
                      "p." => record.pages }.compact
-            [field("773", { t: record.journal, g: said.map do |word, value|
-              "#{word} #{value}"
-            end.join(", ") }, ind1: "0"),
+            [field("773", { t: record.journal, g: said.map { |word, value| "#{word} #{value}" }.join(", ") }, ind1: "0"),
              *record.links.map { |link| field("856", { u: link }, ind1: "4") }]
           end
 

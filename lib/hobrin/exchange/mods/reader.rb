@@ -36,15 +36,11 @@ module Hobrin
                     "./originInfo/#{name}") + Xml.all(node,
                                                       "./relatedItem[@type='host']/originInfo/#{name}")
           end
-          [*said, *Xml.all(node, "./relatedItem[@type='host']/part/date")].filter_map do |text|
-            Published.of(text)
-          end.max_by(&:size)
+          [*said, *Xml.all(node, "./relatedItem[@type='host']/part/date")].filter_map { |text| Published.of(text) }.max_by(&:size)
         end
 
         def language(node)
-          Xml.all(node, "./language/languageTerm").filter_map do |term|
-            Records::Languages.code(term)
-          end.first
+          Xml.all(node, "./language/languageTerm").filter_map { |term| Records::Languages.code(term) }.first
         end
 
         def authors(node)

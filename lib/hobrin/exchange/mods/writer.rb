@@ -42,9 +42,7 @@ module Hobrin
             record.authors.map do |author|
               parts = { family: author.family, given: author.given_and_particle,
                         termsOfAddress: author.suffix }
-              Xml.tag("name", parts.map do |type, text|
-                Xml.value("namePart", text, type:)
-              end.join, type: "personal")
+              Xml.tag("name", parts.map { |type, text| Xml.value("namePart", text, type:) }.join, type: "personal")
             end
           end
 

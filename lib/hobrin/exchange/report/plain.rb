@@ -12,9 +12,7 @@ module Hobrin
           # Gives a Hash that JSON can hold.
           def dump(report)
             sections = report.sections.map do |section|
-              { key: section.key, title: section.title, blocks: section.blocks.map do |one|
-                block(one)
-              end }
+              { key: section.key, title: section.title, blocks: section.blocks.map { |one| block(one) } }
             end
             { title: report.title, sample: report.sample, made: report.made.iso8601, sections: }
           end
@@ -22,9 +20,7 @@ module Hobrin
           # data :: Hash with Symbols for keys. Gives a Report.
           def load(data)
             sections = data[:sections].map do |one|
-              Section.new(key: one[:key].to_sym, title: one[:title], blocks: one[:blocks].map do |block|
-                opened(block)
-              end)
+              Section.new(key: one[:key].to_sym, title: one[:title], blocks: one[:blocks].map { |block| opened(block) })
             end
             Report.new(title: data[:title], sample: data[:sample], made: Date.iso8601(data[:made]),
                        sections:)

@@ -18,9 +18,7 @@ module Hobrin
         def call(text)
           tags = tags(text)
           one = lambda { |*names|
-            names.filter_map do |name|
-              tags[name]&.first
-            end.find { |value| !value.empty? }
+            names.filter_map { |name| tags[name]&.first }.find { |value| !value.empty? }
           }
           title = one.call("TI", "T1", "CT")
           Records::Record.new(

@@ -23,14 +23,10 @@ module Hobrin
 
           def entry(record, sample:)
             [tag("TY", "JOUR"), tag("ID", record.id),
-             *record.authors.map do |author|
-               tag("AU", name(author))
-             end,
+             *record.authors.map { |author| tag("AU", name(author)) },
              *single_tags(record),
              *pages(record.pages), *record.keywords.map { |word| tag("KW", word) },
-             *record.headings.flat_map do |one|
-               Keyword.written(one)
-             end.map { |word| tag("KW", word) },
+             *record.headings.flat_map { |one| Keyword.written(one) }.map { |word| tag("KW", word) },
              *record.types.map { |type| tag("M3", type) },
              *record.links.map { |link| tag("UR", link) },
              *(tag("N1", "Retracted") if record.retracted?), *(tag("N1", SAMPLE_NOTE) if sample), tag("ER", "")].compact

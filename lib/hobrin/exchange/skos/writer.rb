@@ -20,16 +20,12 @@ module Hobrin
 
         def concept(heading)
           facts = [["a", "skos:Concept"], ["skos:prefLabel", literal(heading.label)],
-                   *heading.also_called.map do |name|
-                     ["skos:altLabel", literal(name)]
-                   end, *notes(heading),
+                   *heading.also_called.map { |name| ["skos:altLabel", literal(name)] }, *notes(heading),
                    *heading.broader.map { |label| ["skos:broader", uri(label)] },
                    *heading.related.map { |label| ["skos:related", uri(label)] },
                    *heading.use_instead.map { |label| ["dct:isReplacedBy", uri(label)] },
                    *heading.aspects.map { |aspect| ["hobrin:aspect", plain(aspect)] }]
-          "#{uri(heading.label)}\n#{facts.map do |name, value|
-            "  #{name} #{value}"
-          end.join(" ;\n")} .\n"
+          "#{uri(heading.label)}\n#{facts.map { |name, value| "  #{name} #{value}" }.join(" ;\n")} .\n"
         end
 
         def notes(heading)

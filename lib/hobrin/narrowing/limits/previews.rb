@@ -81,9 +81,7 @@ module Hobrin
       # Each is a limit of its own.
       def flags
         all = known(:flag).map { |flag| Strategy::Limit.new(name: :flag, values: [flag]) }
-        all.reject do |leaf|
-          @on.key?(leaf.slot) || !@cascade.joined.intersect?(@evaluator.call(leaf))
-        end
+        all.reject { |leaf| @on.key?(leaf.slot) || !@cascade.joined.intersect?(@evaluator.call(leaf)) }
            .map { |leaf| preview(leaf) }
       end
 

@@ -26,9 +26,7 @@ module Hobrin
       def self.values(leaf)
         return "Adults, 19 and over" if leaf.name == :age && leaf.values == Records::AgeGroups::ADULTS
 
-        values = leaf.name == :language ? leaf.values.map do |code|
-          Records::Languages.name(code)
-        end : leaf.values
+        values = leaf.name == :language ? leaf.values.map { |code| Records::Languages.name(code) } : leaf.values
         *rest, last = values
         text = rest.empty? ? last : "#{rest.join(", ")} or #{last}"
         text[0].upcase + text[1..]

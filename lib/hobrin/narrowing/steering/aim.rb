@@ -14,9 +14,7 @@ module Hobrin
       # Raises InputError (:aim) when an end is no whole number of papers or they are the wrong way
       # round.
       def initialize(from: 20, to: 40)
-        unless [from, to].all? do |number|
-          number.is_a?(Integer) && number.between?(1, MOST)
-        end && from <= to
+        unless [from, to].all? { |number| number.is_a?(Integer) && number.between?(1, MOST) } && from <= to
           raise InputError,
                 { aim: "Write two whole numbers of papers, the smaller first, such as 20 and 40." }
         end

@@ -51,9 +51,7 @@ module Hobrin
 
       # Array of Move, no two leading to the same state, none to the state as it is.
       def call
-        @call ||= @makers.flat_map(&:call).reject do |move|
-          move.state == @state || move.state.blocks.empty?
-        end
+        @call ||= @makers.flat_map(&:call).reject { |move| move.state == @state || move.state.blocks.empty? }
                          .uniq(&:state).freeze
       end
 

@@ -35,9 +35,7 @@ module Hobrin
         best = nil
         fronts = [[[], state]]
         LONGEST.times do
-          ways = fronts.flat_map do |moves, at|
-            onwards(moves, at, start)
-          end.sort_by { |way, _| rank(way) }
+          ways = fronts.flat_map { |moves, at| onwards(moves, at, start) }.sort_by { |way, _| rank(way) }
           best = [best, ways.first&.first].compact.min_by { |way| rank(way) }
           return best if best.nil? || best.inside
 

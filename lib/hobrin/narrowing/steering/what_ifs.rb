@@ -36,9 +36,7 @@ module Hobrin
       # the order of the moves without one.
       def call(moves, aim: nil)
         found = moves.map { |move| what_if(move) }
-        aim ? found.sort_by.with_index do |one, place|
-          [distance(one.size, aim), one.lost.size, place]
-        end : found
+        aim ? found.sort_by.with_index { |one, place| [distance(one.size, aim), one.lost.size, place] } : found
       end
 
       private

@@ -27,9 +27,7 @@ module Hobrin
 
         # The cues of what is asked and then of what is beside it: [name, the words of the text].
         def found
-          [*@asked, *@beside].flat_map do |text|
-            KindCues.in(text).map { |cue| [cue, KindCues.words(cue, text)] }
-          end.uniq(&:first)
+          [*@asked, *@beside].flat_map { |text| KindCues.in(text).map { |cue| [cue, KindCues.words(cue, text)] } }.uniq(&:first)
         end
 
         private

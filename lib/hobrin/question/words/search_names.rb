@@ -38,9 +38,7 @@ module Hobrin
           parts = parts(words(phrase)).select do |part|
             part.size > 1 && part.last.size > SHORTEST_ROOT
           end
-          texts(parts.flat_map do |part|
-            [part.size > 2 ? part.last(2) : nil, part.last(1)].compact
-          end)
+          texts(parts.flat_map { |part| [part.size > 2 ? part.last(2) : nil, part.last(1)].compact })
         end
 
         # The words of a phrase that carry it.

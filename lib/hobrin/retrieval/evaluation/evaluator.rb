@@ -83,9 +83,7 @@ module Hobrin
         case leaf
         when Strategy::Limit then index.facet(leaf.name, leaf.values)
         when Strategy::Journal then index.facet(:journal, leaf.values)
-        when Strategy::Dates then index.facet(leaf.name, index.values(leaf.name).select do |date|
-          leaf.cover?(date)
-        end)
+        when Strategy::Dates then index.facet(leaf.name, index.values(leaf.name).select { |date| leaf.cover?(date) })
         else raise ArgumentError, "no such leaf: #{leaf.class}"
         end
       end

@@ -39,9 +39,7 @@ module Hobrin
         known = [phrase, *meant].map { |one| known(one) }.find(&:any?) || []
         names = [*meant, phrase]
         words = words(names.flat_map { |one| Question::SearchNames.call(one) })
-        words += words(names.flat_map do |one|
-          Question::SearchNames.heads(one)
-        end) if words.none?(&:finds?)
+        words += words(names.flat_map { |one| Question::SearchNames.heads(one) }) if words.none?(&:finds?)
         [*(known.empty? ? near(names) : known), *words]
       end
 

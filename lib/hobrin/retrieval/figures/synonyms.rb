@@ -24,9 +24,7 @@ module Hobrin
       # that find anything and are not in the block yet.
       def call(term, block)
         found = @evaluator.call(block.tree)
-        candidates(term.leaf).uniq(&:last).reject do |_, leaf|
-          block.holds?(leaf)
-        end.filter_map do |kind, leaf|
+        candidates(term.leaf).uniq(&:last).reject { |_, leaf| block.holds?(leaf) }.filter_map do |kind, leaf|
           set = @evaluator.call(leaf)
           Synonym.new(leaf:, kind:, size: set.size, adds: (set - found).size) unless set.empty?
         end.sort_by { |way| [-way.adds, -way.size, way.leaf.text] }.first(MOST)

@@ -25,13 +25,9 @@ module Hobrin
           mask.plain? ? [mask.word] : evaluator.index.spellings(mask).map(&:first)
         end
         all = choices.reduce(1) { |product, words| product * words.size }
-        looked_at = choices.first.lazy.flat_map do |first|
-          combined(first, choices.drop(1))
-        end.first(MOST)
+        looked_at = choices.first.lazy.flat_map { |first| combined(first, choices.drop(1)) }.first(MOST)
         found = looked_at.map { |text| [text, evaluator.count(Strategy::TextTerm.new(text:, fields: leaf.fields))] }
-        new(words: found.reject do |_, papers|
-          papers.zero?
-        end.sort_by { |text, papers| [-papers, text] },
+        new(words: found.reject { |_, papers| papers.zero? }.sort_by { |text, papers| [-papers, text] },
             more: all - looked_at.size)
       end
 

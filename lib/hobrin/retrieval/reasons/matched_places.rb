@@ -17,9 +17,7 @@ module Hobrin
       # Gives [first character, one past the last, key], in order and without overlaps.
       def call(text, field)
         found = @words.flat_map do |key, leaf|
-          leaf.fields.include?(field) ? TextPlaces.of(leaf, text).map do |from, to|
-            [from, to, key]
-          end : []
+          leaf.fields.include?(field) ? TextPlaces.of(leaf, text).map { |from, to| [from, to, key] } : []
         end
         without_overlaps(found.sort_by { |from, to, _| [from, -to] })
       end

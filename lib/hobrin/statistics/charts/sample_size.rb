@@ -19,9 +19,7 @@ module Hobrin
         def smallest_fall(share, people)
           return if share <= 0 || exactly(share, 1e-9) > people
 
-          Root.between(1e-9, share - 1e-9) do |other|
-            exactly(share, other) - people
-          end.then { |other| share - other }
+          Root.between(1e-9, share - 1e-9) { |other| exactly(share, other) - people }.then { |other| share - other }
         end
 
         # The same for the smallest rise.

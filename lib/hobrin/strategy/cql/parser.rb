@@ -154,9 +154,7 @@ module Hobrin
           return Modifier.new(name:, comparison: nil, value: nil) unless now.kind == :comparison
 
           comparison = take
-          Modifier.new(name:, comparison:, value: expect("a value after #{comparison.text}") do
-            operand?(now)
-          end)
+          Modifier.new(name:, comparison:, value: expect("a value after #{comparison.text}") { operand?(now) })
         end
 
         def count_clause

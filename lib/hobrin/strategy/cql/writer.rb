@@ -31,9 +31,7 @@ module Hobrin
           when TextTerm then either(indexes(leaf).map { |index| words(index, leaf.text) })
           when WholeText then either(indexes(leaf).map { |index| "#{index} == \"#{leaf.text}\"" })
           when Proximity then either(indexes(leaf).map { |index| near(index, leaf) })
-          when Limit then either(leaf.values.map do |value|
-            "#{LIMIT_INDEX.fetch(leaf.name)} = #{quoted(value)}"
-          end)
+          when Limit then either(leaf.values.map { |value| "#{LIMIT_INDEX.fetch(leaf.name)} = #{quoted(value)}" })
           when Dates then dates(leaf)
           else named(leaf)
           end

@@ -14,9 +14,7 @@ module Hobrin
         def of(parts)
           raise ArgumentError, "needs at least one part" if parts.empty?
 
-          flat = merged(parts.flat_map do |part|
-            part.instance_of?(self) ? part.parts : [part]
-          end.uniq)
+          flat = merged(parts.flat_map { |part| part.instance_of?(self) ? part.parts : [part] }.uniq)
           flat.size == 1 ? flat.first : new(parts: flat)
         end
 

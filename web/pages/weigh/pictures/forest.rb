@@ -36,9 +36,7 @@ module Hobrin
           end
 
           def scale
-            @scale ||= Brief::Scale.new(@pool.measure, [*@pool.results.map do |one|
-              ends(one)
-            end, *predicted])
+            @scale ||= Brief::Scale.new(@pool.measure, [*@pool.results.map { |one| ends(one) }, *predicted])
           end
 
           # What stands over the two columns of groups, and over the picture.

@@ -21,9 +21,7 @@ module Hobrin
           end
 
           def without
-            lines(@pool.studies.map do |study|
-              "without #{study.label}"
-            end.zip(@pool.without_each).select(&:last))
+            lines(@pool.studies.map { |study| "without #{study.label}" }.zip(@pool.without_each).select(&:last))
           end
 
           def in_time
@@ -34,9 +32,7 @@ module Hobrin
           end
 
           def by
-            Appraisal::Together::Pool::GROUPS.keys.find do |key|
-              key.to_s == @part.page.fields.text(:by)
-            end || :concern
+            Appraisal::Together::Pool::GROUPS.keys.find { |key| key.to_s == @part.page.fields.text(:by) } || :concern
           end
 
           # [name, path, whether it is chosen]
@@ -63,9 +59,7 @@ module Hobrin
           end
 
           def scale
-            @scale ||= Brief::Scale.new(@pool.measure, @pool.results.map do |one|
-              ends(one.effect, one.error)
-            end)
+            @scale ||= Brief::Scale.new(@pool.measure, @pool.results.map { |one| ends(one.effect, one.error) })
           end
 
           private

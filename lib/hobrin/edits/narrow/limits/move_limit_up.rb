@@ -12,9 +12,7 @@ module Hobrin
 
         def changed(limits, limit)
           place = limits.index(limit)
-          place.zero? ? limits : limits.dup.tap do |list|
-            list.insert(place - 1, list.delete_at(place))
-          end
+          place.zero? ? limits : limits.dup.tap { |list| list.insert(place - 1, list.delete_at(place)) }
         end
       end
     end

@@ -10,9 +10,7 @@ module Hobrin
         private
 
         def read(surroundings)
-          Reading.of([Strategy::Journal.named(InputError.at(FIELD) do
-            surroundings.vocabulary.journal(name)
-          end)])
+          Reading.of([Strategy::Journal.named(InputError.at(FIELD) { surroundings.vocabulary.journal(name) })])
         end
       end
     end

@@ -18,9 +18,7 @@ module Hobrin
         private
 
         def read(surroundings)
-          Reading.of(parts.map do |kind, text|
-            kind == :heading ? heading(text, surroundings) : words(text)
-          end)
+          Reading.of(parts.map { |kind, text| kind == :heading ? heading(text, surroundings) : words(text) })
         end
       end
     end

@@ -32,9 +32,7 @@ module Hobrin
           end
 
           def elements
-            items(material.question.elements.reject(&:blank?).map do |one|
-              "#{one.slot.name}: #{one.name}"
-            end)
+            items(material.question.elements.reject(&:blank?).map { |one| "#{one.slot.name}: #{one.name}" })
           end
 
           def compared

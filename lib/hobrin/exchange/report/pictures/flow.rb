@@ -17,9 +17,7 @@ module Hobrin
             # steps :: Array of Brief::FlowBoxes::Step. Gives a Picture.
             def of(steps)
               heights = steps.map do |step|
-                [step.main, step.aside].compact.map do |box|
-                  high(box)
-                end.max
+                [step.main, step.aside].compact.map { |box| high(box) }.max
               end
               canvas = Canvas.new("Flow of papers as boxes", MAIN + ASIDE + 36,
                                   heights.sum + (14 * steps.size))

@@ -28,9 +28,7 @@ module Hobrin
 
           # [first place, how many] of the dark runs in a row.
           def self.runs(row)
-            row.each_with_index.chunk_while do |one, two|
-              one.first == two.first
-            end.filter_map do |run|
+            row.each_with_index.chunk_while { |one, two| one.first == two.first }.filter_map do |run|
               [run.first.last, run.size] if run.first.first
             end
           end

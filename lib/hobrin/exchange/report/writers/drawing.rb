@@ -11,9 +11,7 @@ module Hobrin
           class << self
             # picture :: Picture. Gives safe markup.
             def of(picture)
-              shapes = picture.shapes.map do |kind, style, places, text|
-                shape(kind, style, places, text)
-              end.join
+              shapes = picture.shapes.map { |kind, style, places, text| shape(kind, style, places, text) }.join
               %(<svg class="report-picture" role="img" aria-label="#{h picture.name}" ) +
                 %(viewBox="0 0 #{picture.width} #{picture.height}" width="#{picture.width}">#{shapes}</svg>)
             end

@@ -16,9 +16,7 @@ module Hobrin
             # report :: Report. Gives text.
             def call(report)
               sections = report.sections.map do |section|
-                ["## #{plain(section.title)}", *section.blocks.filter_map do |block|
-                  block(block)
-                end].join("\n\n")
+                ["## #{plain(section.title)}", *section.blocks.filter_map { |block| block(block) }].join("\n\n")
               end
               ["# #{plain(report.title)}", *("*#{SAMPLE}*" if report.sample),
                *sections].join("\n\n") << "\n"

@@ -68,9 +68,7 @@ module Hobrin
           # As wide as their texts ask for, none under a tenth of the page.
           def widths(block)
             weights = block.columns.each_index.map do |place|
-              [*block.rows.map do |row|
-                row[place].size
-              end, block.columns[place].size].max.clamp(6, 90)**0.7
+              [*block.rows.map { |row| row[place].size }, block.columns[place].size].max.clamp(6, 90)**0.7
             end
             floor = weights.sum * 0.07
             weights = weights.map { |weight| [weight, floor].max }

@@ -14,9 +14,7 @@ module Hobrin
         # Gives an Array of Move.
         def call
           [*@state.blocks.map { |block| out(:block_off, block, blocks: @state.blocks - [block]) },
-           *@state.excluded.map do |one|
-             out(:excluded_off, one, excluded: @state.excluded - [one])
-           end,
+           *@state.excluded.map { |one| out(:excluded_off, one, excluded: @state.excluded - [one]) },
            *@state.waiting.map { |block| into(block) }]
         end
 

@@ -69,9 +69,7 @@ module Hobrin
 
           found = [*headings(:broader, heading.broader), *headings(:related, @thesaurus.related(term.label)),
                    *names(heading)]
-          found.reject do |_, leaf|
-            block.holds?(leaf)
-          end.map { |kind, leaf| add(block, term, kind, leaf) }
+          found.reject { |_, leaf| block.holds?(leaf) }.map { |kind, leaf| add(block, term, kind, leaf) }
         end
 
         def headings(kind, labels) = labels.map { |label| [kind, Strategy::Heading.new(label:)] }

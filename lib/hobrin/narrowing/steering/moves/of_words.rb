@@ -29,9 +29,7 @@ module Hobrin
         def one(block, term)
           PLACES.filter_map do |kind, fields|
             towards = direction(term, fields) or next
-            move(towards, kind, { term: term.id, label: term.label }, block.replace(term.id) do
-              looking(term, fields)
-            end)
+            move(towards, kind, { term: term.id, label: term.label }, block.replace(term.id) { looking(term, fields) })
           end
         end
 
