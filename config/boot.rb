@@ -109,9 +109,10 @@ module Hobrin
       # stands.
       def study_filters
         all = YAML.safe_load_file(ROOT.join("config/study_filters.yml"), symbolize_names: true)
-        Strategy::Filters.new(all.flat_map do |kind, widths|
+        published = all.flat_map do |kind, widths|
           widths.map { |width, data| published(Strategy::Filter.new(kind: kind.to_s, width: width.to_s), data) }
-        end)
+        end
+        Strategy::Filters.new(published)
       end
 
       def published(filter, data)

@@ -24,9 +24,8 @@ module Hobrin
           ": a view from #{record.country}", *names(place)
         ]
         # Its own id, when a very large library has used all names.
-        title = ["", *endings, " (paper #{record.id[/\w+\z/]})"].map do |ending|
-          record.title + ending
-        end.find { |one| @seen.add?(one.downcase) }
+        titles = ["", *endings, " (paper #{record.id[/\w+\z/]})"].map { |ending| record.title + ending }
+        title = titles.find { |one| @seen.add?(one.downcase) }
         title == record.title ? record : record.with(title:)
       end
 

@@ -83,11 +83,11 @@ module Hobrin
       end
 
       def lattice(words, beginnings)
-        U::Lattice.new(words: words.map { |some| @words.sums(some, LABELS) },
-                       beginnings: beginnings.map do |some|
-                         @beginnings.sums(some, BEGINNINGS).each_slice(U::States::ELEMENTS.size).to_a
-                       end,
-                       transitions: @steps.weights)
+        words = words.map { |names| @words.sums(names, LABELS) }
+        beginnings = beginnings.map do |names|
+          @beginnings.sums(names, BEGINNINGS).each_slice(U::States::ELEMENTS.size).to_a
+        end
+        U::Lattice.new(words:, beginnings:, transitions: @steps.weights)
       end
 
       # What was marked less what is expected: [of each word's labels, of each word's beginnings, of

@@ -40,10 +40,10 @@ module Hobrin
 
         def of(line, understanding)
           guess = understanding.kind(line)
-          { question: line, kind: guess&.kind&.key, sure: guess&.sure&.round(2),
-            phrases: understanding.proposals(line).map do |one|
-              { element: one.key, text: one.phrase.text, sure: one.sure.round(2), other: one.other }.compact
-            end }
+          phrases = understanding.proposals(line).map do |proposal|
+            { element: proposal.key, text: proposal.phrase.text, sure: proposal.sure.round(2), other: proposal.other }.compact
+          end
+          { question: line, kind: guess&.kind&.key, sure: guess&.sure&.round(2), phrases: }
         end
       end
     end

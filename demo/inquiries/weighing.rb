@@ -125,10 +125,10 @@ module Hobrin
       end
 
       def write(finding, id)
-        support = %i[for against].flat_map do |speaks|
+        voices = %i[for against].flat_map do |speaks|
           finding.fetch(speaks, []).map { |key| [format(ID, key), voice(format(ID, key), speaks)] }
-        end.to_h
-        edit(Edits::Weigh::WriteFinding.new(finding_id: nil, text: finding[:text], support:))
+        end
+        edit(Edits::Weigh::WriteFinding.new(finding_id: nil, text: finding[:text], support: voices.to_h))
         finding.fetch(:judged, {}).each do |component, (steps, why)|
           judgement = Appraisal::Outcome::Judgement.new(steps:, why:)
           edit(Edits::Weigh::JudgeFinding.new(finding_id: id, component:, judgement:))

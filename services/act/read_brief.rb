@@ -21,9 +21,9 @@ module Hobrin
 
       # The kept papers as evidence rows, strongest first. ids :: of some of them only
       def rows(inquiry, ids = inquiry.kept_ids)
-        @context.library.records_by_id(ids).map do |record|
-          Brief::EvidenceRow.of(record:, weighing: inquiry.weighing, kind: inquiry.question.kind)
-        end.sort_by(&:rank)
+        weighing, kind = inquiry.weighing, inquiry.question.kind
+        rows = @context.library.records_by_id(ids).map { |record| Brief::EvidenceRow.of(record:, weighing:, kind:) }
+        rows.sort_by(&:rank)
       end
 
       private

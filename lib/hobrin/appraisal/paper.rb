@@ -82,11 +82,10 @@ module Hobrin
       def review?(reviewed) = @design == "systematic_review" && !reviewed.empty?
 
       def check
-        errors = LONGEST.filter_map do |field, most|
-          [field, "Keep this to #{most} characters."] if public_send(field).size > most
-        end.to_h
-        long = sentences.values.any? { |text| text.size > Answer::LONGEST }
-        errors[:answers] = "Keep a sentence to #{Answer::LONGEST} characters." if long
+        long = LONGEST.select { |field, most| public_send(field).size > most }
+        errors = long.transform_values { |most| "Keep this to #{most} characters." }
+        endless = sentences.values.any? { |text| text.size > Answer::LONGEST }
+        errors[:answers] = "Keep a sentence to #{Answer::LONGEST} characters." if endless
         errors[:graded_why] =
           "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?

@@ -147,9 +147,8 @@ module Hobrin
       def ratio? = measure ? Outcome::Measure.fetch(measure).ratio? : false
 
       def check
-        errors = LONGEST.filter_map do |field, most|
-          [field, "Keep this to #{most} characters."] if public_send(field).size > most
-        end.to_h
+        long = LONGEST.select { |field, most| public_send(field).size > most }
+        errors = long.transform_values { |most| "Keep this to #{most} characters." }
         begin
           @read = Figures.new(Form.fetch(form), typed, ratio: ratio?).call
         rescue InputError => e

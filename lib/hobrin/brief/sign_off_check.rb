@@ -96,12 +96,10 @@ module Hobrin
       def colleagues
         waiting = @waiting.reject { |_, count| count.zero? }
         differences = @differences.reject { |_, count| count.zero? }
-        [
-          *differences.flat_map do |step, count|
-            counted(count, "difference in #{step} is", "differences in #{step} are", "not resolved yet.", :differences, step)
-          end,
-          *waiting.flat_map { |name, count| counted(count, "paper waits", "papers wait", "for #{name}’s appraisal.", :appraisal) }
-        ]
+        open = differences.flat_map do |step, count|
+          counted(count, "difference in #{step} is", "differences in #{step} are", "not resolved yet.", :differences, step)
+        end
+        open + waiting.flat_map { |name, count| counted(count, "paper waits", "papers wait", "for #{name}’s appraisal.", :appraisal) }
       end
 
       def screening

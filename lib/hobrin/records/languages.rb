@@ -8,9 +8,8 @@ module Hobrin
     # not "fre").
     module Languages
       ENTRIES = ISO_639::ISO_639_2.reject { |entry| entry.alpha3.include?("-") }
-      NAMES = ENTRIES.to_h do |entry|
-        [[entry.alpha3_terminologic, entry.alpha3].find { |code| !code.to_s.empty? }.dup.freeze, entry.english_name.dup.freeze]
-      end.freeze
+      CODE = ->(entry) { [entry.alpha3_terminologic, entry.alpha3].find { |code| !code.to_s.empty? }.dup.freeze }
+      NAMES = ENTRIES.to_h { |entry| [CODE.call(entry), entry.english_name.dup.freeze] }.freeze
       CODES = NAMES.keys.freeze
       OTHER_CODES = ENTRIES.flat_map do |entry|
         code = [entry.alpha3_terminologic, entry.alpha3].find { |one| !one.to_s.empty? }
@@ -18,7 +17,7 @@ module Hobrin
           [name.downcase, code]
         end
       end.to_h.freeze
-      private_constant :ENTRIES, :OTHER_CODES
+      private_constant :ENTRIES, :CODE, :OTHER_CODES
 
       class << self
         # A code of either kind, a two-letter code or an English name in; the code out, or nil.

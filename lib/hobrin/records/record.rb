@@ -18,10 +18,9 @@ module Hobrin
                  :species, :flags, :cites, :links
 
       # Each attribute with its variable, since records are made by the hundred thousand.
-      LISTS, TEXTS = attribute_names.zip(variables).partition do |name, _|
-        %i[authors keywords types headings ages sex species flags cites links].include?(name)
-      end.map(&:freeze)
-      private_constant :LISTS, :TEXTS
+      OF_LISTS = %i[authors keywords types headings ages sex species flags cites links].freeze
+      LISTS, TEXTS = attribute_names.zip(variables).partition { |name, _| OF_LISTS.include?(name) }.map(&:freeze)
+      private_constant :OF_LISTS, :LISTS, :TEXTS
 
       def initialize(id:, title:, **rest)
         raise ArgumentError,

@@ -55,9 +55,8 @@ module Hobrin
           end
 
           def applies
-            Appraisal::Applies::PARTS.keys.to_h do |part|
-              [part, fields.nested(:applies).one_of(part, Appraisal::Applies::NEAR.keys)]
-            end.compact
+            sent = fields.nested(:applies)
+            Appraisal::Applies::PARTS.keys.to_h { |part| [part, sent.one_of(part, Appraisal::Applies::NEAR.keys)] }.compact
           end
         end
       end

@@ -63,9 +63,10 @@ module Hobrin
         end
 
         def again(study)
-          trap(:again, study, earlier(study).select do |other|
+          others = earlier(study).select do |other|
             other.reported.time != study.reported.time && other.reported.group == study.reported.group
-          end)
+          end
+          trap(:again, study, others)
         end
 
         def arm_twice(study)

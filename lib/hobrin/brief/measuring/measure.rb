@@ -58,9 +58,8 @@ module Hobrin
       private
 
       def check
-        errors = LONGEST.filter_map do |field, most|
-          [field, "Keep this to #{most} characters."] if public_send(field).size > most
-        end.to_h
+        long = LONGEST.select { |field, most| public_send(field).size > most }
+        errors = long.transform_values { |most| "Keep this to #{most} characters." }
         errors[:name] = "Give the measure a name." if name.empty?
         errors[:sort] = "Say what it is for." unless SORTS.key?(sort)
         errors[:way] = "Say how it is counted." unless WAYS.key?(way)

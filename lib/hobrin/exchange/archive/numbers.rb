@@ -87,9 +87,8 @@ module Hobrin
         def findings
           @inquiry.weighing.findings.map do |finding|
             confidence = Appraisal::Findings::Confidence.of(finding, @inquiry.papers, kind: @kind)
-            [finding.id.to_s, { level: confidence.level, proposed: confidence.lines.to_h do |line|
-              [line.component, line.proposed]
-            end }]
+            proposed = confidence.lines.to_h { |line| [line.component, line.proposed] }
+            [finding.id.to_s, { level: confidence.level, proposed: }]
           end
         end
 

@@ -14,9 +14,8 @@ module Hobrin
                   "textasciigrave" => "`", "textasciitilde" => "~", "textasciicircum" => "^", "textunderscore" => "_",
                   "textdollar" => "$" }.freeze
         ESCAPED = "$&%#_{}"
-        CODES = [*SIGNS.values, *ESCAPED.chars, "-"].uniq.each_with_index.to_h do |sign, place|
-          [sign, [0xE100 + place].pack("U")]
-        end.freeze
+        ALL = [*SIGNS.values, *ESCAPED.chars, "-"].uniq
+        CODES = ALL.each_with_index.to_h { |sign, index| [sign, [0xE100 + index].pack("U")] }.freeze
         DECODED = CODES.invert.freeze
         SIGN = /\\(#{SIGNS.keys.join("|")})(?![A-Za-z])(?:\{\}|\s*)/
         ESCAPE = /\\([#{Regexp.escape(ESCAPED)}])/
@@ -39,7 +38,7 @@ module Hobrin
                     '"' => "\\textquotedbl{}", "<" => "\\textless{}", ">" => "\\textgreater{}" }.freeze
         # Two hyphens are a dash to TeX, and some pairs of signs are letters or quotation marks.
         WRITTEN = /[\\{}&%$#_~^`<>]|(?<=['`!?])['`]|''|-(?=-)/
-        private_constant :SIGNS, :ESCAPED, :CODES, :DECODED, :SIGN, :ESCAPE, :ACCENTS, :ACCENT, :LOOKS, :OLD_LOOKS,
+        private_constant :SIGNS, :ESCAPED, :ALL, :CODES, :DECODED, :SIGN, :ESCAPE, :ACCENTS, :ACCENT, :LOOKS, :OLD_LOOKS,
                          :RAISED, :MATHS, :SCRIPT, :SUPER, :SUB, :SPECIAL, :WRITTEN
 
         class << self

@@ -21,9 +21,8 @@ module Hobrin
       def call(tree, number, record)
         return [] unless @evaluator.call(tree).include?(number)
 
-        Leaves.new(@evaluator.filters).call(tree).uniq.select do |leaf|
-          @evaluator.call(leaf).include?(number)
-        end.map { |leaf| reason(leaf, record) }
+        leaves = Leaves.new(@evaluator.filters).call(tree).uniq
+        leaves.select { |leaf| @evaluator.call(leaf).include?(number) }.map { |leaf| reason(leaf, record) }
       end
 
       # The parts of a tree that keep a record out: what it lacks, or what Except takes away. Empty

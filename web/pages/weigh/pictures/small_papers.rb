@@ -91,9 +91,8 @@ module Hobrin
 
           def scale
             reach = Statistics::Normal::Z95 * most
-            @scale ||= Brief::Scale.new(@pool.measure, [[middle - reach, middle + reach], *@pool.results.map do |one|
-              [one.effect, one.effect]
-            end])
+            effects = @pool.results.map { |result| [result.effect, result.effect] }
+            @scale ||= Brief::Scale.new(@pool.measure, [[middle - reach, middle + reach], *effects])
           end
 
           def x(effect)
