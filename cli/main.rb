@@ -33,10 +33,12 @@ module Hobrin
 
       # arguments :: Array of String. Gives the exit status.
       def call(arguments)
-        return fail_with("an argument is not readable text (UTF-8).",
-                         REFUSED) unless arguments.all? do |one|
-                                           readable?(one)
-                                         end
+        unless arguments.all? do |one|
+          readable?(one)
+        end
+          return fail_with("an argument is not readable text (UTF-8).",
+                           REFUSED)
+        end
         return help if arguments.empty? || %w[-h --help help].include?(arguments.first)
 
         name, rest = command(arguments)

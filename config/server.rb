@@ -45,8 +45,7 @@ module Hobrin
       # was cut is made anew: open pages then have to be loaded again, nothing else is lost.
       def secret(home)
         file = home.join("session.key")
-        File.write(file, SecureRandom.hex(64),
-                   perm: 0o600) unless file.exist? && file.size >= KEY_SIZE
+        File.write(file, SecureRandom.hex(64), perm: 0o600) unless file.exist? && file.size >= KEY_SIZE
         file.read
       end
     end

@@ -29,8 +29,7 @@ module Hobrin
         private
 
         def maker(design, outcome, random)
-          return Scale if %i[trial
-                             controlled].include?(design) && outcome["rated"] && random.rand < RATED
+          return Scale if %i[trial controlled].include?(design) && outcome["rated"] && random.rand < RATED
           return Survival if design == :cohort && random.rand < HAZARDS
 
           MAKERS.fetch(design, Short)

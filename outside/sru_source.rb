@@ -31,8 +31,7 @@ module Hobrin
         asked = Catalogue::Sru::Asking.search(query, version: @version, from:, most:, schema:)
         answer = NoAnswer.understood { Catalogue::Sru::Answer.read(@fetch.get(@address, asked)) }
         told = answer.troubles
-        raise NoAnswer,
-              "It says: #{told.first(3).join("; ")}" if told.any? && answer.records.empty?
+        raise NoAnswer, "It says: #{told.first(3).join("; ")}" if told.any? && answer.records.empty?
 
         answer
       end

@@ -89,8 +89,7 @@ module Hobrin
 
         def words(text)
           *before, last = text.split
-          return Xapian::Query.new(op(:WILDCARD),
-                                   last.sub(MASK, "")) if before.empty? && last.match?(MASK)
+          return Xapian::Query.new(op(:WILDCARD), last.sub(MASK, "")) if before.empty? && last.match?(MASK)
           return term(last) if before.empty?
 
           endings = last.match?(MASK) ? beginning(last.sub(MASK, "")) : [last]

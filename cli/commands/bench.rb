@@ -29,8 +29,7 @@ module Hobrin
           sizes = given.fetch(:sizes, SIZES) | (given[:million] ? [1_000_000] : [])
           tables = sizes.map { |size| Benchmarks::Run.new(size, err: @err).call }
           names = Benchmarks::Names.new(learned: Boot.learned).call
-          return json(libraries: tables.map(&:figures),
-                      thesaurus: names.to_h) if given[:format] == "json"
+          return json(libraries: tables.map(&:figures), thesaurus: names.to_h) if given[:format] == "json"
 
           @out.puts Benchmarks::Report.new(tables, names).text
         end

@@ -52,8 +52,7 @@ module Hobrin
         wrong("badArgument", "#{strange.first} is not known here.") if strange.any?
         alone = params.key?("resumptionToken") && params.size > 2
         wrong("badArgument", "A resumptionToken stands alone.") if alone
-        wrong("noSetHierarchy",
-              "There are no sets here.") if params.key?("set") || params["verb"] == "ListSets"
+        wrong("noSetHierarchy", "There are no sets here.") if params.key?("set") || params["verb"] == "ListSets"
       end
 
       def inside(params, address)
@@ -93,8 +92,7 @@ module Hobrin
         [from, till].compact.each do |day|
           wrong("badArgument", "Write a day as 2026-11-27.") unless day.match?(DAY) && day?(day)
         end
-        wrong("badArgument",
-              "from and until are not equally exact.") if from && till && from.size != till.size
+        wrong("badArgument", "from and until are not equally exact.") if from && till && from.size != till.size
         Catalogue::Oai::Token.new(prefix: prefix(params["metadataPrefix"]), from:,
                                   till: till && (till.size == 10 ? "#{till}T23:59:59Z" : till),
                                   after: 0)

@@ -56,8 +56,7 @@ module Hobrin
 
       def search(question, writer)
         found = found(question.query)
-        tell(61,
-             question.from.to_s) if question.from < 1 || (question.from > found.size && found.any?)
+        tell(61, question.from.to_s) if question.from < 1 || (question.from > found.size && found.any?)
         most = [question.most, @ability.most].min
         records = @context.library.newest(found,
                                           limit: question.from - 1 + most).drop(question.from - 1)

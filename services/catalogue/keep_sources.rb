@@ -34,8 +34,7 @@ module Hobrin
 
       def check(name, protocol)
         errors = {}
-        errors[:name] =
-          "Write what it is called, in at most #{LONGEST} letters." if name.empty? || name.size > LONGEST
+        errors[:name] = "Write what it is called, in at most #{LONGEST} letters." if name.empty? || name.size > LONGEST
         errors[:name] = "Give it a name with letters in it." if errors.empty? && Text::Tokens.line(name).empty?
         errors[:protocol] = "Choose how it is asked." unless PROTOCOLS.include?(protocol)
         raise InputError, errors if errors.any?

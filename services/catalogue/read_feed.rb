@@ -69,8 +69,7 @@ module Hobrin
                                                 "New papers: #{saved.inquiry.question.text}"),
                 x.value("updated", papers.map(&:last).max || saved.touched_at),
                 x.tag("author", x.value("name", "Hobrin")),
-                x.tag("link", "", rel: "self", href: address), *(x.value("subtitle",
-                                                                         Exchange::SAMPLE_NOTE) if sample)]
+                x.tag("link", "", rel: "self", href: address), *(x.value("subtitle", Exchange::SAMPLE_NOTE) if sample)]
         "<?xml version=\"1.0\" encoding=\"UTF-8\"?>\n#{x.tag("feed", (head + entries).join,
                                                              xmlns: "http://www.w3.org/2005/Atom")}"
       end

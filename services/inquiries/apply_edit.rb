@@ -31,8 +31,7 @@ module Hobrin
           before = @context.stored.find(id)
           refuse_what_changed(before, edit)
           change = edit.call(before.inquiry, Surroundings.new(@context, before))
-          return untouched(before,
-                           change) if change.inquiry == before.inquiry && !change.brings_back
+          return untouched(before, change) if change.inquiry == before.inquiry && !change.brings_back
 
           outcome = write(before, change, change.step || edit.step || before.step)
           return outcome if outcome

@@ -13,8 +13,7 @@ module Hobrin
       # Raises InputError (:label).
       def call(name, label)
         heading = @context.thesaurus.heading(label.strip) || @context.thesaurus.named(label.strip)
-        raise InputError,
-              { label: "“#{label.strip[0, 80]}” is not a heading of the thesaurus." } unless heading
+        raise InputError, { label: "“#{label.strip[0, 80]}” is not a heading of the thesaurus." } unless heading
         raise InputError, { label: "Say which name it stands for." } if Text::Tokens.line(name).empty?
 
         @context.library.matches.write(name, heading.label)

@@ -63,10 +63,7 @@ RSpec.describe "The stories of the sample", :slow do
     verdicts = compared.map do |record, one, (low, high, nothing)|
       said = says.find { |_, words| one[:conclusion].match?(words) }&.first
       printed = one[:results][/95% CI -?[\d.]+ to -?[\d.]+/]&.scan(/(?<= )-?[\d.]+(?= |\z)/)&.map(&:to_f)
-      expect([record.id,
-              printed]).to match([record.id,
-                                  match([be_within(0.011).of(low),
-                                         be_within(0.011).of(high)])]) if printed
+      expect([record.id, printed]).to match([record.id, match([be_within(0.011).of(low), be_within(0.011).of(high)])]) if printed
       allowed = if high.round(2) < nothing then [:less]
                 elsif low.round(2) > nothing then [:more]
                 else %i[uncertain alike overclaim]
@@ -89,10 +86,8 @@ RSpec.describe "The stories of the sample", :slow do
     compared.each do |record, one, _|
       type = record.types.first
       ratio = one[:results][/(risk|odds|hazard) ratio/, 1]
-      expect([record.id, type,
-              ratio]).to match([record.id, type, "odds"]) if type == "case-control study"
-      expect([record.id,
-              ratio]).not_to eq([record.id, "hazard"]) unless type.nil? || type == "cohort study"
+      expect([record.id, type, ratio]).to match([record.id, type, "odds"]) if type == "case-control study"
+      expect([record.id, ratio]).not_to eq([record.id, "hazard"]) unless type.nil? || type == "cohort study"
       next unless type == "randomized controlled trial"
 
       cluster = record.title.match?(/cluster|by ward/)
@@ -105,11 +100,8 @@ RSpec.describe "The stories of the sample", :slow do
     end
     records.each do |record|
       text = record.abstract.to_s
-      expect([record.id,
-              text]).not_to match([record.id,
-                                   /plan to randomi/]) if record.title.include?("protocol of a cohort")
-      expect([record.id,
-              text]).not_to match([record.id, /one person/]) if record.title.include?("two cases")
+      expect([record.id, text]).not_to match([record.id, /plan to randomi/]) if record.title.include?("protocol of a cohort")
+      expect([record.id, text]).not_to match([record.id, /one person/]) if record.title.include?("two cases")
       cells = text.match(/Of (\d+) people (\d+) had.*: (\d+) true and (\d+) false pos\w+, (\d+) false and (\d+)/)
       next unless cells
 

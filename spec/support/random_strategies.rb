@@ -55,8 +55,7 @@ class RandomStrategies
     return S::Heading.new(label: pick(@labels), narrower: coin, main: coin) if with.empty? || coin
 
     one = pick(with)
-    return S::Heading.new(label: "*", main: coin,
-                          aspects: coin ? [] : some(one.aspects)) if @random.rand < 0.1
+    return S::Heading.new(label: "*", main: coin, aspects: coin ? [] : some(one.aspects)) if @random.rand < 0.1
 
     S::Heading.new(label: one.label, narrower: coin, main: coin, aspects: some(one.aspects))
   end

@@ -177,8 +177,7 @@ module Hobrin
 
       # Once the last made-up papers are out, nothing says any more that papers are made up.
       def forget_sample
-        @db[:meta].where(name: "sample").delete if @db[:imports].where(sample: true,
-                                                                       state: "done").empty?
+        @db[:meta].where(name: "sample").delete if @db[:imports].where(sample: true, state: "done").empty?
       end
 
       # "3fa29c.4" after "3fa29c.3"

@@ -58,9 +58,7 @@ module Hobrin
         raise StateError,
               "#{path} was made by a Hobrin from before the first release. Move it away and start again."
       rescue SystemCallError, Sequel::DatabaseConnectionError, Sequel::DatabaseError => e
-        raise StateError,
-              damaged(path,
-                      kind) if e.respond_to?(:wrapped_exception) && DAMAGE.include?(e.wrapped_exception.class)
+        raise StateError, damaged(path, kind) if e.respond_to?(:wrapped_exception) && DAMAGE.include?(e.wrapped_exception.class)
 
         raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
       end
@@ -80,8 +78,10 @@ module Hobrin
 
         other = { inquiries: "people", people: "inquiries" }.fetch(kind)
         missing = !File.exist?(path) && File.size?(File.join(folder, "#{other}.sqlite3")) && !fresh?(folder, other)
+        return unless missing
+
         raise StateError, "#{path} is missing, and #{other}.sqlite3 is there: this is half a home. Put the last " \
-                          "backup in its place (hobrin restore)." if missing
+                          "backup in its place (hobrin restore)."
       end
 
       # Whether the other database has nothing in it yet: a first start that was cut off.

@@ -83,8 +83,7 @@ module Hobrin
         yield
         kept = { **Pages::Sift.view_of(fields).to_query, "show" => "full" }
         query = { **kept, "paper" => fields.text(:paper) }
-        return redirect(to("/inquiries/#{inquiry_id}/sift?#{Rack::Utils.build_query(query)}"),
-                        303) unless htmx?
+        return redirect(to("/inquiries/#{inquiry_id}/sift?#{Rack::Utils.build_query(query)}"), 303) unless htmx?
 
         @fields = Fields.new(kept)
         show(:sift, paper: query["paper"])

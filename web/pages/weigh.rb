@@ -62,9 +62,7 @@ module Hobrin
         def pane
           return :numbers if fields.sent?(:numbers)
           return :outcome if outcome
-          return { "table" => :table, "findings" => :findings, "new" => :fresh }.fetch(
-            fields.text(:show), :sheet
-          ) if @paper.nil?
+          return { "table" => :table, "findings" => :findings, "new" => :fresh }.fetch(fields.text(:show), :sheet) if @paper.nil?
 
           :sheet
         end

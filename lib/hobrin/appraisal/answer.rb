@@ -16,10 +16,8 @@ module Hobrin
       def initialize(says:, shown: "")
         @says = says.to_s.to_sym
         @shown = shown.to_s.strip.freeze
-        raise InputError,
-              { answers: "Answer yes, mostly, no or not told." } unless WORDS.key?(@says)
-        raise InputError,
-              { answers: "Keep a sentence to #{LONGEST} characters." } if @shown.size > LONGEST
+        raise InputError, { answers: "Answer yes, mostly, no or not told." } unless WORDS.key?(@says)
+        raise InputError, { answers: "Keep a sentence to #{LONGEST} characters." } if @shown.size > LONGEST
 
         freeze
       end

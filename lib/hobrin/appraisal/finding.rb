@@ -24,10 +24,8 @@ module Hobrin
         def initialize(speaks:, words: "")
           @speaks = speaks.to_s.to_sym
           @words = words.to_s.strip.freeze
-          raise InputError,
-                { support: "Say whether the paper says so or otherwise." } unless WAYS.key?(@speaks)
-          raise InputError,
-                { support: "Keep a sentence to #{LONGEST} characters." } if @words.size > LONGEST
+          raise InputError, { support: "Say whether the paper says so or otherwise." } unless WAYS.key?(@speaks)
+          raise InputError, { support: "Keep a sentence to #{LONGEST} characters." } if @words.size > LONGEST
 
           freeze
         end

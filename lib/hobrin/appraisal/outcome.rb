@@ -50,8 +50,7 @@ module Hobrin
 
       def number(value, field)
         return if value.nil?
-        raise InputError,
-              { field => "Write a number." } unless value.is_a?(Numeric) && value.to_f.finite?
+        raise InputError, { field => "Write a number." } unless value.is_a?(Numeric) && value.to_f.finite?
 
         value.to_f
       end
@@ -62,12 +61,8 @@ module Hobrin
         errors[:name] = "Keep this to #{LONGEST} characters." if name.size > LONGEST
         errors[:better] = "Say which way is better." unless BETTER.key?(better)
         errors[:matters] = "Say how much it matters." unless MATTERS.key?(matters)
-        errors[:worthwhile] =
-          "Write a number above 0." unless worthwhile.nil? || worthwhile.positive?
-        errors[:baseline] =
-          "Write a number from 0 to 100." unless baseline.nil? || baseline.between?(
-            0, 100
-          )
+        errors[:worthwhile] = "Write a number above 0." unless worthwhile.nil? || worthwhile.positive?
+        errors[:baseline] = "Write a number from 0 to 100." unless baseline.nil? || baseline.between?(0, 100)
         raise InputError, errors unless errors.empty?
       end
     end

@@ -86,8 +86,7 @@ module Hobrin
         errors = long.transform_values { |most| "Keep this to #{most} characters." }
         endless = sentences.values.any? { |text| text.size > Answer::LONGEST }
         errors[:answers] = "Keep a sentence to #{Answer::LONGEST} characters." if endless
-        errors[:graded_why] =
-          "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
+        errors[:graded_why] = "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?
       end
     end

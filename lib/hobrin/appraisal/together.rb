@@ -52,8 +52,7 @@ module Hobrin
       end
 
       def pooled(studies, settled)
-        return { pooled: nil,
-                 tests: nil } unless settled && @outcome.way.model != :none && studies.any?
+        return { pooled: nil, tests: nil } unless settled && @outcome.way.model != :none && studies.any?
         return { pooled: Pooling.call(studies, @outcome.way), tests: nil } unless test?
 
         { pooled: nil, tests: Statistics::Bivariate.new(studies.map { |study| study.reported.values }).call }

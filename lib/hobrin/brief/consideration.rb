@@ -25,10 +25,8 @@ module Hobrin
       def initialize(mark: nil, line: "")
         @mark = mark
         @line = line.to_s.strip.freeze
-        raise InputError,
-              { considerations: "Choose a mark from against to for." } unless mark.nil? || MARKS.key?(mark)
-        raise InputError,
-              { considerations: "Keep a line to #{LONGEST} characters." } if @line.size > LONGEST
+        raise InputError, { considerations: "Choose a mark from against to for." } unless mark.nil? || MARKS.key?(mark)
+        raise InputError, { considerations: "Keep a line to #{LONGEST} characters." } if @line.size > LONGEST
 
         freeze
       end

@@ -40,8 +40,7 @@ module Hobrin
         return if blocks.empty?
 
         found = Strategy::AllOf.of(trees)
-        found = Strategy::Except.new(kept: found,
-                                     excluded: Strategy::AnyOf.of(excluded_trees)) if excluded.any?
+        found = Strategy::Except.new(kept: found, excluded: Strategy::AnyOf.of(excluded_trees)) if excluded.any?
         Strategy::AnyOf.of([found, *included_trees])
       end
 

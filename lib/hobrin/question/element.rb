@@ -17,8 +17,7 @@ module Hobrin
 
       # Raises InputError for an unknown use.
       def initialize(slot:, phrases:, use:)
-        raise InputError,
-              { "use_#{slot.key}": "Choose how this element is used." } unless USES.key?(use)
+        raise InputError, { "use_#{slot.key}": "Choose how this element is used." } unless USES.key?(use)
 
         @slot = slot
         @phrases = phrases.sort_by { |phrase| phrase.from || Float::INFINITY }.freeze

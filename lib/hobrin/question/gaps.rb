@@ -24,8 +24,7 @@ module Hobrin
         end
         gaps = blank.map { |element| Gap.new(key: element.key, ask: element.slot.ask) }
         gaps << Gap.new(key: nil, ask: "Where: home, ward, intensive care?") unless place?(question)
-        gaps << Gap.new(key: "T",
-                        ask: "By when?") unless question.element("T") || question.kind == "experience"
+        gaps << Gap.new(key: "T", ask: "By when?") unless question.element("T") || question.kind == "experience"
         gaps
       end
 

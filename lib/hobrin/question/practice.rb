@@ -70,8 +70,9 @@ module Hobrin
       end
 
       def outcome(element)
-        advice("Searched after those two: it thins out what they leave, and loses papers whose " \
-               "abstract does not name it.", nil) unless element.use == :reading
+        return if element.use == :reading
+
+        advice("Searched after those two: it thins out what they leave, and loses papers whose abstract does not name it.", nil)
       end
 
       def advice(text, use) = Advice.new(text:, use:)

@@ -23,8 +23,7 @@ module Hobrin
       private_constant :OF_LISTS, :LISTS, :TEXTS
 
       def initialize(id:, title:, **rest)
-        raise ArgumentError,
-              "a record needs an id and a title" if id.to_s.strip.empty? || title.to_s.strip.empty?
+        raise ArgumentError, "a record needs an id and a title" if id.to_s.strip.empty? || title.to_s.strip.empty?
 
         rest[:id] = id
         rest[:title] = title

@@ -14,11 +14,9 @@ module Hobrin
 
       # Raises InputError (:verdict, :reason, :note).
       def initialize(record_id:, verdict:, reason: nil, note: "")
-        raise InputError,
-              { verdict: "Keep it, drop it, or say you are unsure." } unless VERDICTS.include?(verdict)
+        raise InputError, { verdict: "Keep it, drop it, or say you are unsure." } unless VERDICTS.include?(verdict)
         raise InputError, { reason: "Say why it is dropped: choose one reason." } if verdict == :drop && !Reasons.known?(reason)
-        raise InputError,
-              { note: "Keep the note to #{LONGEST_NOTE} characters." } if note.to_s.size > LONGEST_NOTE
+        raise InputError, { note: "Keep the note to #{LONGEST_NOTE} characters." } if note.to_s.size > LONGEST_NOTE
 
         @record_id = record_id.dup.freeze
         @verdict = verdict

@@ -43,8 +43,7 @@ module Hobrin
 
       def pair_error(field, part, whole)
         return unless part.is_a?(Integer) && whole.is_a?(Integer)
-        return [field == :events ? :total : :comparison_total,
-                "A group has at least 1 person."] if whole.zero?
+        return [field == :events ? :total : :comparison_total, "A group has at least 1 person."] if whole.zero?
 
         [field, "#{part} is more than the #{whole} in this group."] if part > whole
       end

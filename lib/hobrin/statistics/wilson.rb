@@ -9,10 +9,7 @@ module Hobrin
     module Wilson
       # events, n :: Integers, 0 <= events <= n, n > 0. Gives an Interval of proportions, 0..1.
       def self.call(events, n, z: Normal::Z95)
-        raise ArgumentError,
-              "needs 0 <= events <= n and n > 0" unless n.positive? && events.between?(
-                0, n
-              )
+        raise ArgumentError, "needs 0 <= events <= n and n > 0" unless n.positive? && events.between?(0, n)
 
         p = events.fdiv(n)
         middle = 2 * events + z**2

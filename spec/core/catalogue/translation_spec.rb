@@ -67,8 +67,7 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
                                                    text.empty? ? "" : start_with(text)])
         expect([kind, leaf, said]).to match([kind, leaf, note || ""])
         # What is asked as it is finds what it found.
-        expect([kind, evaluator.call(found.became)]).to eq([kind,
-                                                            evaluator.call(leaf)]) if found.same?
+        expect([kind, evaluator.call(found.became)]).to eq([kind, evaluator.call(leaf)]) if found.same?
       end
     end
     expect(table.keys.map(&:class).uniq.size).to eq(11)

@@ -75,7 +75,7 @@ RSpec.describe Hobrin::Edits do
       "Added words mask* to I", ->(now) { now.block("I").terms.last.id == 5 }
     ],
     "Word::AddHeading" => [
-      lambda { |e| e::AddHeading.new(block: "I", label: "Delirium", narrower: true, main: true, aspects: %w[nursing cooking]) },
+      ->(e) { e::AddHeading.new(block: "I", label: "Delirium", narrower: true, main: true, aspects: %w[nursing cooking]) },
       "Added heading Delirium to I", ->(now) { now.block("I").terms.last.leaf.aspects == ["nursing"] }
     ],
     "Word::AddAuthor" => [
@@ -237,11 +237,11 @@ RSpec.describe Hobrin::Edits do
     ],
     "Weigh::WriteOutcome" => [
       ->(e) { e::WriteOutcome.new(outcome_id: nil, given: { name: "Falls", worthwhile: 2 }) },
-      "Outcome “Falls”", lambda { |now| now.weighing.outcomes.map(&:id) == [1, 2] && now.weighing.outcome(2).worthwhile.round == 2 }
+      "Outcome “Falls”", ->(now) { now.weighing.outcomes.map(&:id) == [1, 2] && now.weighing.outcome(2).worthwhile.round == 2 }
     ],
     "Weigh::DropOutcome" => [
       ->(e) { e::DropOutcome.new(outcome_id: 1) },
-      "Took away the outcome “Delirium”", lambda { |now| now.weighing.outcomes.empty? && now.papers.first.reported.empty? }
+      "Took away the outcome “Delirium”", ->(now) { now.weighing.outcomes.empty? && now.papers.first.reported.empty? }
     ],
     "Weigh::PutTogether" => [
       lambda { |e|
@@ -259,7 +259,7 @@ RSpec.describe Hobrin::Edits do
                               judgement: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1,
                                                                                    why: "nobody was unaware"))
       },
-      "“Delirium”, risk of bias: −1, since nobody was unaware", lambda { |now| now.weighing.outcome(1).judgements.keys == [:bias] }
+      "“Delirium”, risk of bias: −1, since nobody was unaware", ->(now) { now.weighing.outcome(1).judgements.keys == [:bias] }
     ],
     "Weigh::ReportResult" => [
       lambda { |e|
@@ -295,7 +295,7 @@ RSpec.describe Hobrin::Edits do
     ],
     "Weigh::JudgeFinding" => [
       ->(e) { e::JudgeFinding.new(finding_id: 1, component: :adequacy, judgement: nil) },
-      "“Night is loud.”, whether there is enough: as proposed", lambda { |now| now.weighing.finding(1).judgements.empty? }
+      "“Night is loud.”, whether there is enough: as proposed", ->(now) { now.weighing.finding(1).judgements.empty? }
     ],
     "Act::Deliberate" => [
       lambda { |e|
@@ -321,7 +321,7 @@ RSpec.describe Hobrin::Edits do
         e::PlanSteps.new(needs: { stops: "Lights" }, steps: [Hobrin::Brief::Step.new(what: "Ask", done: true)],
                          cycles: [Hobrin::Brief::Cycle.new(plan: "One night")])
       },
-      "Planned 1 steps, 1 done, and 1 small cycles", lambda { |now| now.plan.stops == "Lights" && now.acting.cycles.one? }
+      "Planned 1 steps, 1 done, and 1 small cycles", ->(now) { now.plan.stops == "Lights" && now.acting.cycles.one? }
     ],
     "Act::Sign" => [
       ->(e) { e::Sign.new(name: " A  nurse ") },

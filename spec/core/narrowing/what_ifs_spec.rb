@@ -35,9 +35,9 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample, :slow do
           .to eq([one.move.wording, after, after - now, now - after,
                   (now - after) & must_find.to_a])
         widens = one.move.direction == :widen
-        expect([one.move.wording,
-                widens ? one.removed.size : one.added.size]).to eq([one.move.wording,
-                                                                    0]) unless one.move.kind == :filter
+        unless one.move.kind == :filter
+          expect([one.move.wording, widens ? one.removed.size : one.added.size]).to eq([one.move.wording, 0])
+        end
       end
     end
   end

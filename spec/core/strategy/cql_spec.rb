@@ -109,8 +109,9 @@ RSpec.describe Hobrin::Strategy::Cql do
   end
 
   def shape(node)
-    return [node.index&.plain, node.relation&.text, modifiers(node.modifiers),
-            node.term.plain] if node.is_a?(described_class::Parser::Clause)
+    if node.is_a?(described_class::Parser::Clause)
+      return [node.index&.plain, node.relation&.text, modifiers(node.modifiers), node.term.plain]
+    end
 
     node.links.reduce(shape(node.first)) do |left, link|
       [link.operator.text, modifiers(link.modifiers), left, shape(link.right)]

@@ -41,8 +41,7 @@ RSpec.describe Hobrin::Strategy do
   end
 
   def dates(tree, record)
-    return dates(tree.kept,
-                 record) && !dates(tree.excluded, record) if tree.is_a?(described_class::Except)
+    return dates(tree.kept, record) && !dates(tree.excluded, record) if tree.is_a?(described_class::Except)
 
     tree.cover?(record)
   end

@@ -11,13 +11,20 @@ RSpec.describe Hobrin::Trail::History do
         expect([history.before, history.redo]).to eq([past[-2], future.last])
         number = lines.size + 1
         case random.rand(3)
-        when 0 then (lines << [number, nil]
-                     past << number
-                     future = [])
-        when 1 then (lines << [number, history.before]
-                     future << past.pop) if history.undo
-        else (lines << [number, history.redo]
-              past << future.pop) if history.redo
+        when 0
+          lines << [number, nil]
+          past << number
+          future = []
+        when 1
+          next unless history.undo
+
+          lines << [number, history.before]
+          future << past.pop
+        else
+          next unless history.redo
+
+          lines << [number, history.redo]
+          past << future.pop
         end
       end
     end

@@ -7,8 +7,7 @@ module Hobrin
         # A decision on one paper, its note, or a decision taken back.
         class DecisionForm < Form
           def edit
-            return Edits::Sift::Decide.new(decision:,
-                                           although_retracted: although_retracted?) if decided?
+            return Edits::Sift::Decide.new(decision:, although_retracted: although_retracted?) if decided?
 
             case fields.text(:verdict)
             when "none" then Edits::Sift::TakeBack.new(record_id: paper)

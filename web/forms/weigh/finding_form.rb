@@ -39,9 +39,7 @@ module Hobrin
           def support
             fields.list(:papers).first(MOST).each_with_index.filter_map do |paper, place|
               speaks = fields.nested(:speaks).one_of(place, Appraisal::Finding::Voice::WAYS.keys)
-              [paper,
-               Appraisal::Finding::Voice.new(speaks:,
-                                             words: fields.nested(:words).text(place))] if speaks
+              [paper, Appraisal::Finding::Voice.new(speaks:, words: fields.nested(:words).text(place))] if speaks
             end.to_h
           end
         end

@@ -28,8 +28,7 @@ module Hobrin
             return After.new if fields.text(:do) == "drop"
 
             written = outcome.opened.inquiry.weighing.outcomes.last
-            return After.new(list: { "paper" => fields.text(:paper),
-                                     "numbers" => written.id.to_s }) if fields.some_text(:paper)
+            return After.new(list: { "paper" => fields.text(:paper), "numbers" => written.id.to_s }) if fields.some_text(:paper)
 
             After.new(list: { "outcome" => fields.some_text(:outcome) || written.id.to_s,
                               "part" => fields.some_text(:part) }.compact)

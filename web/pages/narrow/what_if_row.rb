@@ -53,8 +53,7 @@ module Hobrin
             sets = { "in" => @what_if.added, "out" => @what_if.removed }
             sets.zip(@page.what_if_reader.papers(@what_if)).filter_map do |(where, set), records|
               newest = ", the newest" if set.size > records.size
-              Papers.new(says: "#{count_of(set.size, "paper")} #{where}#{newest}:",
-                         records:) if records.any?
+              Papers.new(says: "#{count_of(set.size, "paper")} #{where}#{newest}:", records:) if records.any?
             end
           end
         end

@@ -76,8 +76,9 @@ module Hobrin
 
           def resolved
             base = @context.settings["resolver"]
-            Link.new(name: "Our library's link resolver",
-                     address: Exchange::OpenUrl.of(base, @record), note: "what our library has") unless base.empty?
+            return if base.empty?
+
+            Link.new(name: "Our library's link resolver", address: Exchange::OpenUrl.of(base, @record), note: "what our library has")
           end
 
           def doi_path

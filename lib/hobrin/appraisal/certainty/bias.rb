@@ -20,8 +20,7 @@ module Hobrin
               end
             end +
                                 [pool.weight_of { |study| study.paper.concern(kind).nil? }]
-            return [0,
-                    "No sheet is answered yet: nothing is known of how sound the papers are."] if silent > 0.999
+            return [0, "No sheet is answered yet: nothing is known of how sound the papers are."] if silent > 0.999
 
             turns, without = without_high(pool, kind)
             [steps(high, low, silent, turns), reason(high, low, silent, without)]

@@ -18,8 +18,7 @@ module Hobrin
           # Gives [steps, why].
           def of(pool)
             return of_test(pool) if pool.tests
-            return [0,
-                    "Nothing is pooled: look at the papers one by one."] if pool.studies.size > 1 && pool.pooled.nil?
+            return [0, "Nothing is pooled: look at the papers one by one."] if pool.studies.size > 1 && pool.pooled.nil?
             return of_share(pool) unless pool.measure.nothing
 
             of_effect(pool, pool.pooled || alone(pool))

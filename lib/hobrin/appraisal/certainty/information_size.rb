@@ -39,10 +39,8 @@ module Hobrin
           def of(pool, pooled)
             case pool.outcome.kind
             when "events" then of_counts(pool, pooled)
-            when "scale" then new(count: PEOPLE, there: pool.effective_people,
-                                  of: "people") if pool.people.positive?
-            when "rate" then new(count: EVENTS, there: pool.events,
-                                 of: "events") if pool.events.positive?
+            when "scale" then new(count: PEOPLE, there: pool.effective_people, of: "people") if pool.people.positive?
+            when "rate" then new(count: EVENTS, there: pool.events, of: "events") if pool.events.positive?
             end
           end
 

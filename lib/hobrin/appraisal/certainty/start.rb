@@ -14,9 +14,7 @@ module Hobrin
         class << self
           # Gives [4 or 2, why].
           def of(pool)
-            return [4,
-                    "Studies that follow or test people answer such a " \
-                    "question best."] if SINGLE.include?(pool.outcome.kind)
+            return [4, "Studies that follow or test people answer such a question best."] if SINGLE.include?(pool.outcome.kind)
 
             share = pool.weight_of { |study| strong?(study) }
             said = "#{(100 * share).round} of 100 of the weight is from randomized trials"

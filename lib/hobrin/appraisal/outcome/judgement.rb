@@ -16,10 +16,7 @@ module Hobrin
         def initialize(steps:, why:)
           @steps = steps
           @why = why.to_s.strip.freeze
-          raise InputError,
-                { steps: "Choose how many steps." } unless steps.is_a?(Integer) && steps.between?(
-                  -2, 2
-                )
+          raise InputError, { steps: "Choose how many steps." } unless steps.is_a?(Integer) && steps.between?(-2, 2)
           raise InputError, { why: "Say why." } if @why.empty?
           raise InputError, { why: "Keep this to #{LONGEST} characters." } if @why.size > LONGEST
 

@@ -30,8 +30,7 @@ module Hobrin
           @level = level
           raise InputError, { model: "Choose how to put them together." } unless MODELS.key?(@model)
           raise InputError, { level: "Choose 90, 95 or 99." } unless LEVELS.include?(level)
-          raise InputError,
-                { model: "Mantel–Haenszel weighs risk ratios, odds ratios and risk differences." } if wrong_pair?
+          raise InputError, { model: "Mantel–Haenszel weighs risk ratios, odds ratios and risk differences." } if wrong_pair?
 
           freeze
         end

@@ -34,10 +34,9 @@ module Hobrin
             return
           end
           value = field.whole ? Typed.whole(text) : Typed.number(text)
-          @errors[name] =
-            field.whole ? "Write a whole number, 0 or more." : "Write a number, such as 3.5." unless sound?(
-              value, field
-            )
+          unless sound?(value, field)
+            @errors[name] = field.whole ? "Write a whole number, 0 or more." : "Write a number, such as 3.5."
+          end
           value
         end
 
@@ -111,8 +110,7 @@ module Hobrin
           return @errors[:low] = "Write its interval, or its p." unless p
 
           @errors[:p] = "A p lies above 0 and below 1." unless p.positive? && p < 1
-          @errors[:value] =
-            "Without an effect its p tells nothing: write the interval." if value == (@ratio ? 1 : 0)
+          @errors[:value] = "Without an effect its p tells nothing: write the interval." if value == (@ratio ? 1 : 0)
         end
       end
     end

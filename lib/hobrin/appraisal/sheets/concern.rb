@@ -27,11 +27,9 @@ module Hobrin
           def initialize(concern:, why:)
             @concern = concern.to_s.to_sym
             @why = why.to_s.strip.freeze
-            raise InputError,
-                  { concerns: "Choose low, some or high." } unless LEVELS.include?(@concern)
+            raise InputError, { concerns: "Choose low, some or high." } unless LEVELS.include?(@concern)
             raise InputError, { concerns: "Say why the concern is set otherwise." } if @why.empty?
-            raise InputError,
-                  { concerns: "Keep the reason to #{LONGEST} characters." } if @why.size > LONGEST
+            raise InputError, { concerns: "Keep the reason to #{LONGEST} characters." } if @why.size > LONGEST
 
             freeze
           end

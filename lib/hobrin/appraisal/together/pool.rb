@@ -31,9 +31,11 @@ module Hobrin
         # The share of the whole that each study weighs, 0 to 1; of a test, by its people.
         def weights
           return pooled.weights if pooled
-          return studies.map do |study|
-            study.reported.people.fdiv(people)
-          end if tests && people.positive?
+          if tests && people.positive?
+            return studies.map do |study|
+              study.reported.people.fdiv(people)
+            end
+          end
 
           studies.map { 1.0 / studies.size }
         end

@@ -17,10 +17,12 @@ module Hobrin
           text.to_s.strip.freeze
         end
         raise InputError, { cycles: "Say what was planned." } if @plan.empty?
-        raise InputError,
-              { cycles: "Keep each field to #{LONGEST} characters." } if to_h.values.any? do |text|
-                                                                           text.size > LONGEST
-                                                                         end
+        if to_h.values.any? do |text|
+          text.size > LONGEST
+        end
+          raise InputError,
+                { cycles: "Keep each field to #{LONGEST} characters." }
+        end
 
         freeze
       end

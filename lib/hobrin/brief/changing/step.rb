@@ -16,8 +16,7 @@ module Hobrin
         @who, @what = [who, what].map { |text| text.to_s.strip.freeze }
         @done = done ? true : false
         raise InputError, { steps: "Say what is to be done." } if @what.empty?
-        raise InputError,
-              { steps: "Keep a step to #{LONGEST[:what]} characters, a name to #{LONGEST[:who]}." } if long?
+        raise InputError, { steps: "Keep a step to #{LONGEST[:what]} characters, a name to #{LONGEST[:who]}." } if long?
 
         freeze
       end

@@ -96,8 +96,10 @@ module Hobrin
         side = after.count { |value| value < middle }
         said = ["#{side} of #{after.size} points since the change lie below the median from " \
                 "before."]
-        return [*said, "Ten points off the median are needed to tell a run from chance; there are " \
-                       "#{after.count { |value| value != middle }}."] unless found
+        unless found
+          return [*said, "Ten points off the median are needed to tell a run from chance; there are " \
+                         "#{after.count { |value| value != middle }}."]
+        end
 
         [*said, longest(found), crossings(found), hint].compact
       end

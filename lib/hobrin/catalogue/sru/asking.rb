@@ -13,8 +13,7 @@ module Hobrin
           def search(query, version:, from: 1, most: 0, schema: nil)
             asked = { "query" => query, "startRecord" => from.to_s, "maximumRecords" => most.to_s,
                       "recordSchema" => schema }.compact
-            return { "queryType" => "cql", "recordXMLEscaping" => "xml",
-                     **asked } if version == "2.0"
+            return { "queryType" => "cql", "recordXMLEscaping" => "xml", **asked } if version == "2.0"
 
             { **plain("searchRetrieve"), "recordPacking" => "xml", **asked }
           end

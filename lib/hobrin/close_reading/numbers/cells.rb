@@ -40,8 +40,7 @@ module Hobrin
             sentence.matches(TOLD).filter_map do |match|
               told = [match[:part], match[:whole]].map(&:to_i)
               should = right.fetch(match[:name].downcase)
-              disagreement(:cells, sentence, match,
-                           "the four results give #{should.join(" of ")}") unless told == should
+              disagreement(:cells, sentence, match, "the four results give #{should.join(" of ")}") unless told == should
             end
           end
         end

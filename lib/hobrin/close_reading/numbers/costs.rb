@@ -14,8 +14,7 @@ module Hobrin
         def in_sentence(sentence)
           sentence.matches(PATTERN).filter_map do |match|
             each, all, people = match.captures.map { |text| text.delete(",").to_i }
-            disagreement(:cost, sentence, match,
-                         "#{people} at #{each} are #{each * people}") unless each * people == all
+            disagreement(:cost, sentence, match, "#{people} at #{each} are #{each * people}") unless each * people == all
           end
         end
       end

@@ -35,8 +35,7 @@ module Hobrin
         end
 
         def fresh(inquiry)
-          raise InputError,
-                { name: "Keep it to #{MOST} measures." } if inquiry.acting.measures.size >= MOST
+          raise InputError, { name: "Keep it to #{MOST} measures." } if inquiry.acting.measures.size >= MOST
 
           Brief::Measure.new(id: inquiry.acting.next_measure, **given)
         end

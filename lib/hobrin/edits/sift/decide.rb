@@ -18,8 +18,7 @@ module Hobrin
 
         # Raises InputError (:retracted) for a retracted paper that is to be kept unknowingly.
         def call(inquiry, surroundings)
-          ask(inquiry,
-              surroundings.paper(record_id)) if decision.verdict == :keep && !although_retracted
+          ask(inquiry, surroundings.paper(record_id)) if decision.verdict == :keep && !although_retracted
           facts = { verdict: decision.verdict.to_s, reason: decision.reason }
           change(inquiry.with_decision(decision), surroundings, :paper_decided, **facts)
         end

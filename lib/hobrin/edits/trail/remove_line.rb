@@ -13,8 +13,7 @@ module Hobrin
         def call(inquiry, _surroundings)
           line = inquiry.lines.find { |one| one.name == name } or raise GoneError, "line"
           user = inquiry.lines.find { |one| Strategy::Lines.names(one.tree).include?(name) }
-          raise InputError,
-                { name: "“#{user.name}” is made of “#{name}”: take that one off first." } if user
+          raise InputError, { name: "“#{user.name}” is made of “#{name}”: take that one off first." } if user
 
           Change.new(inquiry: inquiry.with(lines: inquiry.lines - [line]), kind: :line_removed,
                      facts: { name: })

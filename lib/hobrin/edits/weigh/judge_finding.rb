@@ -18,8 +18,7 @@ module Hobrin
         def call(inquiry, _surroundings)
           old = inquiry.weighing.finding(finding_id) || raise(GoneError, "finding")
           known = Appraisal::Findings::Confidence::COMPONENTS.key?(component)
-          raise InputError,
-                { steps: "Choose how many steps." } if !known || judgement&.steps&.positive?
+          raise InputError, { steps: "Choose how many steps." } if !known || judgement&.steps&.positive?
 
           judgements = judgement ? { **old.judgements,
             component => judgement } : old.judgements.except(component)

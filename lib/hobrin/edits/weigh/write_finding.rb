@@ -32,8 +32,7 @@ module Hobrin
         end
 
         def fresh(inquiry)
-          raise InputError,
-                { text: "Keep it to #{MOST} findings." } if inquiry.weighing.findings.size >= MOST
+          raise InputError, { text: "Keep it to #{MOST} findings." } if inquiry.weighing.findings.size >= MOST
 
           Appraisal::Finding.new(id: inquiry.weighing.next_finding, text:, support:)
         end

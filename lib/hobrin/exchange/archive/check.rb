@@ -97,8 +97,7 @@ module Hobrin
         end
 
         def lists(path, anew, written)
-          return [Fault.new(path:,
-                            says: "has another length")] unless written.is_a?(Array) && written.size == anew.size
+          return [Fault.new(path:, says: "has another length")] unless written.is_a?(Array) && written.size == anew.size
 
           anew.each_with_index.flat_map do |one, place|
             compared("#{path}/#{place + 1}", one, written[place])

@@ -22,8 +22,7 @@ module Hobrin
           known = BibTeX.parse("#{needed(text)}\n#{text}", allow_missing_keys: true).strings
           name, string = known.to_a.last
           value = string.value.replace(known.values).join.to_s
-          @values[name.to_s.downcase] =
-            value if value.size <= LONGEST && value.count("{") == value.count("}")
+          @values[name.to_s.downcase] = value if value.size <= LONGEST && value.count("{") == value.count("}")
         rescue BibTeX::ParseError, NoMethodError
           nil
         end

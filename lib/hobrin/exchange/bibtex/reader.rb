@@ -67,8 +67,7 @@ module Hobrin
           return [] unless entry.field?(:author)
 
           people = entry[:author].to_s
-          raise InputError,
-                { file: "its authors are longer than #{MOST_AUTHORS} letters" } if people.size > MOST_AUTHORS
+          raise InputError, { file: "its authors are longer than #{MOST_AUTHORS} letters" } if people.size > MOST_AUTHORS
 
           BibTeX::Names.parse(people).filter_map do |name|
             next if name.to_s.casecmp?("others")

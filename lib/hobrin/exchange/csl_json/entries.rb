@@ -50,8 +50,7 @@ module Hobrin
           skip(/\s+/n)
           return if @scanner.skip(/\[/)
 
-          raise InputError,
-                { file: "This is JSON, but not a list of CSL items." } if @scanner.check(/[{"\d]/)
+          raise InputError, { file: "This is JSON, but not a list of CSL items." } if @scanner.check(/[{"\d]/)
 
           raise InputError, { file: "This is not JSON: it does not begin with [." }
         end

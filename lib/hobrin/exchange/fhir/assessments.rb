@@ -28,8 +28,7 @@ module Hobrin
         end
 
         def comment(kind, text)
-          { informationType: "comment", type: said(kind),
-            summary: text } unless text.to_s.strip.empty?
+          { informationType: "comment", type: said(kind), summary: text } unless text.to_s.strip.empty?
         end
 
         def concern(row)

@@ -48,8 +48,7 @@ module Hobrin
             family, given, suffix = %w[family given termsOfAddress].map do |type|
               Xml.all(name, "./namePart[@type='#{type}']").join(" ")
             end
-            family, given = Xml.said(name, "./namePart[not(@type)]").to_s.split(/\s*,\s*/,
-                                                                                2) if family.empty?
+            family, given = Xml.said(name, "./namePart[not(@type)]").to_s.split(/\s*,\s*/, 2) if family.empty?
             next if family.to_s.empty?
 
             Records::Author.new(family:, given: (given unless given.to_s.empty?),

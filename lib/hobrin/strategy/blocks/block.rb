@@ -17,12 +17,10 @@ module Hobrin
 
       # Raises InputError (:typed) past two hundred terms, (:operator) for an unknown way to join.
       def initialize(key:, terms: [], operator: :and, previous_operator: :and)
-        raise InputError,
-              { typed: "A block holds #{MOST_TERMS} terms at most." } if terms.size > MOST_TERMS
+        raise InputError, { typed: "A block holds #{MOST_TERMS} terms at most." } if terms.size > MOST_TERMS
 
         @key = key.dup.freeze
-        raise InputError,
-              { operator: "Choose how this block is joined." } unless OPERATORS.key?(operator)
+        raise InputError, { operator: "Choose how this block is joined." } unless OPERATORS.key?(operator)
 
         @terms = terms.dup.freeze
         @operator = operator

@@ -78,8 +78,7 @@ module Hobrin
 
         def words(clause, fields)
           text = clause.term.text
-          raise InputError,
-                { words: "^ is not used here; words are looked for anywhere in a field." } if text.match?(/(?<!\\)\^/)
+          raise InputError, { words: "^ is not used here; words are looked for anywhere in a field." } if text.match?(/(?<!\\)\^/)
 
           tokens = Text::Tokens.masked(text.gsub(/\\([*?^])/, " ").gsub(/\\(.)/m, '\1'))
           raise InputError, { words: "there is no word in this." } if tokens.empty?

@@ -31,8 +31,9 @@ module Hobrin
 
           def span(clause, relation, first, last = nil, *rest)
             pair = relation == "within"
-            refuse(clause.term,
-                   pair ? "two dates, as in \"2016 2026\"" : "one date") unless rest.empty? && pair == !last.nil?
+            unless rest.empty? && pair == !last.nil?
+              refuse(clause.term, pair ? "two dates, as in \"2016 2026\"" : "one date")
+            end
 
             case relation
             when "within" then { from: first, to: last }

@@ -91,8 +91,7 @@ module Hobrin
 
         def unnamed(uri)
           @default, = CONTEXTS.find { |_, pattern| pattern.match?(uri.plain) }
-          raise Error.new(uri,
-                          message: "no context set here has the address “#{uri.text}”.") unless @default
+          raise Error.new(uri, message: "no context set here has the address “#{uri.text}”.") unless @default
         end
 
         def refuse_order
@@ -106,8 +105,7 @@ module Hobrin
           count_clause
           refuse("a search word or (") if !operand?(now) || (boolean?(now) && !term?(ahead))
           first = take
-          return Clause.new(index: nil, relation: nil, modifiers: [],
-                            term: first) unless relation?(now)
+          return Clause.new(index: nil, relation: nil, modifiers: [], term: first) unless relation?(now)
 
           relation = take
           with = modifiers
@@ -130,8 +128,7 @@ module Hobrin
 
         def nested
           @depth += 1
-          raise Error.new(now,
-                          message: "parentheses go too deep; #{DEEPEST} is the most.") if @depth > DEEPEST
+          raise Error.new(now, message: "parentheses go too deep; #{DEEPEST} is the most.") if @depth > DEEPEST
 
           take
           inner = query
@@ -159,8 +156,7 @@ module Hobrin
 
         def count_clause
           @clauses += 1
-          raise Error.new(now,
-                          message: "too many parts; #{MOST_CLAUSES} is the most.") if @clauses > MOST_CLAUSES
+          raise Error.new(now, message: "too many parts; #{MOST_CLAUSES} is the most.") if @clauses > MOST_CLAUSES
         end
 
         def expect(what)

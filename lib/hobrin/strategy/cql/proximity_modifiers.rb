@@ -36,8 +36,7 @@ module Hobrin
           def distance(modifier)
             number = Integer(modifier.value&.text.to_s, 10, exception: false)
             allowed = { "<=" => 0, "<" => -1 }[modifier.comparison&.text]
-            raise Error.new(modifier.name,
-                            message: "write the distance as distance<=5.") unless number && allowed
+            raise Error.new(modifier.name, message: "write the distance as distance<=5.") unless number && allowed
 
             number + allowed
           end

@@ -61,8 +61,7 @@ module Hobrin
         @name = name
         @from = from&.dup.freeze
         @to = to&.dup.freeze
-        raise InputError,
-              { dates: "#{to} is before #{from}." } unless from.nil? || to.nil? || upto?(from)
+        raise InputError, { dates: "#{to} is before #{from}." } unless from.nil? || to.nil? || upto?(from)
 
         freeze
       end

@@ -22,8 +22,7 @@ module Hobrin
       # Raises InputError as `new` and TextTerm.read do, and (:words) for fewer than two words.
       def self.split(text, split:, distance:, ordered:, fields:)
         words = TextTerm.read(text, fields:).tokens
-        raise InputError,
-              { words: "Write at least two words to stand near each other." } if words.size < 2
+        raise InputError, { words: "Write at least two words to stand near each other." } if words.size < 2
 
         at = split.to_i.clamp(1, words.size - 1)
         left, right = [words.take(at), words.drop(at)].map { |side| side.join(" ") }

@@ -46,8 +46,7 @@ module Hobrin
       def initialize(text:, fields: TEXT)
         @text = text.dup.freeze
         @fields = FIELDS.keys.select { |field| fields.include?(field) }.freeze
-        raise InputError,
-              { fields: "Choose where to look: title, abstract or author keywords." } if @fields.empty?
+        raise InputError, { fields: "Choose where to look: title, abstract or author keywords." } if @fields.empty?
 
         check
         freeze

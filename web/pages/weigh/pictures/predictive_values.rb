@@ -30,9 +30,7 @@ module Hobrin
           end
 
           def refused
-            return if typed_text.empty? || Appraisal::Reported::Typed.number(typed_text)&.between?(
-              0, 100
-            )
+            return if typed_text.empty? || Appraisal::Reported::Typed.number(typed_text)&.between?(0, 100)
 
             "Write a number from 0 to 100."
           end

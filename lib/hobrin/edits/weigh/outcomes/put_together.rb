@@ -12,8 +12,7 @@ module Hobrin
         # Raises InputError for a measure that the outcome does not have.
         def call(inquiry, _surroundings)
           old = outcome(inquiry)
-          raise InputError,
-                { measure: "Choose a measure." } unless old.sort.measures.include?(way.measure)
+          raise InputError, { measure: "Choose a measure." } unless old.sort.measures.include?(way.measure)
 
           changed = old.with(way:)
           Change.new(inquiry: put(inquiry, changed), kind: :put_together,

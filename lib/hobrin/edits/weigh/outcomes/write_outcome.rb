@@ -26,8 +26,7 @@ module Hobrin
 
         def fresh(inquiry)
           weighing = inquiry.weighing
-          raise InputError,
-                { name: "Keep it to #{MOST} outcomes." } if weighing.outcomes.size >= MOST
+          raise InputError, { name: "Keep it to #{MOST} outcomes." } if weighing.outcomes.size >= MOST
 
           check_name(weighing.outcomes, given[:name])
           Appraisal::Outcome.new(id: weighing.next_outcome, **given)

@@ -23,8 +23,7 @@ module Hobrin
           raise GoneError, "paper" unless inquiry.kept_ids.include?(record_id)
 
           kind = (inquiry.weighing.outcome(given[:outcome_id]) || raise(GoneError, "outcome")).sort
-          raise InputError,
-                { form: "Choose what the paper gives." } unless kind.forms.include?(given[:form])
+          raise InputError, { form: "Choose what the paper gives." } unless kind.forms.include?(given[:form])
 
           paper = inquiry.paper(record_id) || unweighed(surroundings)
           written = number ? result(inquiry).with(**given) : Appraisal::Reported.new(
@@ -39,8 +38,7 @@ module Hobrin
         private
 
         def fresh(paper)
-          raise InputError,
-                { form: "Keep it to #{MOST} results of a paper." } if paper.reported.size >= MOST
+          raise InputError, { form: "Keep it to #{MOST} results of a paper." } if paper.reported.size >= MOST
 
           paper.next_result
         end

@@ -51,8 +51,7 @@ module Hobrin
             more = lines.size - rows.size
             [(words("Table of findings", :strong) if rows.any?),
              grid("Table of findings", COLUMNS, rows),
-             (words("#{count_of(more, "more outcome")} in the full report.",
-                    :small) if more.positive?)]
+             (words("#{count_of(more, "more outcome")} in the full report.", :small) if more.positive?)]
           end
 
           def row(line)

@@ -24,8 +24,7 @@ module Hobrin
           def call
             @canvas = Canvas.new("Forest: #{@pool.outcome.name}", WIDTH,
                                  (ROW * (@pool.studies.size + 1)) + 34 + (NOTE * below.size))
-            @canvas.line(x(@scale.nothing), 4, x(@scale.nothing), bottom,
-                         "dotted") if @scale.nothing
+            @canvas.line(x(@scale.nothing), 4, x(@scale.nothing), bottom, "dotted") if @scale.nothing
             @pool.studies.each_index { |place| study(place) }
             pooled
             axis

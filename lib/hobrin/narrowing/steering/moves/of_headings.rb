@@ -43,8 +43,7 @@ module Hobrin
         def narrower(block, term)
           below = @thesaurus.children(term.label)
           return [] if below.empty?
-          return [change(block, term, :widen, :narrower_on,
-                         { narrower: true })] unless term.leaf.narrower
+          return [change(block, term, :widen, :narrower_on, { narrower: true })] unless term.leaf.narrower
 
           [change(block, term, :narrow, :narrower_off, { narrower: false }),
            *below.map { |one| in_place(block, term, one) }]
