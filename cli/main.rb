@@ -42,8 +42,7 @@ module Hobrin
         return help if arguments.empty? || %w[-h --help help].include?(arguments.first)
 
         name, rest = command(arguments)
-        COMMANDS.fetch(name).new(name:, out: @out, err: @err,
-                                 env: @env).call(rest) == false ? REFUSED : DONE
+        COMMANDS.fetch(name).new(name:, out: @out, err: @err, env: @env).call(rest) == false ? REFUSED : DONE
       rescue InputError, GoneError, OptionParser::ParseError => e
         # What optparse adds about near names comes on lines of its own.
         fail_with(e.is_a?(OptionParser::ParseError) ? e.message.split.join(" ") : e.message,

@@ -20,9 +20,7 @@ module Hobrin
       # record :: Record; place :: its number, which chooses the name. Gives the record, perhaps
       #   under another title.
       def apart(record, place)
-        endings = record.flags.include?(RESEARCH) ? names(place) : [
-          ": a view from #{record.country}", *names(place)
-        ]
+        endings = record.flags.include?(RESEARCH) ? names(place) : [": a view from #{record.country}", *names(place)]
         # Its own id, when a very large library has used all names.
         titles = ["", *endings, " (paper #{record.id[/\w+\z/]})"].map { |ending| record.title + ending }
         title = titles.find { |one| @seen.add?(one.downcase) }

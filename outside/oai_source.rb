@@ -19,8 +19,7 @@ module Hobrin
 
       # A Catalogue::Oai::Answer: the first part, or that which a token leads to. from :: a day or nil
       def records(prefix:, token: nil, from: nil)
-        asked = token ? { "resumptionToken" => token } : { "metadataPrefix" => prefix,
-                                                           "from" => from }.compact
+        asked = token ? { "resumptionToken" => token } : { "metadataPrefix" => prefix, "from" => from }.compact
         answer = NoAnswer.understood { Catalogue::Oai::Answer.read(get("verb" => "ListRecords", **asked)) }
         code, words = answer.errors.first
         raise NoAnswer, "It says: #{words} (#{code})" if code

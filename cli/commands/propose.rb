@@ -21,8 +21,7 @@ module Hobrin
           understanding = context.understanding
           refused = lines(file).reject do |line|
             fits = line.valid_encoding? && line.size <= LONGEST
-            fits ? @out.puts(JSON.generate(of(line,
-                                              understanding))) || true : @err.puts("hobrin: #{said(line)}")
+            fits ? @out.puts(JSON.generate(of(line, understanding))) || true : @err.puts("hobrin: #{said(line)}")
           end
           refused.empty?
         end

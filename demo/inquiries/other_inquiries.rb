@@ -46,9 +46,7 @@ module Hobrin
         heading = name[HEADING, 1]
         edit(id,
              Edits::Word::AddParts.new(block:,
-                                       parts: [heading ? [
-                                         :heading, heading
-                                       ] : [:words, name]]))
+                                       parts: [heading ? [:heading, heading] : [:words, name]]))
       end
 
       def cross_out(id, block, name, reason)

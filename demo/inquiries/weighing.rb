@@ -94,8 +94,7 @@ module Hobrin
       end
 
       def report(record, outcome, result)
-        numbers = result[:take] ? taken(record, outcome,
-                                        result[:take]) : typed(outcome, result[:typed])
+        numbers = result[:take] ? taken(record, outcome, result[:take]) : typed(outcome, result[:typed])
         edit(Edits::Weigh::ReportResult.new(record_id: record.id, number: nil,
                                             given: { outcome_id: outcome.id, **numbers,
                                                      **result.except(:take, :typed) }))

@@ -78,11 +78,9 @@ module Hobrin
     #   thesaurus.places("Delirium") # => [["Conditions", "Confusion", "Delirium"], ["Conditions", "Complications", …]]
     def places(label)
       above = @by_label[label]&.broader || []
-      above.empty? ? [[label]] : above.flat_map do |broader|
-        places(broader).map do |path|
-          [*path, label]
-        end
-      end
+      return [[label]] if above.empty?
+
+      above.flat_map { |broader| places(broader).map { |path| [*path, label] } }
     end
 
     # Headings for what a person typed, best first; see LookUp.

@@ -102,8 +102,11 @@ module Hobrin
 
       def prefix(given)
         wrong("badArgument", "metadataPrefix is missing.") if given.to_s.empty?
-        Catalogue::Oai::Writer::FORMATS.key?(given) ? given : wrong("cannotDisseminateFormat",
-                                                                    "There is no format #{given} here.")
+        if Catalogue::Oai::Writer::FORMATS.key?(given)
+          given
+        else
+          wrong("cannotDisseminateFormat", "There is no format #{given} here.")
+        end
       end
 
       def entry(identifier)
@@ -127,9 +130,7 @@ module Hobrin
         wrong("noRecordsMatch", "There is nothing in this span.") if found.empty?
         given = found.first(PART)
         items = given.map do |entry|
-          whole ? record(entry,
-                         token.prefix) : @writer.header(PREFIX + entry.id, entry.at,
-                                                        deleted: entry.gone)
+          whole ? record(entry, token.prefix) : @writer.header(PREFIX + entry.id, entry.at, deleted: entry.gone)
         end
         items.join + following(token, given.last, found.size > PART)
       end

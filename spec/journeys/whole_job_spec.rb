@@ -59,17 +59,17 @@ RSpec.describe "The whole job", :sample, :browser do
     { "P" => "intensive care", "I" => "earplugs" }.each do |key, words|
       select_words(words)
       find_field("The question").send_keys([:alt, key.downcase])
-      expect(page).to have_css("h1 .phrase-#{key}", text: words)
+      expect(page).to have_css("h1 .phrase-#{key}:not(.proposed)", text: words)
     end
     select_words("usual care")
     click_button "Comparison"
-    expect(page).to have_css("h1 .phrase-C", text: "usual care")
+    expect(page).to have_css("h1 .phrase-C:not(.proposed)", text: "usual care")
     page.execute_script(<<~JS)
       const text = document.evaluate("//h1//text()[contains(., 'delirium')]", document, null, 9).singleNodeValue;
       getSelection().setBaseAndExtent(text, text.data.indexOf("delirium"), text, text.data.indexOf("delirium") + 8);
     JS
     click_button "Outcome"
-    expect(page).to have_css("h1 .phrase-O", text: "delirium")
+    expect(page).to have_css("h1 .phrase-O:not(.proposed)", text: "delirium")
     choose "Treatment or prevention"
     expect(page).to have_text("P, I, O will be searched")
     find(".dock .go").click
@@ -79,7 +79,7 @@ RSpec.describe "The whole job", :sample, :browser do
     expect(page).to have_css("section[aria-labelledby='block-P'] .term", text: "Intensive Care")
     block("P").fill_in("typed", with: "intensive care")
     expect(block("P")).to have_select("part[0]", selected: "heading Intensive Care")
-    block("P").click_button("intensive care words")
+    block("P").find(".offers").click_button("intensive care words")
     expect(block("P")).to have_css(".term", count: 2)
     expect(shown_in("P")).to eq(people.size)
 

@@ -9,7 +9,7 @@ RSpec.describe "Act over the web", :sample, :client do
       [(Date.new(2026, 5, 18) + (7 * week)).iso8601, week < 12 ? 9 + (week % 3) : 4, 30]
     end
     numbers = weeks.map { |one| one.join(";") }.join("\r\n")
-    send_form("/inquiries/1/measures", do: "write", name: "Falls", way: "share", sort: "outcome", target: "20",
+    send_form("/inquiries/1/measures", do: "write", name: "Falls", way: "share", sort: "outcome", better: "less", target: "20",
                                        counted: "falls", of: "people", started: "2026-08-10", numbers:)
     page = page_of("?show=measures&measure=4")
     expect(page.css(".run-chart circle").size).to eq(24)
@@ -28,7 +28,7 @@ RSpec.describe "Act over the web", :sample, :client do
     ["-3\n-5\n-4", "0\n0\n0", "7\n7\n7"].each_with_index do |values, place|
       numbers = values.split("\n").each_with_index.map { |value, week| "2026-09-#{10 + week}; #{value}" }.join("\n")
       send_form("/inquiries/1/measures", do: "write", name: "Value #{place}", way: "value",
-                                         sort: "outcome", numbers:)
+                                         sort: "outcome", better: "less", numbers:)
       heights = page_of("?show=measures&measure=#{4 + place}").css(".run-chart circle").map do |one|
         one["cy"].to_f
       end
@@ -38,7 +38,7 @@ RSpec.describe "Act over the web", :sample, :client do
 
   it "says what makes a measure uncountable, and what few numbers cannot tell" do
     page_of
-    send_form("/inquiries/1/measures", do: "write", name: "Calls", way: "value", sort: "process",
+    send_form("/inquiries/1/measures", do: "write", name: "Calls", way: "value", sort: "process", better: "less",
                                        numbers: "2026-09-07\t3,5\n2026-09-14\t4")
     page = page_of("?show=measures&measure=4")
     said = ["Say what is counted.", "Say which value is aimed at.",

@@ -28,8 +28,8 @@ module Hobrin
 
       def flow_step(step, top, high, last:)
         main = flow_box(step.main, 2, top, WIDE)
-        down = last ? "" : shape("line", "forest-tick", x1: 107, y1: top + flow_height(step.main), x2: 107,
-                                                        y2: top + high + GAP)
+        from = top + flow_height(step.main)
+        down = last ? "" : shape("line", "forest-tick", x1: 107, y1: from, x2: 107, y2: top + high + GAP)
         return main + down unless step.aside
 
         across = shape("line", "forest-tick", x1: WIDE + 2, y1: top + 14, x2: WIDE + 36, y2: top + 14)

@@ -71,9 +71,7 @@ module Hobrin
       rescue UnavailableError => e
         # Reading still works, so the page comes back with what was typed in it.
         status 503
-        htmx? ? fail_with("Not now",
-                          e.message) : show(form_class.step(fields) || step,
-                                            errors: { press: e.message })
+        htmx? ? fail_with("Not now", e.message) : show(form_class.step(fields) || step, errors: { press: e.message })
       end
 
       # Makes a change of what is kept with papers, beside the inquiry, then shows the paper again:

@@ -122,8 +122,7 @@ module Hobrin
             Wait.new(who: one.who, what: "#{one.what}#{by}", late: one.late)
           end
           more = waiting.size - shown.size
-          more.positive? ? [*shown,
-                            Wait.new(who: "", what: "and #{more} more", late: false)] : shown
+          more.positive? ? [*shown, Wait.new(who: "", what: "and #{more} more", late: false)] : shown
         end
 
         def steps(listed)

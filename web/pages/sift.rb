@@ -101,8 +101,7 @@ module Hobrin
 
         def dock_words
           unsure = tally.fetch(:unsure, 0)
-          left = unread.zero? ? "All read." : ["#{number(unread)} still unread",
-                                               *pace_words].join(", ").concat(".")
+          left = unread.zero? ? "All read." : ["#{number(unread)} still unread", *pace_words].join(", ").concat(".")
           unsure.positive? ? "#{left} #{unsure} unsure: look again before you weigh." : left
         end
 

@@ -72,10 +72,7 @@ module Hobrin
           @part ||= case pane
                     when :sheet then Sheet.new(self, open)
                     when :numbers then Numbers.new(self, open)
-                    when :outcome then outcome.kind == "test" ? Test.new(self,
-                                                                         outcome) : Outcome.new(
-                                                                           self, outcome
-                                                                         )
+                    when :outcome then outcome.kind == "test" ? Test.new(self, outcome) : Outcome.new(self, outcome)
                     when :fresh then Described.new(self)
                     when :table then reading.findings_table
                     when :findings then Experience.new(self)

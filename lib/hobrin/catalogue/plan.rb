@@ -29,9 +29,11 @@ module Hobrin
       def edited(texts)
         changed = lines.map do |line|
           text = texts[line.number]
-          !line.own? || text.nil? || text == line.there ? line : line.with(there: text,
-                                                                           notes: [Line::BY_HAND],
-                                                                           wider: nil, lost: nil)
+          if !line.own? || text.nil? || text == line.there
+            line
+          else
+            line.with(there: text, notes: [Line::BY_HAND], wider: nil, lost: nil)
+          end
         end
         with(lines: changed).composed
       end

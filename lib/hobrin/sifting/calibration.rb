@@ -73,8 +73,7 @@ module Hobrin
           base -= by_base
           break if by_slope.abs + by_base.abs < 1e-9
         end
-        slope.finite? && base.finite? ? [slope.clamp(0.0, FURTHEST),
-                                         base.clamp(-FURTHEST, FURTHEST)] : [1.0, 0.0]
+        slope.finite? && base.finite? ? [slope.clamp(0.0, FURTHEST), base.clamp(-FURTHEST, FURTHEST)] : [1.0, 0.0]
       end
 
       def targets(judged)

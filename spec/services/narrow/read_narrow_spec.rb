@@ -24,8 +24,8 @@ RSpec.describe "Steering", :sample do
         promised = block_size("O") + fresh.size
         named = adding[offer.leaf.class]
         kind = offer.heading? ? :heading : :words
-        edit(named ? named.new(block: "O", name: offer.leaf.label) :
-               Editing::Word::AddParts.new(block: "O", parts: [[kind, offer.leaf.label]]))
+        parts = Editing::Word::AddParts.new(block: "O", parts: [[kind, offer.leaf.label]])
+        edit(named ? named.new(block: "O", name: offer.leaf.label) : parts)
         expect([offer.leaf.label, block_size("O")]).to eq([offer.leaf.label, promised])
       end
     end

@@ -103,6 +103,6 @@ RSpec.describe "Steering by what-ifs", :sample, :slow do
     one = missing.find(&:recovery)
     try(one.recovery)
     expect(reader.known(reader.call).find { |other| other.record == one.record }.found).to be(true)
-    expect { know["sleep"] }.to raise_error(Hobrin::InputError, /Add a word/)
+    expect { know["sleep"] }.to raise_error(Hobrin::InputError, /Choose one/)
   end
 end

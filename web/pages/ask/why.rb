@@ -32,8 +32,7 @@ module Hobrin
           private
 
           def told(reason)
-            reason.what == :names ? CLASSES.fetch(reason.word) : format(WORDS.fetch(reason.what),
-                                                                        reason.word)
+            reason.what == :names ? CLASSES.fetch(reason.word) : format(WORDS.fetch(reason.what), reason.word)
           end
 
           def known

@@ -51,8 +51,7 @@ module Hobrin
           # What the two numbers are told in.
           def worthwhile_unit
             kind = @outcome&.kind || usual_kind
-            %w[events time share
-               test].include?(kind) ? "people of 100" : "in the units of the measure"
+            %w[events time share test].include?(kind) ? "people of 100" : "in the units of the measure"
           end
 
           # Papers whose numbers would be taken away with it.

@@ -48,8 +48,7 @@ module Hobrin
           # How much it matters and which way is better, in words.
           def about
             matters = Appraisal::Outcome::MATTERS.fetch(outcome.matters)
-            outcome.kind == "test" ? matters : "#{matters} · " \
-              "#{Appraisal::Outcome::BETTER.fetch(outcome.better)}"
+            outcome.kind == "test" ? matters : "#{matters} · #{Appraisal::Outcome::BETTER.fetch(outcome.better)}"
           end
 
           # Who is compared with whom, in words; nil for a share or a test.

@@ -25,8 +25,11 @@ module Hobrin
 
           def strong?(study)
             design = study.paper.design
-            design == "systematic_review" ? ["randomized_trial",
-                                             ""].include?(study.paper.reviewed) : RANDOMIZED.include?(design)
+            if design == "systematic_review"
+              ["randomized_trial", ""].include?(study.paper.reviewed)
+            else
+              RANDOMIZED.include?(design)
+            end
           end
         end
       end

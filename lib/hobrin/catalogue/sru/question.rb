@@ -85,9 +85,7 @@ module Hobrin
 
           def packed(params)
             given = (params["recordXMLEscaping"] || params["recordPacking"]).to_s
-            %w[xml
-               string].include?(given) || given.empty? ? given == "string" : Diagnostic.tell(71,
-                                                                                             given)
+            %w[xml string].include?(given) || given.empty? ? given == "string" : Diagnostic.tell(71, given)
           end
         end
       end

@@ -18,11 +18,8 @@ module Hobrin
         def call(inquiry, _surroundings)
           acting = inquiry.acting.with(considerations:, decision:)
           changed = decision != inquiry.acting.decision && !decision.empty?
-          kind, facts = changed ? [:decided,
-                                   { decision: Brief::Consideration::DECISIONS.fetch(decision) }] : [
-                                     :deliberated, {}
-                                   ]
-          Change.new(inquiry: inquiry.with(acting:), kind:, facts:)
+          facts = changed ? { decision: Brief::Consideration::DECISIONS.fetch(decision) } : {}
+          Change.new(inquiry: inquiry.with(acting:), kind: changed ? :decided : :deliberated, facts:)
         end
       end
     end

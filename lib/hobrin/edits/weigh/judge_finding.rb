@@ -20,8 +20,7 @@ module Hobrin
           known = Appraisal::Findings::Confidence::COMPONENTS.key?(component)
           raise InputError, { steps: "Choose how many steps." } if !known || judgement&.steps&.positive?
 
-          judgements = judgement ? { **old.judgements,
-            component => judgement } : old.judgements.except(component)
+          judgements = judgement ? { **old.judgements, component => judgement } : old.judgements.except(component)
           Change.new(inquiry: inquiry.with(weighing: inquiry.weighing.with_finding(old.with(judgements:))),
                      kind: :finding_judged,
                      facts: { text: old.text, domain: Appraisal::Findings::Confidence::COMPONENTS.fetch(component),

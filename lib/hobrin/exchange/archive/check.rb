@@ -44,8 +44,7 @@ module Hobrin
           place = Seal.chained(bare).zip(lines).index do |made, line|
             made["seal"] != (line.is_a?(Hash) && line["seal"])
           end
-          place ? [Fault.new(path: "trail/#{place + 1}",
-                             says: "does not follow from the line before it")] : []
+          place ? [Fault.new(path: "trail/#{place + 1}", says: "does not follow from the line before it")] : []
         end
 
         def seals

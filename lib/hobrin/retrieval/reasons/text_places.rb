@@ -33,8 +33,7 @@ module Hobrin
         def runs(leaf, located)
           case leaf
           when Strategy::TextTerm then spans(located, leaf.masks)
-          when Strategy::WholeText then leaf.masks.size == located.size ? spans(located,
-                                                                                leaf.masks) : []
+          when Strategy::WholeText then leaf.masks.size == located.size ? spans(located, leaf.masks) : []
           else near(leaf, located)
           end
         end

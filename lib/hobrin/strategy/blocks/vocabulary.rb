@@ -27,8 +27,7 @@ module Hobrin
       # ones where they are searched, too. Raises InputError (:aspect).
       def aspects(label, names, narrower: false)
         any = label == Heading::ANY
-        allowed = any ? @thesaurus.headings.flat_map(&:aspects).uniq : @thesaurus.aspects(label,
-                                                                                          narrower:)
+        allowed = any ? @thesaurus.headings.flat_map(&:aspects).uniq : @thesaurus.aspects(label, narrower:)
         names.map do |name|
           allowed.find { |aspect| same?(aspect, name) } ||
             refuse(:aspect, any ? "No heading has an aspect “#{name}”." : "#{label} has no aspect “#{name}”.", name,

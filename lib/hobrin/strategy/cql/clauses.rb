@@ -93,10 +93,8 @@ module Hobrin
 
         def limit(clause, name)
           known = Limit::KNOWN[name]
-          values = relation(clause,
-                            %w[=
-                               any]) == "any" ? NamedValues.call(clause.term.plain,
-                                                                 known || names_of(name)) : [clause.term.plain]
+          any = relation(clause, %w[= any]) == "any"
+          values = any ? NamedValues.call(clause.term.plain, known || names_of(name)) : [clause.term.plain]
           Limit.new(name:, values: values.map { |value| limit_value(name, known, value) })
         end
 
@@ -112,14 +110,12 @@ module Hobrin
 
         def journals(clause)
           any = relation(clause, %w[= any]) == "any"
-          names = any ? NamedValues.call(clause.term.plain,
-                                         @vocabulary.journals) : [clause.term.plain]
+          names = any ? NamedValues.call(clause.term.plain, @vocabulary.journals) : [clause.term.plain]
           Journal.new(values: names.map { |name| @vocabulary.journal(name) })
         end
 
         def each_of(clause, &)
-          names = relation(clause,
-                           %w[= any]) == "any" ? clause.term.plain.split : [clause.term.plain]
+          names = relation(clause, %w[= any]) == "any" ? clause.term.plain.split : [clause.term.plain]
           AnyOf.of(names.map(&))
         end
 

@@ -22,8 +22,7 @@ module Hobrin
 
           # Where the baseline comes from, in words.
           def from
-            @part.outcome.baseline ? "our own baseline" : "the middle of the papers' comparison " \
-              "groups"
+            @part.outcome.baseline ? "our own baseline" : "the middle of the papers' comparison groups"
           end
 
           def typed

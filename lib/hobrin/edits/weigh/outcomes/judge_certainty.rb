@@ -14,8 +14,7 @@ module Hobrin
         def call(inquiry, _surroundings)
           old = outcome(inquiry)
           check
-          judgements = judgement ? { **old.judgements,
-            domain => judgement } : old.judgements.except(domain)
+          judgements = judgement ? { **old.judgements, domain => judgement } : old.judgements.except(domain)
           Change.new(inquiry: put(inquiry, old.with(judgements:)), kind: :certainty_judged,
                      facts: { name: old.name, domain: Appraisal::Certainty::DOMAINS.fetch(domain),
                               steps: judgement&.steps, why: judgement&.why })

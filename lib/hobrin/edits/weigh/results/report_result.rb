@@ -26,9 +26,7 @@ module Hobrin
           raise InputError, { form: "Choose what the paper gives." } unless kind.forms.include?(given[:form])
 
           paper = inquiry.paper(record_id) || unweighed(surroundings)
-          written = number ? result(inquiry).with(**given) : Appraisal::Reported.new(
-            number: fresh(paper), **given
-          )
+          written = number ? result(inquiry).with(**given) : Appraisal::Reported.new(number: fresh(paper), **given)
           raise InputError, written.questions if written.questions.any?
 
           Change.new(inquiry: inquiry.with_paper(paper.with_result(written)), kind: :result_written,

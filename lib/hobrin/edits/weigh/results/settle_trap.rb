@@ -20,10 +20,8 @@ module Hobrin
           old = result(inquiry)
           raise InputError, { trap: "Choose what to do." } unless Appraisal::Together::Trap::WORDS.key?(trap)
 
-          paper = mend ? mended(inquiry.paper(record_id),
-                                old) : inquiry.paper(record_id).with_result(old.with(counted: [
-                                                                                       *old.counted, trap
-                                                                                     ]))
+          paper = inquiry.paper(record_id)
+          paper = mend ? mended(paper, old) : paper.with_result(old.with(counted: [*old.counted, trap]))
           Change.new(inquiry: inquiry.with_paper(paper), kind: mend ? :trap_mended : :trap_counted,
                      facts: { **named(inquiry, surroundings, old),
                        says: Appraisal::Together::Trap::WORDS.fetch(trap).first })

@@ -37,8 +37,7 @@ module Hobrin
             end
 
             def grid(block)
-              head = block.columns.all?(&:empty?) ? "" : "<thead><tr>#{cells(block.columns,
-                                                                             "th")}</tr></thead>"
+              head = block.columns.all?(&:empty?) ? "" : "<thead><tr>#{cells(block.columns, "th")}</tr></thead>"
               rows = block.rows.map { |row| "<tr>#{cells(row, "td")}</tr>" }.join("\n")
               %(<div class="report-table" tabindex="0" role="region" aria-label="#{h block.name}"><table>) +
                 "#{head}<tbody>#{rows}</tbody></table></div>"
