@@ -13,8 +13,7 @@ module Hobrin
     private_constant :LOCAL_HOSTS, :KEY_SIZE, :SHORTEST_KEY
 
     class << self
-      # context :: Services::Context; home :: Pathname. HOBRIN_HOSTS adds host names, apart by
-      #   commas.
+      # context :: Services::Context; home :: Pathname. HOBRIN_HOSTS adds host names, apart by commas.
       # shared :: what Web::SigningIn::Gate takes, beside what is taken from env, where people sign in;
       #   nil where they do not
       # Gives the application, ready to be called.

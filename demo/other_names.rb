@@ -21,8 +21,7 @@ module Hobrin
         @data = YAML.safe_load_file(FILE)
       end
 
-      # kind :: "people", "interventions" or "outcomes"; key :: as in topics.yml; thing :: what
-      # stands
+      # kind :: "people", "interventions" or "outcomes"; key :: as in topics.yml; thing :: what stands
       #   there. Gives the thing under its name in such a paper, with `short` where it has an
       #   abbreviation.
       def call(kind, key, thing, year:, country:, random:)

@@ -36,8 +36,7 @@ module Hobrin
               Pictures, OverlapPictures, TrailPictures, TogetherPictures, WeighPictures, ChartPictures,
               FlowPictures
 
-      # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it
-      #   answers to
+      # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it answers to
       # Gives a Rack application.
       # shared :: what SigningIn::Gate takes, where people sign in; nil where this machine alone may come
       # log :: what a line for each request is written to, nil for nowhere

@@ -2,10 +2,8 @@
 
 module Hobrin
   module Web
-    # How long what is sent may be, checked before anything looks at it. The core has narrower
-    # limits
-    # of its own and says them at the field; these keep a text that nobody types from ever reaching
-    # a
+    # How long what is sent may be, checked before anything looks at it. The core has narrower limits
+    # of its own and says them at the field; these keep a text that nobody types from ever reaching a
     # pattern.
     module Lengths
       # Letters of a field whose name is not among FIELDS.

@@ -12,8 +12,7 @@ module Hobrin
   #
   # What an edit may look at beside the inquiry comes as its surroundings, any object that answers
   #
-  #   evaluator   :: Retrieval::Evaluator over the library as it is now, with its thesaurus and
-  #   filters
+  #   evaluator   :: Retrieval::Evaluator over the library as it is now, with its thesaurus and filters
   #   understanding :: Question::Understanding
   #   vocabulary  :: Strategy::Vocabulary; today :: Date
   #   paper(id)   :: the Records::Record with an id; raises GoneError

@@ -4,11 +4,9 @@ module Hobrin
   # One clinical question and all that follows from it, as one value. A change gives a new inquiry.
   #
   # question :: Question; blocks :: Array of Strategy::Block, one for each element ever searched
-  # order :: keys of the blocks in the order in which the person thins out; the others follow as in
-  #   the frame
+  # order :: keys of the blocks in the order in which the person thins out; the others follow as in the frame
   # limits :: Array of Narrowing::AppliedLimit in the person's order, the study filter among them
-  # included_ids :: ids of papers that the person let in by hand, whatever the steps say; aim ::
-  #   Narrowing::Aim
+  # included_ids :: ids of papers that the person let in by hand, whatever the steps say; aim :: Narrowing::Aim
   # lines :: Array of Strategy::NamedLine, in the order in which they were made
   # must_find :: ids of the papers that the person knows and wants to see found
   # dismissed :: Array of the wordings of the what-ifs that the person does not want to see again

@@ -25,8 +25,7 @@ module Hobrin
         Outcome.new(headings: thesaurus.headings.size, warnings: [])
       end
 
-      # io :: a SKOS file as Turtle, N-Triples or RDF/XML. The block is told how many statements
-      #   were read.
+      # io :: a SKOS file as Turtle, N-Triples or RDF/XML. The block is told how many statements were read.
       # Raises InputError (:file), saying where, when it cannot be read or does not hang together;
       # the library then keeps the headings it has.
       def skos(io, name: "A thesaurus", &told)

@@ -21,8 +21,7 @@ module Hobrin
         @folder = folder
       end
 
-      # Reads every file again: each is as it was written, and each database is whole. Gives the
-      # size in
+      # Reads every file again: each is as it was written, and each database is whole. Gives the size in
       #   bytes. Raises StateError naming what is not.
       def check
         listed = manifest.fetch("files")

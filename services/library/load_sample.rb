@@ -2,8 +2,7 @@
 
 module Hobrin
   module Services
-    # Loads the made-up sample data into an empty home; what is there already stays. It marks how
-    # far
+    # Loads the made-up sample data into an empty home; what is there already stays. It marks how far
     # it is, so that a start that was cut off is gone on with.
     class LoadSample
       BATCH = 4_000

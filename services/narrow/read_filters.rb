@@ -4,8 +4,7 @@ module Hobrin
   module Services
     # The study filters that could be put on, each with what it would leave.
     class ReadFilters
-      # leaf :: Strategy::Filter or OwnFilter; published :: Strategy::PublishedFilter, nil for one's
-      #   own
+      # leaf :: Strategy::Filter or OwnFilter; published :: Strategy::PublishedFilter, nil for one's own
       # preview :: Narrowing::Previews::Preview, nil while it is on; terms :: Array of Term
       class Row < Value
         attributes :leaf, :published, :preview, :terms

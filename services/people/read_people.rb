@@ -4,8 +4,7 @@ module Hobrin
   module Services
     # Who works here: for who runs this Hobrin.
     class ReadPeople
-      # people, closed :: Arrays of People::Person; wards :: Array of People::Ward; invitations ::
-      #   Array
+      # people, closed :: Arrays of People::Person; wards :: Array of People::Ward; invitations :: Array
       #   of Store::Invitations::Invitation that wait; guarded :: ids of those with a second step
       # unowned :: Hash of ward id to how many of its inquiries nobody owns
       # log :: the last lines, Array of Store::Audit::Line; broken_at :: number of the first line

@@ -4,8 +4,7 @@ module Hobrin
   module Services
     # The trail of an inquiry: its lines, what stood at any of them, and how two of them compare.
     class ReadTrail
-      # name :: number of the line, or the name that it was given; says :: the change, or what it is
-      #   made of
+      # name :: number of the line, or the name that it was given; says :: the change, or what it is made of
       # line :: Trail::Line, nil for a named one; papers :: RecordSet that its search finds now
       # lines :: Array of Brief::SearchLine, counted now; cql :: the whole search as CQL text
       # records :: the newest of its papers, for a named line, which no step shows

@@ -8,8 +8,7 @@ module Hobrin
         @context = context
       end
 
-      # block :: key of the block; typed, way :: see Retrieval::TermOffers#typed, which says what it
-      #   gives.
+      # block :: key of the block; typed, way :: see Retrieval::TermOffers#typed, which says what it gives.
       # Counts nothing but the offers. Raises GoneError.
       def call(id, block, typed, way: :ranked)
         offers(id, block).typed(typed, way:)

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
-# Every route with every parameter it reads, and values that no page sends: never a fault of ours,
-# and
+# Every route with every parameter it reads, and values that no page sends: never a fault of ours, and
 # never a wait. What is too slow is told beside a plain page of the same run.
 RSpec.describe "Every route", :sample, :client, :slow do
   include Timing

@@ -6,12 +6,10 @@ module Hobrin
     class Inquiries
       # An inquiry as stored.
       #
-      # version :: goes up by one with each change, and so is the number of the last line of the
-      #   trail
+      # version :: goes up by one with each change, and so is the number of the last line of the trail
       # step    :: of the last change; sample :: whether it is sample data;
       # created_at, touched_at :: ISO 8601
-      # papers  :: left at the last change; library_version :: of the library in which they were
-      #   counted
+      # papers  :: left at the last change; library_version :: of the library in which they were counted
       # deleted_at, aside_at :: when it was taken away or put aside, ISO 8601, or nil
       class Saved < Value
         attributes :id, :version, :step, :sample, :created_at, :touched_at, :papers,
@@ -53,8 +51,7 @@ module Hobrin
         saved(row, @states.inquiry(row))
       end
 
-      # line :: facts of the trail's first line: who, kind, facts, count_before, count_after,
-      #   library_version.
+      # line :: facts of the trail's first line: who, kind, facts, count_before, count_after, library_version.
       # whose :: ward_id and owner_id, where people sign in. Gives the id.
       def create(inquiry, step:, at:, line:, sample: false, **whose)
         kept = @states.of_line(nil, 1, inquiry)

@@ -3,8 +3,7 @@
 module Hobrin
   module Store
     # The step of Upgrades from format 3 to 4. Each paper had one outcome in words, with four
-    # numbers or without; those that begin with the same word become one outcome, as they were put
-    # together before.
+    # numbers or without; those that begin with the same word become one outcome, as they were put together before.
     # "Cannot tell" becomes "not told".
     module ToOutcomes
       CELLS = %i[events total comparison_events comparison_total].freeze

@@ -14,8 +14,7 @@ module Hobrin
       # 1 to 2: of a review it is asked what it reviewed; nothing was said of that before.
       # 2 to 3: citations are followed in rounds; there were none.
       # 3 to 4: outcomes are things of their own, see ToOutcomes.
-      # 4 to 5: a ward thinks of more than the plan and measures it; nothing was said of that
-      # before.
+      # 4 to 5: a ward thinks of more than the plan and measures it; nothing was said of that before.
       # 6 to 7: other catalogues are asked; none was.
       # 7 to 8: an outcome names its arms, a result says how people came to its groups; nothing was
       # said of either, see ToArms.

@@ -96,8 +96,7 @@ module Hobrin
       # Takes another of those that came in into use. Raises GoneError.
       def use_thesaurus(id) = changing { @thesauri.use(id) }
 
-      # Adds one batch of records that are not there yet, by id, in one transaction. Gives
-      # RecordRows::Outcome.
+      # Adds one batch of records that are not there yet, by id, in one transaction. Gives RecordRows::Outcome.
       # sample :: says that the library holds made-up records. The block, if any, is given the
       #   outcome and writes down what came of it in the same transaction.
       def add(records, sample: false, &written) = add_batch(Batch.of(records), sample:, &written)

@@ -4,8 +4,7 @@ module Hobrin
   module Store
     # What people write to each other about an inquiry, a paper, a term or a limit.
     class Notes
-      # answers :: id of the note that it answers, nil for one that begins; kind, key, name :: what
-      #   it is
+      # answers :: id of the note that it answers, nil for one that begins; kind, key, name :: what it is
       #   about; settled_at, settled_by :: nil while it is open
       class Note < Value
         attributes :id, :answers, :kind, :key, :name, :person_id, :who, :text, :at, :settled_at, :settled_by

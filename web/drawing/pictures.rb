@@ -41,8 +41,7 @@ module Hobrin
         picture("bar", "0 0 100 6", rects.join)
       end
 
-      # One step of the cascade: its bar, centred, and the slope to the next one. Widths on a log
-      # scale.
+      # One step of the cascade: its bar, centred, and the slope to the next one. Widths on a log scale.
       # size, following, largest :: numbers of papers; following is nil for the last step
       def cascade_bar(size, following, largest, name)
         half = log_share(size, largest) * 50
@@ -64,8 +63,7 @@ module Hobrin
         picture("aim-scale", "0 -3 100 26", shapes.join)
       end
 
-      # How many papers each year has, as bars from the first year to the last; those of the span
-      # stand out.
+      # How many papers each year has, as bars from the first year to the last; those of the span stand out.
       # counts :: Hash of year to papers; span :: [first year, last year]
       def year_bars(counts, span)
         most = [counts.values.max, 1].max

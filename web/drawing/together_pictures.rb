@@ -49,8 +49,7 @@ module Hobrin
         drawing("0 0 100 20", base + (pooled ? diamond(low, middle, high) : line + square))
       end
 
-      # A hundred people: those who have it in either case, those who have it only without, only
-      # with,
+      # A hundred people: those who have it in either case, those who have it only without, only with,
       # and never. of :: anything with without and with, whole people of a hundred
       def people_picture(of)
         both, most = [of.without, of.with].minmax

@@ -33,8 +33,7 @@ module Hobrin
 
       # Shows a step of an inquiry.
       #
-      # opened :: Services::OpenInquiry, when it is there already; errors :: Hash of field to
-      #   message
+      # opened :: Services::OpenInquiry, when it is there already; errors :: Hash of field to message
       # notice :: what is to be said above the page; options :: what else its page takes
       def show(step, opened: nil, errors: {}, notice: nil, **options)
         opened ||= Services::ReadInquiry.new(context).call(inquiry_id)
@@ -53,8 +52,7 @@ module Hobrin
       # page was not asked for in part. What a person can mend is shown beside its field, with what
       # they typed.
       #
-      # form :: one of Forms. The block makes the change in another way than by the form's edit; it
-      #   gives an
+      # form :: one of Forms. The block makes the change in another way than by the form's edit; it gives an
       # ApplyEdit::Outcome. `after` gives a Forms::After from form and outcome, instead of the
       # form's own.
       def change(step, form_class, after: nil)

@@ -10,8 +10,7 @@ module Hobrin
       # says of every other request who it is from.
       class Gate
         # context :: Services::Context; post :: Outside::Post; origin :: such as
-        #   "https://hobrin.example", "" for what a request says; demo :: whether the made-up people
-        #   may
+        #   "https://hobrin.example", "" for what a request says; demo :: whether the made-up people may
         #   be chosen; required :: whether nobody may do anything unless they signed in;
         #   open_catalogue :: whether other machines may search and harvest
         def initialize(app, context:, post:, secret:, origin: "", demo: false, required: true, open_catalogue: false)

@@ -2,8 +2,7 @@
 
 module Hobrin
   module Appraisal
-    # How sure one may be of what the papers say together on an outcome: GRADE's way (Guyatt et
-    # al., BMJ
+    # How sure one may be of what the papers say together on an outcome: GRADE's way (Guyatt et al., BMJ
     # 2008;336:924 and J Clin Epidemiol 2011;64:380 and following; from memory). It begins by how
     # the studies were made, goes down for five reasons and up for three. Each step is proposed
     # from numbers that the reason names; a person may set it otherwise and says why.

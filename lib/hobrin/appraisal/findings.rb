@@ -8,8 +8,7 @@ module Hobrin
       # The most important outcomes first.
       ORDER = Outcome::MATTERS.keys.freeze
 
-      # pools :: Array of Together::Pool; kind :: of the question, or nil; protocols :: see
-      #   Certainty
+      # pools :: Array of Together::Pool; kind :: of the question, or nil; protocols :: see Certainty
       # Gives an Array of Row.
       def self.table(pools, kind:, protocols: 0)
         rows = pools.map { |pool| Row.new(pool:, certainty: Certainty.of(pool, kind:, protocols:)) }

@@ -4,15 +4,13 @@ module Hobrin
   module Appraisal
     # What a person found in weighing one kept paper.
     #
-    # design  :: key of a Design; reviewed :: key of the Design of the studies that a review
-    #   reviewed,
+    # design  :: key of a Design; reviewed :: key of the Design of the studies that a review reviewed,
     #   "" while it is not said
     # answers :: Hash of question key to Answer; sentences :: Hash of the key of a question that is not
     #   answered yet to the sentence that was chosen for it; concerns :: Hash of a group of questions to
     #   Sheets::Concern::Set, where a person set the concern otherwise
     # applies :: Hash of a part of Applies to :same, :near or :far
-    # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the
-    #   reason
+    # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the reason
     # finding :: the paper in one sentence; reported :: Array of Reported, what it gives for
     #   outcomes
     class Paper < Value

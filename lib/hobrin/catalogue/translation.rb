@@ -6,8 +6,7 @@ module Hobrin
     # text that it is asked, the search that this comes to in our own terms, and what was changed on
     # the way. A catalogue that can do everything is asked the same search.
     class Translation < Strategy::TreeWalker
-      # became :: the tree that the text comes to, so that it can be counted here; nil for what was
-      #   left out
+      # became :: the tree that the text comes to, so that it can be counted here; nil for what was left out
       # text   :: CQL for the catalogue, "" for what was left out
       # notes  :: Array of what was changed, in words; empty when nothing was
       class Part < Value

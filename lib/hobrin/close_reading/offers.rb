@@ -5,8 +5,7 @@ module Hobrin
     # The numbers of a text in the forms in which a result can be written down, each with the
     # sentence that gives it.
     module Offers
-      # form :: key of a form of results; typed :: Hash of field name to text; says :: as they
-      #   stand there
+      # form :: key of a form of results; typed :: Hash of field name to text; says :: as they stand there
       # measure :: of a ready-made effect, a Symbol, or nil; sentence :: Passage::Sentence
       # labels :: what the sentence calls the two groups, [with, without], "" for nothing
       # settled :: whether it is known which group is which; else the first stands as "with"

@@ -17,8 +17,7 @@ module Hobrin
       LARGEST = 100 * 1_048_576
 
       class << self
-        # inquiry :: plain data as it is stored; trail :: Array of Hashes; records :: plain CSL
-        #   data;
+        # inquiry :: plain data as it is stored; trail :: Array of Hashes; records :: plain CSL data;
         #   numbers :: as Numbers gives them; sample :: whether its papers are made up; made :: Date
         # key :: OpenSSL::PKey of Ed25519 that signs it, nil for none
         # Gives JSON text.

@@ -26,8 +26,7 @@ module Hobrin
       end
 
       class << self
-        # blocks :: Array of Strategy::Block, each joined as it says; limits :: Array of
-        #   AppliedLimit
+        # blocks :: Array of Strategy::Block, each joined as it says; limits :: Array of AppliedLimit
         # included_ids :: ids of papers; evaluator :: an Evaluator
         def of(blocks:, limits:, evaluator:, included_ids: [])
           steps = walk(stages(blocks.select(&:tree), limits, evaluator))

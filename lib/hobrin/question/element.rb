@@ -4,8 +4,7 @@ module Hobrin
   class Question
     # One element of the frame as this question fills it.
     #
-    # slot :: the place of the frame that it fills; after a change of frame perhaps one of the
-    #   former frame
+    # slot :: the place of the frame that it fills; after a change of frame perhaps one of the former frame
     # use  :: :searched (it becomes a block), :limit (a limit says it better: age, sex) or
     #         :reading (kept for reading the papers; they seldom say it)
     class Element < Value

@@ -9,8 +9,7 @@ module Hobrin
     #   changing the frame moves nothing (P who it is about, I what is done or met, C against what,
     #   O to what end, T by when, S which studies, R which kind of research, W where, X what is
     #   hoped for, H who acts)
-    # letter, name, prompt :: as this frame says it; ask :: the question put when the element is
-    #   missing
+    # letter, name, prompt :: as this frame says it; ask :: the question put when the element is missing
     # use   :: what it is used for unless the person says otherwise, see Element
     class Slot < Value
       attributes :frame, :key, :letter, :name, :prompt, :ask, :use

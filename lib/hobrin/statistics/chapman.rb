@@ -15,10 +15,8 @@ module Hobrin
       LIKE = 0.9
       private_constant :HALF, :LIKE
 
-      # one, other :: how many each search found; both :: how many of them both found. Integers from
-      #   0.
-      # Gives an Interval of 95 % around the number of all; nil when one search finds nothing, when
-      # the
+      # one, other :: how many each search found; both :: how many of them both found. Integers from 0.
+      # Gives an Interval of 95 % around the number of all; nil when one search finds nothing, when the
       # two are alike or one lies within the other, or when the estimate lies outside its own
       # interval: then these searches cannot tell. Raises ArgumentError when both is more than
       # either.

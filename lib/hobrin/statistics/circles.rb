@@ -25,8 +25,7 @@ module Hobrin
       ROWS = 80
       private_constant :STEPS, :ROWS
 
-      # regions :: Hash of Array of places (which sets, such as [0, 2]) to how many are in just
-      #   those
+      # regions :: Hash of Array of places (which sets, such as [0, 2]) to how many are in just those
       # Integers from 0. Gives nil when a set is empty or there are not two or three.
       def self.of(regions)
         count = regions.keys.flatten.uniq.size

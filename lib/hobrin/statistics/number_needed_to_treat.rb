@@ -8,8 +8,7 @@ module Hobrin
     # is told as two halves: Altman, BMJ 1998;317:1309.
     #
     # estimate :: Float > 0, or infinity when there is no difference
-    # fewer    :: true when the outcome is rarer with the intervention, nil when there is no
-    #   difference
+    # fewer    :: true when the outcome is rarer with the intervention, nil when there is no difference
     # low, high :: the ends on the estimate's side; high is infinite when no difference is possible;
     #   of no difference, the side of one more with the outcome
     # other    :: the nearest number on the other side, or nil when the interval does not reach it

@@ -61,8 +61,7 @@ module Hobrin
 
       def letters(piece) = piece.chars.map { |char| char == "?" ? "." : Regexp.escape(char) }.join
 
-      # The first piece at the beginning, the last at the end, each one between as early as it can
-      # be:
+      # The first piece at the beginning, the last at the end, each one between as early as it can be:
       # if any way fits, this one does. It never goes back, however many * there are.
       def pieces_fit?(word)
         return false unless word.match?(@first)

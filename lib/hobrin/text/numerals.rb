@@ -19,8 +19,7 @@ module Hobrin
       # "1 paper", "26 papers"
       def count_of(count, noun) = "#{number(count)} #{noun}#{"s" unless count == 1}"
 
-      # 0.125 => "0.13"; infinity => "∞". A half goes away from nothing, read off the number as it
-      # is
+      # 0.125 => "0.13"; infinity => "∞". A half goes away from nothing, read off the number as it is
       # written and not off its binary neighbour.
       def decimal(value, digits = 2)
         return "#{MINUS if value.negative?}∞" if value.infinite?

@@ -5,8 +5,7 @@ module Hobrin
     # One subject heading.
     #
     # label :: the preferred name; also_called :: other names that lead here
-    # broader, related :: labels of other headings, any number; aspects :: the aspects allowed with
-    #   it
+    # broader, related :: labels of other headings, any number; aspects :: the aspects allowed with it
     # use_instead :: labels of the headings that took its place, none while it is in use itself
     # added :: the year it came into the thesaurus, or nil; uri, notation :: as its source has them,
     #   or nil

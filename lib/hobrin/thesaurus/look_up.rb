@@ -5,8 +5,7 @@ module Hobrin
     # Finds headings for what is being typed: the last word may be unfinished. In one of three ways:
     #
     # ranked   :: by where it was found: label from its start, also-called name from its start, at a
-    #   word within the label, within an also-called name, words of the definition; shorter names
-    #   first
+    #   word within the label, within an also-called name, words of the definition; shorter names first
     # contains :: only labels that hold what was typed, anywhere; begins :: only labels that begin
     #   with it
     class LookUp

@@ -5,8 +5,7 @@ module Hobrin
     # A search run again over the library as it is now: what is new since it was last counted, and
     # which counts moved.
     #
-    # before, now :: papers then and now; fresh :: RecordSet of those that came into the library
-    #   since
+    # before, now :: papers then and now; fresh :: RecordSet of those that came into the library since
     # lines :: Array of Moved, for each line of the search whose count is another one
     # known :: false when the library was built anew since, so that what is new in it cannot be told
     class Rerun < Value

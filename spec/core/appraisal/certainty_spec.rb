@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
-# Worked situations: common practice from the published guidance, from memory (Guyatt et al. 2008
-# and
+# Worked situations: common practice from the published guidance, from memory (Guyatt et al. 2008 and
 # 2011). They are ours, with papers made for them.
 RSpec.describe Hobrin::Appraisal::Certainty do
   include WeighingHelp

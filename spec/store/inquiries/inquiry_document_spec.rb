@@ -1,9 +1,7 @@
 # frozen_string_literal: true
 
-# Documents as an earlier Hobrin wrote them are kept in spec/fixtures/documents, a folder for each
-# format;
-# they are never written anew. What they must give is said here, so that a rename in the core cannot
-# change
+# Documents as an earlier Hobrin wrote them are kept in spec/fixtures/documents, a folder for each format;
+# they are never written anew. What they must give is said here, so that a rename in the core cannot change
 # what was stored.
 RSpec.describe Hobrin::Store::InquiryDocument do
   folder = File.expand_path("../../fixtures/documents", __dir__)

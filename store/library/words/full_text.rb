@@ -38,8 +38,7 @@ module Hobrin
       def self.several(texts) = texts.map { |text| words(text) }.grep(WORD).join(BETWEEN)
       private_class_method :words, :several
 
-      # leaf :: Strategy::TextTerm. Its tokens are letters and digits only and stand in quotation
-      #   marks, so
+      # leaf :: Strategy::TextTerm. Its tokens are letters and digits only and stand in quotation marks, so
       # nothing that a person types is read as full-text syntax. Raises InputError (:words) for a
       # mask that takes in too much.
       # above :: only records with a higher number

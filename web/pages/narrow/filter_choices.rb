@@ -53,8 +53,7 @@ module Hobrin
           def size(row) = row.preview ? row.preview.size : @page.opened.final
           def change(row) = @page.limits.change_words(row.preview.change)
 
-          # The published sensitivity or specificity in percent; a dash where it is not to hand, or
-          # not
+          # The published sensitivity or specificity in percent; a dash where it is not to hand, or not
           # that of these terms.
           def percent(published, figure)
             value = published.public_send(figure)

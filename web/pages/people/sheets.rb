@@ -6,8 +6,7 @@ module Hobrin
       module People
         # Where two people weighed a paper otherwise, how far they agree, and how far each is.
         class Sheets < Agreement
-          # A paper to settle: points :: Array of Point; finding :: the paper in one sentence, as
-          #   far
+          # A paper to settle: points :: Array of Point; finding :: the paper in one sentence, as far
           #   as one is there; found :: Array of [name, the sentence]; alike :: how many points both
           #   judged alike
           class Row < Value

@@ -10,15 +10,13 @@ module Hobrin
           MOVES = { "-1" => "one stronger", "0" => "as the table says", "1" => "one weaker" }.freeze
           private_constant :MOVES
 
-          # A group of questions: concern :: in words, nil where nothing is answered; set :: Array
-          #   of
+          # A group of questions: concern :: in words, nil where nothing is answered; set :: Array of
           #   [value, name, whether it is chosen]; why :: of what was set
           class Group < Value
             attributes :key, :name, :items, :concern, :set, :why
           end
 
-          # A question: answers :: Array of [answer, in words, whether it was given]; shown :: the
-          #   sentence
+          # A question: answers :: Array of [answer, in words, whether it was given]; shown :: the sentence
           #   that shows it; offers :: Array of sentences that may; note :: where a "no" weighs less
           #   than elsewhere, nil where it does not
           class Item < Value

@@ -5,10 +5,8 @@ module Hobrin
     # What a comparison says, by its interval and never by its estimate alone: fewer or less, more,
     # about alike, or that it cannot tell.
     #
-    # For a ratio, "about alike" is an interval wholly between 4/5 and 5/4 (common practice, no
-    # source,
-    # after the thresholds that guidance on certainty gives from memory); for a difference of means
-    # it
+    # For a ratio, "about alike" is an interval wholly between 4/5 and 5/4 (common practice, no source,
+    # after the thresholds that guidance on certainty gives from memory); for a difference of means it
     # is one within a fifth of a standard deviation on either side (Cohen's small effect).
     module Direction
       ALL = %i[less more alike uncertain].freeze

@@ -4,8 +4,7 @@ module Hobrin
   module Appraisal
     module Findings
       # How far a finding of experience studies can be relied on, by the four components of CERQual
-      # (Lewin et al., Implement Sci 2018;13 Suppl 1:2; from memory): begins high, goes down for
-      # each.
+      # (Lewin et al., Implement Sci 2018;13 Suppl 1:2; from memory): begins high, goes down for each.
       # What is proposed comes from numbers that the reason names; where each begins is common
       # practice, no source.
       class Confidence < Value

@@ -3,8 +3,7 @@
 module Hobrin
   module Appraisal
     module Findings
-      # What is found, in words that say no more than certainty and interval allow (after GRADE
-      # guidance
+      # What is found, in words that say no more than certainty and interval allow (after GRADE guidance
       # 26, Santesso et al., J Clin Epidemiol 2020;119:126; from memory). Direction and size come
       # from the interval and from what is worth having; how surely it is said comes from the
       # certainty.

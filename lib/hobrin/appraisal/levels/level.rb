@@ -70,8 +70,7 @@ module Hobrin
           found.number ? found.with(number: (found.number + graded).clamp(1, 5)) : found
         end
 
-        # The designs that a review of such a question may have reviewed, strongest first; all
-        # others
+        # The designs that a review of such a question may have reviewed, strongest first; all others
         # have no place on the table.
         def reviewable(kind)
           TABLE.fetch(kind, TREATMENT).keys.map { |key| Design.fetch(key) }

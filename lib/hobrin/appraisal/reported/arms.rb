@@ -8,8 +8,7 @@ module Hobrin
       #   Statistics::Spread.together).
       module Arms
         class << self
-          # arms :: Array of Reported, two or more of one form. Gives a Reported in place of the
-          #   first.
+          # arms :: Array of Reported, two or more of one form. Gives a Reported in place of the first.
           # Raises InputError (:trap) where that cannot be done.
           def together(arms)
             refuse if arms.size < 2 || arms.map(&:form).uniq.size > 1

@@ -3,8 +3,7 @@
 module Hobrin
   module Appraisal
     class Reported
-      # What is possible and yet seldom true of numbers that were typed, in sentences: a slip is
-      # likelier.
+      # What is possible and yet seldom true of numbers that were typed, in sentences: a slip is likelier.
       # Common practice, no source, for where each begins.
       module Doubts
         # Standard deviations apart.

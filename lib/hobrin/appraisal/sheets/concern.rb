@@ -36,8 +36,7 @@ module Hobrin
         end
 
         class << self
-          # questions :: Array of Question; answers :: Hash of key to Answer; set :: Hash of group
-          #   to Set
+          # questions :: Array of Question; answers :: Hash of key to Answer; set :: Hash of group to Set
           # Gives a Hash of group to one of LEVELS, groups that say nothing left out.
           def by_group(questions, answers, set = {})
             questions.group_by(&:group).filter_map do |group, some|

@@ -7,8 +7,7 @@ module Hobrin
       #
       # outcome :: Outcome; arms :: Arms, the two groups that are compared; studies :: Array of Study that are counted, in order of year
       # aside :: Array of Study that are not, by hand or since they tell nothing
-      # traps :: Array of Trap; pooled :: Statistics::Pooled, nil for fewer than two studies, for a
-      #   test,
+      # traps :: Array of Trap; pooled :: Statistics::Pooled, nil for fewer than two studies, for a test,
       #   and while a trap is open; tests :: Statistics::Bivariate::Pooled, for a test only
       class Pool < Value
         attributes :outcome, :arms, :studies, :aside, :traps, :pooled, :tests

@@ -5,8 +5,7 @@ module Hobrin
     class Together
       # Puts results together in the way that an outcome asks for.
       module Pooling
-        # From so many studies on the interval is that of Hartung and Knapp: with two it tells
-        # nothing
+        # From so many studies on the interval is that of Hartung and Knapp: with two it tells nothing
         # (common practice, no source).
         ENOUGH = 3
 

@@ -6,8 +6,7 @@ module Hobrin
     #
     # id :: Integer from 1; name :: in words; sort :: key of SORTS; way :: key of WAYS
     # better :: :less or :more of it, nil while nobody has said
-    # counted, of :: what is counted and of what, in words; target :: Float or nil, in the unit of
-    #   the way
+    # counted, of :: what is counted and of what, in words; target :: Float or nil, in the unit of the way
     # started :: the day on which the change began, a Date, or nil; points :: Array of Point in time
     class Measure < Value
       # A day and what was counted from then on: events and of how many (people, or days), or a

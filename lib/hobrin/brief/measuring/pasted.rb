@@ -13,8 +13,7 @@ module Hobrin
       private_constant :LONGEST, :MOST, :ISO, :EUROPEAN
 
       class << self
-        # text :: String; way :: key of Measure::WAYS. Gives an Array of Measure::Point. Raises
-        #   InputError
+        # text :: String; way :: key of Measure::WAYS. Gives an Array of Measure::Point. Raises InputError
         # (:numbers) naming the line.
         def read(text, way)
           refuse("Paste at most #{LONGEST} characters.") if text.size > LONGEST

@@ -16,14 +16,12 @@ module Hobrin
           # The SHA-256 of plain data, whatever the order of its keys. Gives hexadecimal text.
           def of(data) = Digest::SHA256.hexdigest(JSON.generate(ordered(data)))
 
-          # A fingerprint for each part: of each item of a list, and of how many there are; of each
-          # value
+          # A fingerprint for each part: of each item of a list, and of how many there are; of each value
           # under a key, some levels down. data :: Hash of Strings. Gives a Hash of
           # "inquiry/decisions/3" to a fingerprint.
           def parts(data) = {}.tap { |found| gather(data, nil, LEVELS, found) }
 
-          # Each line with the fingerprint of it and of all before it. lines :: Array of Hashes.
-          #   Gives an
+          # Each line with the fingerprint of it and of all before it. lines :: Array of Hashes. Gives an
           # Array of Hashes that have `seal` too.
           def chained(lines)
             before = nil

@@ -21,8 +21,7 @@ module Hobrin
         # An abbreviation (@string) is needed by the entries after it.
         def needs?(entry) = entry.text.match?(STRING)
 
-        # text :: one entry. Gives the Record, or nil for what is no entry (@string, @comment,
-        #   @preamble).
+        # text :: one entry. Gives the Record, or nil for what is no entry (@string, @comment, @preamble).
         # Raises ArgumentError without a title, InputError for what cannot be read.
         def call(text)
           return directive(text) if text.match?(DIRECTIVE)

@@ -4,8 +4,7 @@ module Hobrin
   module Exchange
     module Bibtex
       # Text between BibTeX and people: what TeX has marks for, as letters; and back. The
-      # latex-decode gem knows the symbols; what it mangles (apostrophes, money, accents written
-      # with
+      # latex-decode gem knows the symbols; what it mangles (apostrophes, money, accents written with
       # a space, commands of form) is seen to before it looks.
       module Tex
         # Signs that are meant as such go round the decoder in letters of Unicode's private area.
@@ -42,8 +41,7 @@ module Hobrin
                          :RAISED, :MATHS, :SCRIPT, :SUPER, :SUB, :SPECIAL, :WRITTEN
 
         class << self
-          # source :: a value as BibTeX has it. Gives its text, white space as single spaces, nil
-          # for
+          # source :: a value as BibTeX has it. Gives its text, white space as single spaces, nil for
           #   nothing.
           #
           #   Tex.read("Caf{\\'e} at \\$5") # => "Café at $5"

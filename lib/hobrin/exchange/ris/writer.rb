@@ -3,8 +3,7 @@
 module Hobrin
   module Exchange
     module Ris
-      # Records as RIS: "TAG  - value" lines ending in CR LF, a record from TY to ER. A main topic
-      # has a
+      # Records as RIS: "TAG  - value" lines ending in CR LF, a record from TY to ER. A main topic has a
       # * before its heading among the keywords.
       module Writer
         class << self

@@ -3,8 +3,7 @@
 module Hobrin
   module Exchange
     module Skos
-      # Whether a file can be a thesaurus at all, before a parser builds all of it in memory: not
-      # too
+      # Whether a file can be a thesaurus at all, before a parser builds all of it in memory: not too
       # large, no text without end, nothing nested deeper than a list of headings is.
       module Shape
         # The reader of RDF/XML holds a file whole, some seventy times its size; the others do not.

@@ -4,8 +4,7 @@ module Hobrin
   module Narrowing
     # Every sensible single change of a state: what a person might try to widen or to narrow.
     class Moves
-      # direction :: :widen or :narrow; kind :: such as :main_off; facts :: Hash of what it changes,
-      #   see Wording
+      # direction :: :widen or :narrow; kind :: such as :main_off; facts :: Hash of what it changes, see Wording
       # state :: the State after it
       class Move < Value
         attributes :direction, :kind, :facts, :state
@@ -37,8 +36,7 @@ module Hobrin
       end
 
       # state :: State; thesaurus :: Thesaurus; today :: Date
-      # filters :: Strategy::Filters; kind :: key of the kind of question that they are offered for,
-      #   or nil
+      # filters :: Strategy::Filters; kind :: key of the kind of question that they are offered for, or nil
       # letters :: Hash of a block's key to the letter that it goes by; one that is not there goes
       #   by its key
       def initialize(state, thesaurus:, today:, filters: Strategy::Filters::NONE, kind: nil,

@@ -7,8 +7,7 @@ module Hobrin
       # is a small word, to which classes of words it belongs, in which sentence and which part of
       # it (between two signs) it stands. What the features are made from.
       class Sentence
-        # text :: as written; word :: in small letters; from, to :: first character and one past
-        #   the last
+        # text :: as written; word :: in small letters; from, to :: first character and one past the last
         # classes :: of the word, as Strings; kind :: the one thing that says most: "f:WORD" for a
         #   small word, the sign itself, "9" for a number, else its first class, or "x"
         # sentence, part :: which one it is in, from 0; branch :: of the thesaurus, when it is part of

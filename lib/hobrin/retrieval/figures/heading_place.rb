@@ -5,8 +5,7 @@ module Hobrin
     # Where a heading sits, with how many records each heading there finds (its narrower ones
     # included).
     #
-    # paths    :: one for each branch: Array of [label, size], from the top down to the heading
-    #   itself
+    # paths    :: one for each branch: Array of [label, size], from the top down to the heading itself
     # narrower :: Array of [label, size] directly below it; related :: the same for related headings
     class HeadingPlace < Value
       attributes :label, :paths, :narrower, :related

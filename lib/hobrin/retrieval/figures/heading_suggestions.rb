@@ -19,8 +19,7 @@ module Hobrin
       MOST = 8
       private_constant :LEAST, :MOST
 
-      # sample :: RecordSet, such as the block's newest papers or those that were kept; block ::
-      #   Strategy::Block
+      # sample :: RecordSet, such as the block's newest papers or those that were kept; block :: Strategy::Block
       # others :: Array of Strategy::Block whose headings belong to another element
       # Gives an Array of Suggestion, the nearest first, and of those the most over-represented.
       def self.call(sample, block, evaluator, others: [])

@@ -6,10 +6,8 @@ module Hobrin
     #
     # key   :: of the block; term :: Strategy::Term, nil for a heading that is not in the block;
     #   leaf :: what it searches
-    # heading :: Thesaurus::Heading or nil; place :: HeadingPlace or nil; choices :: of
-    #   HeadingChoices
-    # synonyms :: Array of Synonyms::Synonym; expansion :: TruncationExpansion of a masked term, or
-    #   nil
+    # heading :: Thesaurus::Heading or nil; place :: HeadingPlace or nil; choices :: of HeadingChoices
+    # synonyms :: Array of Synonyms::Synonym; expansion :: TruncationExpansion of a masked term, or nil
     # first, last :: whether the term stands first or last in its block
     class TermCard < Value
       attributes :key, :term, :leaf, :heading, :place, :choices, :synonyms, :expansion, :first,

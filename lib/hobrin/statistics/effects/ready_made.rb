@@ -5,8 +5,7 @@ module Hobrin
     # An effect as a paper prints it, with its interval, its standard error or its p-value.
     module ReadyMade
       class << self
-        # value :: Float, above 0 for a ratio; ratio :: whether it is one, so that all is told on
-        #   the
+        # value :: Float, above 0 for a ratio; ratio :: whether it is one, so that all is told on the
         #   log scale; low, high :: of its interval; level :: of that
         # Gives a Result.
         def from_interval(value, low, high, ratio:, level: 0.95)

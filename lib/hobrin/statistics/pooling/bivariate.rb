@@ -6,8 +6,7 @@ module Hobrin
   module Statistics
     # Pools sensitivity and the share of false positives of a test together, since a study that
     # finds more of the ill often alarms more of the well: a normal model with effects that vary
-    # and go together (Reitsma et al., J Clin Epidemiol 2005;58:982), by restricted maximum
-    # likelihood in
+    # and go together (Reitsma et al., J Clin Epidemiol 2005;58:982), by restricted maximum likelihood in
     # Fisher's scoring steps (from memory). Where that does not come to rest, or with fewer than
     # three studies, the two are pooled apart and taken as independent.
     class Bivariate

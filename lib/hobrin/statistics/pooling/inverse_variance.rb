@@ -9,8 +9,7 @@ module Hobrin
       FEWEST_FOR_PREDICTION = 3
 
       class << self
-        # results :: Array of Result, one or more; tau2 :: nil for a fixed effect, else key of
-        #   Tau2::METHODS
+        # results :: Array of Result, one or more; tau2 :: nil for a fixed effect, else key of Tau2::METHODS
         # hartung_knapp :: whether the interval is theirs: true, or :never_narrower for one that is
         #   not narrower than without them, which theirs can be where studies are alike by chance
         #   (Knapp and Hartung 2003, from memory); level :: of the intervals

@@ -23,8 +23,7 @@ module Hobrin
       private_constant :BREAKS, :MARKS, :BRACKETS, :CQL, :MOST, :LONGEST
 
       class << self
-        # text :: as pasted; thesaurus :: Thesaurus; vocabulary :: Vocabulary, for CQL; known :: see
-        #   Entry
+        # text :: as pasted; thesaurus :: Thesaurus; vocabulary :: Vocabulary, for CQL; known :: see Entry
         # Raises InputError (:list) when there is nothing in it, or far too much.
         def read(text, thesaurus:, vocabulary:, known: ->(_) { false })
           refuse("Paste #{LONGEST} characters at most.") if text.size > LONGEST

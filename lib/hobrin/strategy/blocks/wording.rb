@@ -16,8 +16,7 @@ module Hobrin
         # "heading", "words", "author" or "journal".
         def kind(leaf) = KINDS.fetch(leaf.class)
 
-        # What a person needs beside the name: how a heading is searched, where words are looked
-        # for.
+        # What a person needs beside the name: how a heading is searched, where words are looked for.
         # narrower :: how many narrower headings there are, nil when it is no heading any more
         def note(leaf, narrower = nil)
           case leaf

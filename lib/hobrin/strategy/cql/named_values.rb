@@ -13,8 +13,7 @@ module Hobrin
         private_constant :MOST
 
         class << self
-          # text :: String; known :: Array of String. Gives an Array of String. Raises InputError
-          # for
+          # text :: String; known :: Array of String. Gives an Array of String. Raises InputError for
           #   more words than a person lists.
           def call(text, known)
             words = text.split

@@ -117,8 +117,7 @@ module Hobrin
           @default && !index.text.include?(".") ? index.with(text: "#{@default}.#{index.text}") : index
         end
 
-        # A Boolean's word is a term where nothing follows that it could join (the grammar of CQL
-        # 1.2
+        # A Boolean's word is a term where nothing follows that it could join (the grammar of CQL 1.2
         # allows "and" as a term).
         def term?(following)
           !operand?(following) && following.kind != :open || boolean?(following) || relation?(following)

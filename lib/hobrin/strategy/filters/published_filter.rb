@@ -6,8 +6,7 @@ module Hobrin
     #
     # filter :: Filter; tree :: the tree of its terms
     # sensitivity, specificity :: in percent as published; nil where no figure is to hand
-    # source :: where it was published; searched, here :: the fields in which the original looked,
-    # and
+    # source :: where it was published; searched, here :: the fields in which the original looked, and
     #   those in which these terms look; changed :: what was changed, "" when nothing was; note :: how
     #   surely it is known
     class PublishedFilter < Value

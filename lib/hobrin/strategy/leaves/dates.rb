@@ -10,8 +10,7 @@ module Hobrin
     #
     # Where a record's date and an end are not equally exact, they are compared as far as both go: a
     # record that says only "2016" is neither before nor after 2016-03, and is let through by "from
-    # 2016-03" and by "to 2016-03". One without a date never is. So before, equal to and after a
-    # date
+    # 2016-03" and by "to 2016-03". One without a date never is. So before, equal to and after a date
     # part all dated records in three.
     class Dates < Expression
       attributes :name, :from, :to

@@ -17,8 +17,7 @@ module Hobrin
 
       # One text split into its two sides.
       #
-      # text :: as a person typed it; split :: how many of its words stand on the left, kept within
-      #   them
+      # text :: as a person typed it; split :: how many of its words stand on the left, kept within them
       # Raises InputError as `new` and TextTerm.read do, and (:words) for fewer than two words.
       def self.split(text, split:, distance:, ordered:, fields:)
         words = TextTerm.read(text, fields:).tokens

@@ -25,8 +25,7 @@ module Hobrin
       private_constant :QUOTED, :SIGNS
 
       class << self
-        # typed :: as a person typed it; quotation marks, capitals and hyphens do not matter, and a
-        #   question
+        # typed :: as a person typed it; quotation marks, capitals and hyphens do not matter, and a question
         # mark at the very end is one unless it stands in quotation marks.
         def read(typed, fields: TEXT)
           text = typed.to_s.strip

@@ -4,8 +4,7 @@ module Hobrin
   module Strategy
     # A line with a name: a point of the trail, or lines joined, met or subtracted.
     #
-    # name :: a word of letters, digits and hyphens with a letter in it, so that it is no number of
-    #   the trail
+    # name :: a word of letters, digits and hyphens with a letter in it, so that it is no number of the trail
     # tree :: of Line leaves, AnyOf, AllOf and Except
     class NamedLine < Value
       attributes :name, :tree
