@@ -71,17 +71,21 @@ module Hobrin
           @findings ||= reader.findings.group_by { |finding| Check::GROUPS.fetch(finding.group) }
         end
 
+        # "12 papers: you can read them all", "53 papers above your aim of 20 to 40"
+        def standing_behind_count = "#{outlook.standing == :few ? ":" : ""} #{standing_words}"
+
         def reviews = Reviews.new(self, reader.reviews)
 
         # The next sensible thing to do, by where the count stands.
         def advice
           on = inquiry.limits.count(&:on)
           todo = case outlook.standing
-                 when :inside, :few then "Read them."
+                 when :few then ""
+                 when :inside then "Read them."
                  when :above then "Put a limit on: the numbers beside each say what it would leave."
                  else on.zero? ? "Give the blocks more names at Word." : "Switch a limit off, or add names at Word."
                  end
-          "#{standing_words[0].upcase}#{standing_words[1..]}. #{todo}"
+          "#{standing_words[0].upcase}#{standing_words[1..]}. #{todo}".strip
         end
       end
     end
