@@ -36,9 +36,7 @@ module Hobrin
       @question = question
       @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @rounds, @elsewhere, @peer_reviews =
         [blocks, order, limits, included_ids, lines, must_find, dismissed, decisions, rounds,
-         elsewhere, peer_reviews].map do |list|
-        list.dup.freeze
-      end
+         elsewhere, peer_reviews].map { |list| list.dup.freeze }
       @weighing = weighing
       @aim = aim
       @conclusion = conclusion.strip.freeze
@@ -101,9 +99,7 @@ module Hobrin
     def with_state(state)
       by_operator = { and: state.blocks, not: state.excluded, out: state.waiting }
       changed = by_operator.flat_map do |operator, blocks|
-        blocks.map do |block|
-          block.with(operator:)
-        end
+        blocks.map { |block| block.with(operator:) }
       end
       changed.reduce(self) { |inquiry, block| inquiry.with_changed(block) }.with(limits: state.limits)
     end

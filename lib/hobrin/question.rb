@@ -105,9 +105,7 @@ module Hobrin
     # from :: where the phrase begins, or its words for one that was typed
     def unmarked(key, from)
       with_phrases(key) do |phrases|
-        phrases.reject do |phrase|
-          (phrase.from || phrase.text) == from
-        end
+        phrases.reject { |phrase| (phrase.from || phrase.text) == from }
       end
     end
 

@@ -110,9 +110,7 @@ module Hobrin
 
     def related_both_ways
       pairs = headings.flat_map do |heading|
-        heading.related.flat_map do |other|
-          [[heading.label, other], [other, heading.label]]
-        end
+        heading.related.flat_map { |other| [[heading.label, other], [other, heading.label]] }
       end
       pairs.group_by(&:first).transform_values { |same| same.map(&:last).uniq.sort.freeze }
     end
@@ -129,9 +127,7 @@ module Hobrin
     # Labels are written last, so that they win.
     def names_to_headings
       also = @headings.reverse.flat_map do |heading|
-        heading.also_called.map do |name|
-          [name, heading]
-        end
+        heading.also_called.map { |name| [name, heading] }
       end
       [*also, *@headings.map { |heading| [heading.label, heading] }].to_h do |name, heading|
         [Text::Tokens.line(name), heading]
@@ -141,9 +137,7 @@ module Hobrin
     def children_of(headings)
       children = headings.to_h { |heading| [heading.label, []] }
       headings.each do |heading|
-        heading.broader.each do |above|
-          children.fetch(above) << heading.label
-        end
+        heading.broader.each { |above| children.fetch(above) << heading.label }
       end
       children.transform_values(&:freeze)
     end

@@ -34,9 +34,7 @@ module Hobrin
       # The latest report of the people that a record reports on: the record itself as long as there
       # is no later one.
       def newest_report(record)
-        [record, *reports_of(record)].max_by do |one|
-          one.published.to_s
-        end
+        [record, *reports_of(record)].max_by { |one| one.published.to_s }
       end
 
       # Records of other reports of the people that one reports on.

@@ -39,9 +39,7 @@ module Hobrin
       def held(blocks, record)
         record.headings.map(&:label).to_h do |label|
           having = blocks.select do |block|
-            block.terms.any? do |term|
-              term.heading? && term.label == label
-            end
+            block.terms.any? { |term| term.heading? && term.label == label }
           end
           [label, having.map(&:key)]
         end

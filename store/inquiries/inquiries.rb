@@ -115,9 +115,7 @@ module Hobrin
       def times_of(id, kind, last:)
         @db[:trail].where(inquiry_id: id,
                           kind: kind.to_s).reverse(:number).limit(last).select_map(:at)
-                   .reverse.map do |at|
-          Time.iso8601(at)
-        end
+                   .reverse.map { |at| Time.iso8601(at) }
       end
 
       # The number of the last line of a kind, or nil.

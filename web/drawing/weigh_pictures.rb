@@ -41,9 +41,7 @@ module Hobrin
       # people :: Statistics::PredictiveValues
       def thousand_picture(people)
         lines = BRANCHES.flat_map do |from, ends|
-          ends.map do |to|
-            branch(TREE.fetch(from), TREE.fetch(to))
-          end
+          ends.map { |to| branch(TREE.fetch(from), TREE.fetch(to)) }
         end
         knots = TREE.map { |name, (x, y, words)| knot(x, y, people.public_send(name), words) }
         drawing("0 0 620 190", lines.join + knots.join, "thousand")

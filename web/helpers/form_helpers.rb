@@ -49,9 +49,7 @@ module Hobrin
       # Fields that a form carries along unseen; one for each value of a list.
       def hidden(**fields)
         fields.flat_map do |name, value|
-          [*value].map do |one|
-            tag("input", type: "hidden", name:, value: one)
-          end
+          [*value].map { |one| tag("input", type: "hidden", name:, value: one) }
         end.join
       end
 

@@ -72,7 +72,7 @@ module Hobrin
         end
 
         # "12 papers: you can read them all", "53 papers above your aim of 20 to 40"
-        def standing_behind_count = "#{outlook.standing == :few ? ":" : ""} #{standing_words}"
+        def standing_behind_count = "#{":" if outlook.standing == :few} #{standing_words}"
 
         def reviews = Reviews.new(self, reader.reviews)
 

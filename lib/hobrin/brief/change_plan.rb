@@ -23,9 +23,7 @@ module Hobrin
                      stops: "", needed: "", agree: "", risk: "")
         @what, @where, @who, @from_when, @measured, @look_again, @stops, @needed, @agree, @risk =
           [what, where, who, from_when, measured, look_again, stops, needed, agree,
-           risk].map do |text|
-          text.to_s.strip.freeze
-        end
+           risk].map { |text| text.to_s.strip.freeze }
         long = to_h.select { |_, text| text.size > LONGEST }
         errors = long.transform_values { "Keep this to #{LONGEST} characters." }
         raise InputError, errors unless errors.empty?

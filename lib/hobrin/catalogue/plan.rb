@@ -52,9 +52,7 @@ module Hobrin
 
       def made_of(line, made)
         put_in, taken_out = line.of.map do |numbers|
-          made.values_at(*numbers).reject do |text|
-            text.to_s.empty?
-          end
+          made.values_at(*numbers).reject { |text| text.to_s.empty? }
         end
         return "" if put_in.empty?
 

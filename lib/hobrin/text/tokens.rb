@@ -59,9 +59,7 @@ module Hobrin
         #   Tokens.masked("Ear-plug**") # => ["ear", "plug*"]
         def masked(text)
           text.scan(MASKED_PATTERN).flat_map do |run|
-            folded(run, FOLDED_MASKED).map do |word|
-              word.squeeze("*")
-            end
+            folded(run, FOLDED_MASKED).map { |word| word.squeeze("*") }
           end
         end
 

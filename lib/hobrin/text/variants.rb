@@ -59,17 +59,13 @@ module Hobrin
       def spellings
         ways = @words.map { |word| [word, *respelled(word)].uniq }
         one = ways.each_index.flat_map do |place|
-          ways[place].drop(1).map do |word|
-            with(place, word)
-          end
+          ways[place].drop(1).map { |word| with(place, word) }
         end
         one + twice(ways)
       end
 
       def respelled(word)
-        PAIRS.flat_map do |one, two|
-          replaced(word, one, two) + replaced(word, two, one)
-        end
+        PAIRS.flat_map { |one, two| replaced(word, one, two) + replaced(word, two, one) }
       end
 
       def replaced(word, from, to)

@@ -71,9 +71,7 @@ module Hobrin
 
       def shared_names
         by_name = @headings.flat_map do |heading|
-          heading.names.map do |name|
-            [fold(name), heading.label]
-          end
+          heading.names.map { |name| [fold(name), heading.label] }
         end
                            .uniq.group_by(&:first)
         by_name.select { |_, pairs| pairs.size > 1 }

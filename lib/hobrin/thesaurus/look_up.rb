@@ -23,9 +23,7 @@ module Hobrin
       def initialize(headings)
         @labels = NameList.new(headings.map { |heading| [heading, heading.label] })
         @others = NameList.new(headings.flat_map do |heading|
-          heading.also_called.map do |name|
-            [heading, name]
-          end
+          heading.also_called.map { |name| [heading, name] }
         end)
         @definitions = NameList.new(headings.map { |heading| [heading, heading.definition] })
       end

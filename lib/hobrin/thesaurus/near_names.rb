@@ -19,9 +19,7 @@ module Hobrin
         @names = headings.flat_map { |heading| heading.names.map { |name| [heading, name, roots(Text::Tokens.of(name))] } }
         @places = Hash.new { |all, root| all[root] = [] }
         @names.each_with_index do |(_, _, roots), place|
-          roots.each do |root|
-            @places[root] << place
-          end
+          roots.each { |root| @places[root] << place }
         end
         @places.default = [].freeze
         freeze

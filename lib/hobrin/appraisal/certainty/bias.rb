@@ -15,9 +15,7 @@ module Hobrin
           # Gives [steps, why].
           def of(pool, kind)
             high, low, silent = %i[high low].map do |level|
-              pool.weight_of do |study|
-                study.paper.concern(kind) == level
-              end
+              pool.weight_of { |study| study.paper.concern(kind) == level }
             end +
                                 [pool.weight_of { |study| study.paper.concern(kind).nil? }]
             return [0, "No sheet is answered yet: nothing is known of how sound the papers are."] if silent > 0.999

@@ -52,9 +52,7 @@ module Hobrin
                   why: "The table does not place these designs, or none is stated."),
          Rung.new(key: ASIDE, name: "Set aside", papers: aside,
                   why: "Retracted, a protocol without results, or the same paper once more.")]
-          .reject do |one|
-          one.papers.empty?
-        end
+          .reject { |one| one.papers.empty? }
       end
 
       private

@@ -58,9 +58,7 @@ module Hobrin
 
         def group(read, prefix)
           of = ->(name) { read[:"#{prefix}#{name}"] }
-          wrong = lambda do |name, words, bad|
-            @errors[:"#{prefix}#{name}"] ||= words if bad
-          end
+          wrong = ->(name, words, bad) { @errors[:"#{prefix}#{name}"] ||= words if bad }
           wrong[:events, "#{of[:events]} is more than the #{of[:total]} in this group.",
                 of[:total] && of[:events] > of[:total]]
           wrong[:total, "A group has at least 1 person.", of[:total]&.zero?]

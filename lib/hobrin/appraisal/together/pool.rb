@@ -30,11 +30,7 @@ module Hobrin
         # The share of the whole that each study weighs, 0 to 1; of a test, by its people.
         def weights
           return pooled.weights if pooled
-          if tests && people.positive?
-            return studies.map do |study|
-              study.reported.people.fdiv(people)
-            end
-          end
+          return studies.map { |study| study.reported.people.fdiv(people) } if tests && people.positive?
 
           studies.map { 1.0 / studies.size }
         end

@@ -39,11 +39,7 @@ module Hobrin
       # [[x, y], …] of the lower limits and of the upper ones; none where there are no limits.
       def limits
         rows = @reading.control&.limits or return []
-        [0, 1].map do |side|
-          rows.each_with_index.map do |pair, place|
-            [x(place), y(pair[side])]
-          end
-        end
+        [0, 1].map { |side| rows.each_with_index.map { |pair, place| [x(place), y(pair[side])] } }
       end
 
       def middle = @reading.middle && y(@reading.middle)

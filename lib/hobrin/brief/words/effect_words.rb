@@ -37,9 +37,7 @@ module Hobrin
       def needed_words
         fewer, more = @effect.needed.fewer ? %w[fewer more] : %w[more fewer]
         low, high, other = [@effect.needed.low, @effect.needed.high,
-                            @effect.needed.other].map do |one|
-          one && decimal(one, 1)
-        end
+                            @effect.needed.other].map { |one| one && decimal(one, 1) }
         return "for one #{fewer}; 95 % #{low} to #{high}" unless other
         return "the risks are equal; 95 % #{low} for one more to ∞, and on to #{other} for one fewer" if same_risks?
 

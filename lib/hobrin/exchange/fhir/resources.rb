@@ -24,9 +24,7 @@ module Hobrin
         # A resource without its empty parts.
         def resource(type, name, **rest)
           { resourceType: type, id: id(name), meta: Fhir.meta(material),
-            **rest }.compact.reject do |_, part|
-            [{}, []].include?(part)
-          end
+            **rest }.compact.reject { |_, part| [{}, []].include?(part) }
         end
 
         # The same id for the same thing each time: a UUID of version 8 from a fingerprint (RFC

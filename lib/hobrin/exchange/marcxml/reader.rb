@@ -49,9 +49,7 @@ module Hobrin
 
         def doi(node)
           field = fields(node, "024").find do |one|
-            parts(one, "2").any? do |kind|
-              kind.casecmp?("doi")
-            end
+            parts(one, "2").any? { |kind| kind.casecmp?("doi") }
           end
           field && parts(field, "a").first
         end

@@ -34,9 +34,7 @@ module Hobrin
 
           def field(tag, parts, ind1: " ", ind2: " ")
             inside = parts.flat_map do |code, values|
-              Array(values).map do |value|
-                Xml.value("subfield", value, code:)
-              end
+              Array(values).map { |value| Xml.value("subfield", value, code:) }
             end
             inside.join.empty? ? "" : Xml.tag("datafield", inside.join, tag:, ind1:, ind2:)
           end

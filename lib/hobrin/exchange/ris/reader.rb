@@ -39,9 +39,7 @@ module Hobrin
             tag ? found << [tag, value] : found.last&.push(line)
           end
           pieces.group_by(&:first).transform_values do |same|
-            same.map do |_, *parts|
-              together(parts).gsub(/[[:blank:]]+/, " ").strip
-            end
+            same.map { |_, *parts| together(parts).gsub(/[[:blank:]]+/, " ").strip }
           end
         end
 

@@ -41,9 +41,7 @@ module Hobrin
           def single_tags(record)
             { "TI" => record.title, "T2" => record.journal, "PY" => record.year, "DA" => date(record.published),
               "VL" => record.volume, "IS" => record.issue, "DO" => record.doi, "LA" => record.language,
-              "AB" => record.abstract }.map do |name, value|
-              tag(name, value) if value.to_s != ""
-            end
+              "AB" => record.abstract }.map { |name, value| tag(name, value) if value.to_s != "" }
           end
 
           def date(published)

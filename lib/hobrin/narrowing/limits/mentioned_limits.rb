@@ -53,9 +53,7 @@ module Hobrin
       def age(text)
         left = text.dup
         found = AGES.filter_map do |pattern, groups|
-          left.slice!(pattern)&.then do |words|
-            [words, groups]
-          end
+          left.slice!(pattern)&.then { |words| [words, groups] }
         end
         limit(:age, found.map(&:first), found.flat_map(&:last)) unless found.empty?
       end

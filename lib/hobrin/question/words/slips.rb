@@ -27,9 +27,7 @@ module Hobrin
         return if slips.empty?
 
         slips.reverse.reduce(text.dup) do |now, slip|
-          now.tap do
-            now[slip.from, slip.word.size] = slip.meant
-          end
+          now.tap { now[slip.from, slip.word.size] = slip.meant }
         end
       end
 

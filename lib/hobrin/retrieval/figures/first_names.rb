@@ -24,9 +24,7 @@ module Hobrin
         # The first name of each phrase before the second of any.
         longest = each.map(&:size).max || 0
         all = (0...longest).flat_map do |place|
-          each.filter_map do |offers|
-            offers[place]
-          end
+          each.filter_map { |offers| offers[place] }
         end.uniq(&:leaf)
         finding, nothing = all.partition(&:finds?)
         [*finding.first(MOST), *nothing.first(MOST_NEAR)]

@@ -10,9 +10,7 @@ module Hobrin
 
         def merged(parts)
           parts.group_by { |part| alike(part) || part }.values.map do |same|
-            same.reduce do |one, two|
-              both(one, two)
-            end
+            same.reduce { |one, two| both(one, two) }
           end
         end
 

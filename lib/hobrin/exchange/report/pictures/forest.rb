@@ -69,9 +69,7 @@ module Hobrin
           def pooled
             y = (ROW * @pool.studies.size) + 14
             low, middle, high = [@pool.pooled.low, @pool.pooled.estimate,
-                                 @pool.pooled.high].map do |one|
-              x(@scale.place(one))
-            end
+                                 @pool.pooled.high].map { |one| x(@scale.place(one)) }
             named(y, "Together", @told.of(@pool.pooled), "strong")
             @canvas.area([[low, y], [middle, y - 6], [high, y], [middle, y + 6]])
           end

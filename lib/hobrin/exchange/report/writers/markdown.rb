@@ -44,9 +44,7 @@ module Hobrin
             def grid(block)
               columns = block.columns.map { |name| plain(name) }
               [columns, columns.map { "---" }, *block.rows.map do |row|
-                row.map do |text|
-                  cell(text)
-                end
+                row.map { |text| cell(text) }
               end]
                 .map { |row| "| #{row.join(" | ")} |" }.join("\n")
             end
