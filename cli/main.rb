@@ -33,8 +33,8 @@ module Hobrin
 
       # arguments :: Array of String. Gives the exit status.
       def call(arguments)
-        unless arguments.all? do |one|
-          readable?(one)
+        unless arguments.all? do |argument|
+          readable?(argument)
         end
           return fail_with("an argument is not readable text (UTF-8).",
                            REFUSED)

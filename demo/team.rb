@@ -24,7 +24,7 @@ module Hobrin
         return unless @context.directory.accounts.empty?
 
         ward = @context.directory.wards.named(WARD)
-        nurse, second, = PEOPLE.values.map { |one| add(*one, ward) }
+        nurse, second, = PEOPLE.values.map { |person| add(*person, ward) }
         @context.standings.put_unowned(ward_id: ward.id, owner_id: nurse)
         @context.standings.give(@main.id, second, :second)
         read(nurse, second)

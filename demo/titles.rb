@@ -23,7 +23,7 @@ module Hobrin
         endings = record.flags.include?(RESEARCH) ? names(place) : [": a view from #{record.country}", *names(place)]
         # Its own id, when a very large library has used all names.
         titles = ["", *endings, " (paper #{record.id[/\w+\z/]})"].map { |ending| record.title + ending }
-        title = titles.find { |one| @seen.add?(one.downcase) }
+        title = titles.find { |title| @seen.add?(title.downcase) }
         title == record.title ? record : record.with(title:)
       end
 

@@ -50,9 +50,9 @@ module Hobrin
         end
 
         def headings(reason)
-          reason.headings.map do |one|
-            aspects = one.aspects.any? ? ": #{one.aspects.join(", ")}" : ""
-            "    heading: #{one.label}#{" (main topic)" if one.main}#{aspects}"
+          reason.headings.map do |heading|
+            aspects = heading.aspects.any? ? ": #{heading.aspects.join(", ")}" : ""
+            "    heading: #{heading.label}#{" (main topic)" if heading.main}#{aspects}"
           end
         end
       end

@@ -147,7 +147,7 @@ module Hobrin
           faults = visitors.flat_map(&:faults)
           ["#{@people} people at once, #{@writers} of them changing things: #{times.size} answers, half of them " \
            "within #{at[0.5]} ms, 95 of 100 within #{at[0.95]} ms, the slowest #{at[1]} ms.",
-           "#{visitors.sum { |one| one.written.size }} changes were answered, #{lost.size} of them are lost. " \
+           "#{visitors.sum { |visitor| visitor.written.size }} changes were answered, #{lost.size} of them are lost. " \
            "#{faults.size} errors#{": #{faults.tally.first(5)}" if faults.any?}."]
         end
       end

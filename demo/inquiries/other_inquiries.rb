@@ -51,8 +51,8 @@ module Hobrin
 
       def cross_out(id, block, name, reason)
         leaf = Strategy::TextTerm.read(name)
-        term = @context.inquiries.find(id).inquiry.block(block).terms.find do |one|
-          one.leaf == leaf
+        term = @context.inquiries.find(id).inquiry.block(block).terms.find do |term|
+          term.leaf == leaf
         end
         edit(id, Edits::Word::CrossOut.new(term_id: term.id, reason:))
       end

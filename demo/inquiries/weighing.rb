@@ -141,7 +141,7 @@ module Hobrin
       end
 
       def outcome(name)
-        weighing.outcomes.find { |one| one.name == @data[:outcomes].fetch(name.to_sym)[:name] }
+        weighing.outcomes.find { |outcome| outcome.name == @data[:outcomes].fetch(name.to_sym)[:name] }
       end
 
       def inquiry = @context.inquiries.find(@id).inquiry

@@ -61,7 +61,7 @@ module Hobrin
     # when there is no such heading.
     def aspects(label, narrower: false)
       labels = narrower ? with_narrower(label) : [label]
-      labels.flat_map { |one| heading(one)&.aspects || [] }.uniq
+      labels.flat_map { |label| heading(label)&.aspects || [] }.uniq
     end
 
     def narrower?(label) = with_narrower(label).size > 1

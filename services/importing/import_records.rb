@@ -62,7 +62,7 @@ module Hobrin
         format ||= Exchange.detect(sample)
         return format.tap { io.rewind } if Exchange::FORMATS.key?(format)
 
-        names = Exchange::FORMATS.values.map { |one| one::NAME }.join(", ")
+        names = Exchange::FORMATS.values.map { |format| format::NAME }.join(", ")
         raise InputError, { file: "This is in none of the formats that Hobrin reads: #{names}." }
       end
 

@@ -40,7 +40,7 @@ module Hobrin
         return if today.exist?
 
         call(today)
-        days = folder.children.select { |one| one.basename.to_s.match?(DAY) }.sort
+        days = folder.children.select { |child| child.basename.to_s.match?(DAY) }.sort
         days[0...-keep].each { |old| FileUtils.rm_rf(old) }
         today
       end

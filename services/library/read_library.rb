@@ -45,9 +45,9 @@ module Hobrin
       # Raises GoneError.
       def refusals(id)
         import = @context.library.imports.find(id)
-        rows = @context.library.imports.refusals(id).map do |one|
-          [one.place, one.line,
-           one.reason]
+        rows = @context.library.imports.refusals(id).map do |refusal|
+          [refusal.place, refusal.line,
+           refusal.reason]
         end
         sheet = Exchange::Tables::Sheet.new(name: "Refused", columns: %w[Entry Line Reason],
                                             rows:)

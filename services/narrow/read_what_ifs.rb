@@ -43,7 +43,7 @@ module Hobrin
           reasons = Narrowing::ExclusionReasons.of(@opened.cascade, number, @evaluator)
           recoveries = all.select { |one| one.added.include?(number) }
           Known.new(record:, found: reasons.step.nil?, steps: reasons.all,
-                    recovery: recoveries.min_by { |one| one.added.size })
+                    recovery: recoveries.min_by { |recovery| recovery.added.size })
         end
       end
 

@@ -73,7 +73,7 @@ module Hobrin
       private
 
       def limit(inquiry, slot)
-        found = inquiry.limits.find { |one| one.slot.to_s == slot }
+        found = inquiry.limits.find { |limit| limit.slot.to_s == slot }
         found && Narrowing::Wording.of(found.leaf)
       end
 

@@ -51,7 +51,7 @@ module Hobrin
       # Papers of which the person was unsure teach nothing.
       def examples
         @examples ||= begin
-          decided = @inquiry.decisions.reject { |one| one.verdict == :unsure }
+          decided = @inquiry.decisions.reject { |decision| decision.verdict == :unsure }
           numbers = decided.to_h { |one| [one.record_id, one.verdict == :keep] }
           by_id = @context.library.numbers(numbers.keys)
           known = @context.traits(by_id.values)

@@ -77,7 +77,7 @@ module Hobrin
       # to a count.
       def tally
         counts = Sifting::Decision::VERDICTS.to_h do |verdict|
-          decided = @inquiry.decisions.select { |one| one.verdict == verdict }.map(&:record_id)
+          decided = @inquiry.decisions.select { |decision| decision.verdict == verdict }.map(&:record_id)
           [verdict, set.overlap(@library.set(decided))]
         end
         { **counts, nil => set.size - counts.values.sum }
@@ -101,7 +101,7 @@ module Hobrin
           near = @list.closeness(newest)
           @library.numbered_all(newest.to_a).zip(newest.map { |number| near.fetch(number, 0.0) })
         end
-        choices.map { |one| one.with(record: closely.newest_report(one.record)) }.uniq { |one| one.record.id }
+        choices.map { |choice| choice.with(record: closely.newest_report(choice.record)) }.uniq { |one| one.record.id }
       end
 
       private

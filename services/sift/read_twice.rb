@@ -63,7 +63,7 @@ module Hobrin
       def overview
         inquiry = self.inquiry
         pairs, outside = both, outside(inquiry)
-        open, decided = pairs.partition { |one| inquiry.decision(one.record_id).nil? }
+        open, decided = pairs.partition { |pair| inquiry.decision(pair.record_id).nil? }
         Overview.new(readers:, read: counts, twice: Sifting::Twice.new(pairs:), open:,
                      settled: decided.count { |one| !one.agree? },
                      papers: (inquiry.cascade(@context.evaluator).final - @context.library.set(outside)).size,

@@ -92,7 +92,7 @@ module Hobrin
       end
 
       def decided(verdicts)
-        decisions = @inquiry.decisions.select { |one| verdicts.include?(one.verdict) }
+        decisions = @inquiry.decisions.select { |decision| verdicts.include?(decision.verdict) }
         @library.set(decisions.map(&:record_id))
       end
 

@@ -55,7 +55,7 @@ module Hobrin
 
       # What a named line finds. Gives a Point. Raises GoneError.
       def at_name(saved, name)
-        line = saved.inquiry.lines.find { |one| one.name == name } or raise GoneError, "line"
+        line = saved.inquiry.lines.find { |line| line.name == name } or raise GoneError, "line"
         tree = trees(saved).resolve(line.tree)
         papers = @evaluator.call(tree)
         Point.new(name:, says: line.rule, line: nil, papers:, lines: [], cql: Strategy::Cql.write(tree),

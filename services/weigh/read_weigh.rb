@@ -33,7 +33,7 @@ module Hobrin
       # Brief::FindingsTable of all outcomes and findings.
       def findings_table
         @findings_table ||= Brief::FindingsTable.new(
-          rows: table, findings: @inquiry.weighing.findings.map { |one| [one, confidence(one)] }
+          rows: table, findings: @inquiry.weighing.findings.map { |finding| [finding, confidence(finding)] }
         )
       end
 

@@ -9,7 +9,7 @@ module Hobrin
           { considerations: acting.considerations.transform_values(&:to_h), decision: acting.decision,
             measures: acting.measures.map { |measure| measure_data(measure) },
             signed: acting.signed.map { |one| { **one.to_h, on: one.on.iso8601 } },
-            steps: acting.steps.map { |one| { **one.to_h, on: one.on&.iso8601 } },
+            steps: acting.steps.map { |step| { **step.to_h, on: step.on&.iso8601 } },
             cycles: acting.cycles.map(&:to_h) }
         end
 

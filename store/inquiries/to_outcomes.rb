@@ -30,7 +30,7 @@ module Hobrin
 
         def outcome(id, papers)
           names = papers.map { |paper| paper[:outcome].strip }.reject(&:empty?)
-          name = names.min_by { |one| [-names.count(one), one.size] } || UNNAMED
+          name = names.min_by { |name| [-names.count(name), name.size] } || UNNAMED
           { id:, name: name[0, LONGEST], kind: "events", better: "less", matters: "important", worthwhile: nil,
             baseline: nil, judgements: {},
             way: { measure: "risk_ratio", model: "reml", knapp: true, level: 95 } }

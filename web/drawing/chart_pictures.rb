@@ -30,10 +30,10 @@ module Hobrin
       def joined(pairs) = pairs.map { |pair| pair.join(",") }.join(" ")
 
       def chart_points(chart)
-        line = shape("polyline", "chart-line", points: joined(chart.marks.map { |one| [one.x, one.y] }))
-        line + chart.marks.map do |one|
-          tag("circle", tag("title", h(one.label)),
-              class: one.outside ? "chart-outside" : "chart-point", cx: one.x, cy: one.y, r: one.outside ? 5 : 3.4)
+        line = shape("polyline", "chart-line", points: joined(chart.marks.map { |mark| [mark.x, mark.y] }))
+        line + chart.marks.map do |mark|
+          tag("circle", tag("title", h(mark.label)),
+              class: mark.outside ? "chart-outside" : "chart-point", cx: mark.x, cy: mark.y, r: mark.outside ? 5 : 3.4)
         end.join
       end
 

@@ -45,8 +45,8 @@ module Hobrin
       private
 
       def frame_of(circles)
-        left, top = circles.map { |one| one.x - one.radius }.min, circles.map { |one| one.y - one.radius }.min
-        right, bottom = circles.map { |one| one.x + one.radius }.max, circles.map { |one| one.y + one.radius }.max
+        left, top = circles.map { |circle| circle.x - circle.radius }.min, circles.map { |circle| circle.y - circle.radius }.min
+        right, bottom = circles.map { |circle| circle.x + circle.radius }.max, circles.map { |circle| circle.y + circle.radius }.max
         [left - 0.02, top - 0.02, right - left + 0.04, bottom - top + 0.04].map { |number| number.round(3) }.join(" ")
       end
 

@@ -18,7 +18,7 @@ module Hobrin
         middle, top, bottom = small.middle_line
         edge = shape("polygon", "funnel-edge", points: small.funnel.map { |pair| pair.join(",") }.join(" "))
         line = shape("line", "forest-one", x1: middle, y1: top, x2: middle, y2: bottom)
-        points = small.points.map { |one| paper_point(one, 5) }
+        points = small.points.map { |point| paper_point(point, 5) }
         ticks = small.ticks.map { |x, words| note(words, x.round(1), height - 16, "middle") }
         ends = note("exact", 4, 12) + note("less exact", 4, bottom)
         drawing("0 0 #{width} #{height}", edge + line + points.join + ticks.join + ends, "funnel")
@@ -31,7 +31,7 @@ module Hobrin
                                            height: roc.side)
         regions = shape("polygon", "roc-predicted",
                         points: roc.predicted) + shape("polygon", "roc-region", points: roc.region)
-        points = roc.points.map { |one| paper_point(one, one.size) }
+        points = roc.points.map { |point| paper_point(point, point.size) }
         middle = shape("polygon", "forest-diamond", points: "#{x - 7},#{y} #{x},#{y - 7} " \
                                                             "#{x + 7},#{y} #{x},#{y + 7}")
         drawing("0 0 #{roc.frame} #{roc.frame + 16}", frame + roc_axes(roc) + regions + points.join + middle,

@@ -146,7 +146,7 @@ module Hobrin
           moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
           Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
                        level: row.level && "#{row.level}#{moved}", finding: paper&.finding, applicability: row.applicability,
-                       results: row.results.map { |one| Brief::ResultWords.of(one) })
+                       results: row.results.map { |result| Brief::ResultWords.of(result) })
         end
       end
     end

@@ -104,11 +104,11 @@ module Hobrin
         end
 
         def proposed_pieces
-          reading.proposals.map do |one|
-            value = "#{one.key}:#{one.phrase.from}"
-            [one.phrase,
-             Piece.new(words: one.phrase.text, as: :proposed, key: one.key, value:,
-                       sure: one.sure?)]
+          reading.proposals.map do |proposal|
+            value = "#{proposal.key}:#{proposal.phrase.from}"
+            [proposal.phrase,
+             Piece.new(words: proposal.phrase.text, as: :proposed, key: proposal.key, value:,
+                       sure: proposal.sure?)]
           end
         end
 

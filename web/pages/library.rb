@@ -102,7 +102,7 @@ module Hobrin
 
         # [name, heading, what became of it, whether it goes already]
         def matches
-          @reading.matches.map { |one| [one.name, one.label, MATCHED.fetch(one.state), one.going?] }
+          @reading.matches.map { |match| [match.name, match.label, MATCHED.fetch(match.state), match.going?] }
         end
 
         def headings? = @overview.headings.positive?

@@ -121,7 +121,7 @@ module Hobrin
         def dock_words
           return "Say on Ask what kind of question this is: the level depends on it." unless kind
 
-          traps = weighing.outcomes.sum { |one| reading.pool(one).open_traps.size }
+          traps = weighing.outcomes.sum { |outcome| reading.pool(outcome).open_traps.size }
           traps.positive? ? "#{count_of(traps, "trap")} to settle before all is put together." : ""
         end
 

@@ -43,7 +43,7 @@ module Hobrin
       def with_measure(changed)
         return with(measures: [*measures, changed]) unless measure(changed.id)
 
-        with(measures: measures.map { |one| one.id == changed.id ? changed : one })
+        with(measures: measures.map { |measure| measure.id == changed.id ? changed : measure })
       end
     end
   end

@@ -41,7 +41,7 @@ module Hobrin
         def objection(assertion, rows)
           return general(assertion, rows) unless assertion.outcome
 
-          row = rows.find { |one| one.outcome.name == assertion.outcome }
+          row = rows.find { |row| row.outcome.name == assertion.outcome }
           if !ways(assertion, row).include?(row.direction) then direction(row)
           elsif assertion.sure > row.certainty.level then surety(row)
           elsif Size.wrong?(assertion.clause, row) then size(row)

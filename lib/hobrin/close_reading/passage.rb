@@ -47,7 +47,7 @@ module Hobrin
 
       # The sentences of a section; all of them when the text names no sections.
       def of(section)
-        named? ? sentences.select { |one| one.section == section } : sentences
+        named? ? sentences.select { |sentence| sentence.section == section } : sentences
       end
 
       # Whether the text names its sections.

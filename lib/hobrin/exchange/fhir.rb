@@ -16,7 +16,7 @@ module Hobrin
         entries = parts.flat_map { |part| part.new(material).call }
         JSON.pretty_generate({ resourceType: "Bundle", type: "collection", meta: meta(material),
                                timestamp: "#{material.brief.searched_on.iso8601}T00:00:00Z",
-                               entry: entries.map { |one| { fullUrl: "urn:uuid:#{one.fetch(:id)}", resource: one } } })
+                               entry: entries.map { |entry| { fullUrl: "urn:uuid:#{entry.fetch(:id)}", resource: entry } } })
       end
 
       # Made-up data is marked as such in every resource: HTEST says that it is test data, in the

@@ -19,8 +19,8 @@ module Hobrin
       # question :: Question. Gives an Array of Gap, in the order of the frame, then where and by
       #   when.
       def self.call(question)
-        blank = question.elements.select(&:blank?).reject do |one|
-          NOT_ASKED.fetch(question.kind, []).include?(one.key)
+        blank = question.elements.select(&:blank?).reject do |element|
+          NOT_ASKED.fetch(question.kind, []).include?(element.key)
         end
         gaps = blank.map { |element| Gap.new(key: element.key, ask: element.slot.ask) }
         gaps << Gap.new(key: nil, ask: "Where: home, ward, intensive care?") unless place?(question)

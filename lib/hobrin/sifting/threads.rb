@@ -19,7 +19,7 @@ module Hobrin
         def next_from(inquiry)
           followed = inquiry.rounds.flat_map(&:from_ids)
           found = inquiry.rounds.flat_map(&:found_ids)
-          dropped = inquiry.decisions.select { |one| one.verdict == :drop }.map(&:record_id)
+          dropped = inquiry.decisions.select { |decision| decision.verdict == :drop }.map(&:record_id)
           (inquiry.kept_ids | ((inquiry.included_ids & found) - dropped)) - followed
         end
 

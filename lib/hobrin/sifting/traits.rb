@@ -31,7 +31,7 @@ module Hobrin
       end
 
       def self.labels(record)
-        { **record.headings.to_h { |one| [:"heading #{one.label}", HEADING * (one.main ? 2 : 1)] },
+        { **record.headings.to_h { |heading| [:"heading #{heading.label}", HEADING * (heading.main ? 2 : 1)] },
           **record.types.to_h { |type| [:"type #{type}", TYPE] } }
       end
       private_class_method :words, :labels

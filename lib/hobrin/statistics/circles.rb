@@ -91,7 +91,7 @@ module Hobrin
 
         # The areas of the regions, row by row: between two edges of a row the same circles hold.
         def measured(circles)
-          low, high = circles.map { |one| one.y - one.radius }.min, circles.map { |one| one.y + one.radius }.max
+          low, high = circles.map { |circle| circle.y - circle.radius }.min, circles.map { |circle| circle.y + circle.radius }.max
           height = (high - low) / ROWS
           ROWS.times.each_with_object(Hash.new(0.0)) do |row, areas|
             lengths(circles, low + ((row + 0.5) * height)).each do |inside, length|
@@ -101,9 +101,9 @@ module Hobrin
         end
 
         def lengths(circles, y)
-          spans = circles.map do |one|
-            half = Math.sqrt([(one.radius**2) - ((y - one.y)**2), 0].max)
-            [one.x - half, one.x + half]
+          spans = circles.map do |circle|
+            half = Math.sqrt([(circle.radius**2) - ((y - circle.y)**2), 0].max)
+            [circle.x - half, circle.x + half]
           end
           spans.flatten.sort.each_cons(2).filter_map do |from, to|
             inside = spans.each_index.select do |place|

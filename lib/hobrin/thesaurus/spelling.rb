@@ -26,9 +26,9 @@ module Hobrin
         return if word.size < SHORTEST || word.match?(/\d/) || known?(word)
 
         most = word.size >= LONG ? 2 : 1
-        near = candidates(word, most).filter_map do |one|
-          distance = Text::EditDistance.call(word, one, most:)
-          [distance, one] if distance <= most
+        near = candidates(word, most).filter_map do |candidate|
+          distance = Text::EditDistance.call(word, candidate, most:)
+          [distance, candidate] if distance <= most
         end
         near.min&.last
       end

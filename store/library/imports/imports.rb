@@ -115,7 +115,7 @@ module Hobrin
 
       def keep_refusals(id, refusals)
         room = MOST_REFUSALS - @db[:import_refusals].where(import_id: id).count
-        rows = refusals.first([room, 0].max).map { |one| { import_id: id, **one.to_h } }
+        rows = refusals.first([room, 0].max).map { |refusal| { import_id: id, **refusal.to_h } }
         @db[:import_refusals].insert_conflict.multi_insert(rows)
       end
 

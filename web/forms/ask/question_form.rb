@@ -19,7 +19,7 @@ module Hobrin
           def after(outcome)
             key, from = fields.text(:edge).split(":", 3)
             phrases = outcome.opened.question.element(key.to_s)&.marked || []
-            phrase = phrases.min_by { |one| (one.from - from.to_i).abs }
+            phrase = phrases.min_by { |phrase| (phrase.from - from.to_i).abs }
             After.new(step: fields.one_of(:next, Inquiry::STEPS),
                       stay: phrase ? { "phrase" => "#{key}:#{phrase.from}" } : {})
           end

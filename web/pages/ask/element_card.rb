@@ -67,10 +67,10 @@ module Hobrin
           end
 
           def proposals
-            @page.reading.proposals.select { |one| one.key == key }.map do |one|
-              text = one.phrase.text
-              Proposal.new(text:, why: Why.new(one).to_s, take: "#{key}:#{one.phrase.from}",
-                           leave: "#{key}:#{text}", sure: one.sure?, other: other(one))
+            @page.reading.proposals.select { |proposal| proposal.key == key }.map do |proposal|
+              text = proposal.phrase.text
+              Proposal.new(text:, why: Why.new(proposal).to_s, take: "#{key}:#{proposal.phrase.from}",
+                           leave: "#{key}:#{text}", sure: proposal.sure?, other: other(proposal))
             end
           end
 

@@ -51,10 +51,10 @@ module Hobrin
           def sources = @sources ||= @reading.askable
 
           # [name, address of its page, whether it is the chosen one]
-          def choices = sources.map { |one| [one.name, path(one), one == chosen] }
+          def choices = sources.map { |source| [source.name, path(source), source == chosen] }
 
           def chosen
-            @chosen ||= sources.find { |one| one.id == @page.fields.number(:source) } || sources.first
+            @chosen ||= sources.find { |source| source.id == @page.fields.number(:source) } || sources.first
           end
 
           def query = plan.query

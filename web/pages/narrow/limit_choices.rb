@@ -92,7 +92,7 @@ module Hobrin
           # says is offered apart.
           def choices(name)
             found = case name
-                    when :full_text then previews(:flag).select { |one| full_text?(one) }
+                    when :full_text then previews(:flag).select { |preview| full_text?(preview) }
                     when :flag then largest_first(:flag).reject { |one| full_text?(one) }
                     when :place then largest_first(:place).first(MOST_PLACES)
                     when :sex, :species, :language then largest_first(name)
@@ -106,7 +106,7 @@ module Hobrin
             @page.reader.call([name]).fetch(name).reject { |one| said.include?(one.leaf) }
           end
 
-          def largest_first(name) = previews(name).sort_by { |one| -one.size }
+          def largest_first(name) = previews(name).sort_by { |preview| -preview.size }
           def full_text?(preview) = preview.leaf.values == [FULL_TEXT]
 
           # What a form sends for a limit.

@@ -38,9 +38,9 @@ module Hobrin
 
           # Array of Place, last used first.
           def sessions
-            @directory.accounts.sessions(@person.id).map do |one|
-              Place.new(name: one.name, begun: when_of(one.begun), used: when_of(one.used),
-                        here: one.name == @session)
+            @directory.accounts.sessions(@person.id).map do |session|
+              Place.new(name: session.name, begun: when_of(session.begun), used: when_of(session.used),
+                        here: session.name == @session)
             end
           end
 

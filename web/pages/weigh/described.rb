@@ -21,7 +21,7 @@ module Hobrin
 
           # Names that the question has for outcomes and that are none yet.
           def proposals
-            named = @page.weighing.outcomes.map { |one| one.name.downcase }
+            named = @page.weighing.outcomes.map { |outcome| outcome.name.downcase }
             @page.question.elements.select { |element| element.key == "O" }.flat_map { |element| element.phrases.map(&:text) }
                  .map { |text| text[0].upcase + text[1..] }.reject { |text| named.include?(text.downcase) }
           end

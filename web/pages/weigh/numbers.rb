@@ -37,7 +37,7 @@ module Hobrin
           # Whether the form comes before what stands: while one is written or changed, and where
           # the paper gives nothing for the outcome yet.
           def form_first?
-            given = @row.results.any? { |one| one.outcome == outcome }
+            given = @row.results.any? { |result| result.outcome == outcome }
             changed || taken || page.errors.any? || !given
           end
 
@@ -152,7 +152,7 @@ module Hobrin
 
           def missing
             given = (@row.paper&.reported || []).map(&:outcome_id)
-            page.weighing.outcomes.find { |one| !given.include?(one.id) }
+            page.weighing.outcomes.find { |outcome| !given.include?(outcome.id) }
           end
 
           def all_offers

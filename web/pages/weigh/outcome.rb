@@ -122,7 +122,7 @@ module Hobrin
           def side_by_side
             return if pool.pooled || pool.studies.size < 2 || pool.measure.nothing.nil?
 
-            less = pool.results.count { |one| one.effect.negative? }
+            less = pool.results.count { |result| result.effect.negative? }
             low, middle, high = pool.range
             "#{less} of #{pool.studies.size} lie on the side of less. Their middle effect is " \
               "#{told.value(middle)}, from #{told.range(low, high)}."

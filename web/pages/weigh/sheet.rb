@@ -134,7 +134,7 @@ module Hobrin
 
           # [name of the outcome, path to its numbers] of what the paper gives.
           def results
-            @row.results.map { |one| [one.outcome.name, @page.path_to_numbers(record, one.outcome)] }.uniq
+            @row.results.map { |result| [result.outcome.name, @page.path_to_numbers(record, result.outcome)] }.uniq
           end
 
           private
@@ -149,7 +149,7 @@ module Hobrin
           def graded = @page.typed_or(:graded, (@row.paper&.graded || 0).to_s)
 
           def answers
-            @answers ||= sheet ? sheet.questions.to_h { |one| [one.key, answer(one.key)] }.compact : {}
+            @answers ||= sheet ? sheet.questions.to_h { |question| [question.key, answer(question.key)] }.compact : {}
           end
 
           def answer(key)
@@ -170,7 +170,7 @@ module Hobrin
             chosen = @row.paper&.concerns&.[](key)
             set = [["", "by the rule", chosen.nil?]] +
                   Appraisal::Sheets::Concern::WORDS.map { |value, words| [value, words, chosen&.concern == value] }
-            items = questions.map { |one| item(one) }
+            items = questions.map { |question| item(question) }
             Group.new(key:, name: Appraisal::Sheets::GROUPS.fetch(key), items:, set:, why: chosen&.why.to_s,
                       concern: Appraisal::Sheets::Concern::WORDS[concern])
           end

@@ -46,12 +46,12 @@ module Hobrin
 
           # Main topics first.
           def headings
-            record.headings.sort_by { |one| one.main ? 0 : 1 }.map do |one|
-              held = paper.held.fetch(one.label)
+            record.headings.sort_by { |heading| heading.main ? 0 : 1 }.map do |heading|
+              held = paper.held.fetch(heading.label)
               blocks = @page.columns.map do |column|
                 [column.key, column.letter, held.include?(column.key)]
               end
-              Indexed.new(label: one.label, main: one.main, aspects: one.aspects.join(", "),
+              Indexed.new(label: heading.label, main: heading.main, aspects: heading.aspects.join(", "),
                           blocks:)
             end
           end

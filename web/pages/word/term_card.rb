@@ -88,8 +88,8 @@ module Hobrin
           def more_spellings = spellings_size - spellings.size
 
           def synonyms
-            @card.synonyms.map do |one|
-              Synonym.new(text: one.leaf.text, adds: one.adds, kind: KINDS.fetch(one.kind))
+            @card.synonyms.map do |synonym|
+              Synonym.new(text: synonym.leaf.text, adds: synonym.adds, kind: KINDS.fetch(synonym.kind))
             end
           end
 

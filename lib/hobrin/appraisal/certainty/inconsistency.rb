@@ -32,7 +32,7 @@ module Hobrin
             new_study = pool.pooled.prediction
             opposite = pool.studies.size >= ENOUGH_TO_PREDICT && new_study &&
                        Direct.way(pool.pooled) != :either && new_study.map(&:negative?).uniq.size == 2
-            split = pool.results.map { |one| one.effect.negative? }.uniq.size > 1
+            split = pool.results.map { |result| result.effect.negative? }.uniq.size > 1
             [steps(i2, opposite, split), reason(pool, i2, low, high, new_study)]
           end
 
@@ -46,12 +46,12 @@ module Hobrin
           def reason(pool, i2, low, high, new_study)
             said = ["I² is #{Said.hundredths(i2)} (#{(100 * low).round} to #{(100 * high).round})"]
             said << "a new study may have #{Said.interval(pool.measure, *new_study)}" if new_study
-            sides = pool.results.partition { |one| one.effect.negative? }.map(&:size)
+            sides = pool.results.partition { |result| result.effect.negative? }.map(&:size)
             "#{said.join("; ")}; #{sides.first} of #{sides.sum} lie on the side of less."
           end
 
           def of_share(pool)
-            shares = pool.results.map { |one| pool.measure.told(one.effect) }
+            shares = pool.results.map { |result| pool.measure.told(result.effect) }
             apart = shares.max - shares.min
             [apart > APART ? -1 : 0, "The papers tell #{Said.number(shares.min)} to " \
                                      "#{Said.number(shares.max)} of 100; I² is " \
@@ -68,7 +68,7 @@ module Hobrin
           end
 
           def one_by_one(pool)
-            sides = pool.results.map { |one| one.effect.negative? }
+            sides = pool.results.map { |result| result.effect.negative? }
             split = sides.count(true)
             [split.zero? || split == sides.size ? 0 : -1,
              "#{split} of #{sides.size} lie on the side of less; nothing is pooled."]

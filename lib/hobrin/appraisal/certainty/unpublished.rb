@@ -29,7 +29,7 @@ module Hobrin
           def small_only?(pool)
             return false if pool.tests || pool.studies.size < SEVERAL || pool.measure.nothing.nil?
 
-            one_side = pool.results.map { |one| one.effect.negative? }.uniq.size == 1
+            one_side = pool.results.map { |result| result.effect.negative? }.uniq.size == 1
             one_side && pool.studies.all? { |study| study.reported.people&.<(SMALL) }
           end
 

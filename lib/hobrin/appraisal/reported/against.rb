@@ -24,7 +24,7 @@ module Hobrin
             return unless Form.fetch(reported.form).two_groups
 
             offers = CloseReading::Offers.all_in(CloseReading::Passage.new(reported.shown), [reported.form], arms:)
-            offer = offers.find { |one| [one, one.turned].any? { |way| same?(way, reported) } }
+            offer = offers.find { |offer| [offer, offer.turned].any? { |way| same?(way, reported) } }
             return unless offer&.settled && offer.labels.any? { |label| !label.empty? }
 
             :swapped unless same?(offer, reported)

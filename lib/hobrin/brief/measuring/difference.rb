@@ -49,7 +49,7 @@ module Hobrin
 
         sides = [@after, @before].map { |points| points.map(&:value) }
         means = sides.map { |values| values.sum / values.size }
-        parts = sides.zip(means).map { |values, mean| values.sum { |one| (one - mean)**2 } / (values.size - 1) / values.size }
+        parts = sides.zip(means).map { |values, mean| values.sum { |value| (value - mean)**2 } / (values.size - 1) / values.size }
         error = Math.sqrt(parts.sum)
         return interval(means.reduce(:-), 0.0) if error.zero?
 

@@ -62,8 +62,8 @@ module Hobrin
           "#{number(events)} in #{number(time.round)}"
         end
         when "one_group" then ["#{numbers.first} of #{numbers.last}", nil]
-        else numbers.map do |one|
-               "#{decimal(one.mean)} (#{decimal(one.deviation)}), #{one.size}"
+        else numbers.map do |number|
+               "#{decimal(number.mean)} (#{decimal(number.deviation)}), #{number.size}"
              end
         end
       end

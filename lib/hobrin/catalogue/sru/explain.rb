@@ -88,7 +88,7 @@ module Hobrin
             sets = SETS.map { |name, identifier| x.tag("set", "", name:, identifier:) }
             indexes = ability.indexes.map do |name, relations|
               set, own = name.split(".", 2)
-              can = relations.map { |one| x.value("supports", one, type: "relation") }.join
+              can = relations.map { |relation| x.value("supports", relation, type: "relation") }.join
               parts = [x.value("title", own), x.tag("map", x.value("name", own, set:)),
                        *(x.tag("configInfo", can) unless can.empty?)]
               x.tag("index", parts.join, search: true, scan: true)
@@ -107,9 +107,9 @@ module Hobrin
 
           def config(ability)
             x = Exchange::Xml
-            said = [*ability.modifiers.map { |one| x.value("supports", one, type: "relationModifier") },
-                    *ability.masks.map do |one|
-                      x.value("supports", one,
+            said = [*ability.modifiers.map { |modifier| x.value("supports", modifier, type: "relationModifier") },
+                    *ability.masks.map do |mask|
+                      x.value("supports", mask,
                               type: "maskingCharacter")
                     end,
                     *(x.tag("supports", "", type: "proximity") if ability.near),

@@ -79,7 +79,7 @@ module Hobrin
             given = params["recordSchema"].to_s
             return SCHEMAS.first if given.empty?
 
-            found = SCHEMAS.find { |one| [one::SCHEMA, one::SCHEMA_URI].include?(given) }
+            found = SCHEMAS.find { |schema| [schema::SCHEMA, schema::SCHEMA_URI].include?(given) }
             found || Diagnostic.tell(66, given)
           end
 

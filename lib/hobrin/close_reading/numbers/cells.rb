@@ -15,7 +15,7 @@ module Hobrin
         private_constant :N, :POSITIVE, :NEGATIVE, :PATTERN, :PEOPLE, :TOLD
 
         def call
-          sentence = @passage.sentences.find { |one| one.text.match?(PATTERN) } or return []
+          sentence = @passage.sentences.find { |sentence| sentence.text.match?(PATTERN) } or return []
           match = sentence.text.match(PATTERN)
           cells = match.captures.map { |text| text.delete(",").to_i }
           [*sums(sentence, cells), *rates(cells)]

@@ -11,8 +11,8 @@ module Hobrin
 
         # Raises GoneError; InputError (:name) while another line is made of it.
         def call(inquiry, _surroundings)
-          line = inquiry.lines.find { |one| one.name == name } or raise GoneError, "line"
-          user = inquiry.lines.find { |one| Strategy::Lines.names(one.tree).include?(name) }
+          line = inquiry.lines.find { |line| line.name == name } or raise GoneError, "line"
+          user = inquiry.lines.find { |line| Strategy::Lines.names(line.tree).include?(name) }
           raise InputError, { name: "“#{user.name}” is made of “#{name}”: take that one off first." } if user
 
           Change.new(inquiry: inquiry.with(lines: inquiry.lines - [line]), kind: :line_removed,

@@ -17,7 +17,7 @@ module Hobrin
           node = Xml.root(text)
           title = Xml.said(node, "./title")
           identifiers = Xml.all(node, "./identifier")
-          doi = identifiers.filter_map { |one| one[DOI, 1] }.first
+          doi = identifiers.filter_map { |identifier| identifier[DOI, 1] }.first
           plain = identifiers.grep_v(DOI)
           links, names = plain.partition { |one| one.match?(%r{\Ahttps?://}) }
           Records::Record.new(

@@ -41,12 +41,12 @@ module Hobrin
         def without(record, name)
           plain = Text::Tokens.line(name)
           back, headings = [], []
-          record.headings.each do |one|
-            gone, stay = one.parts.partition do |part|
-              text(part) != one.label && Text::Tokens.line(text(part)) == plain
+          record.headings.each do |heading|
+            gone, stay = heading.parts.partition do |part|
+              text(part) != heading.label && Text::Tokens.line(text(part)) == plain
             end
             back += gone
-            headings << (gone.empty? ? one : together(one.label, stay)) if stay.any?
+            headings << (gone.empty? ? heading : together(heading.label, stay)) if stay.any?
           end
           keywords, others = back.partition { |part| part.is_a?(String) }
           record.with(headings: headings + others, keywords: record.keywords + keywords)

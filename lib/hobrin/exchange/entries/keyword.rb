@@ -53,7 +53,7 @@ module Hobrin
         def heading(name, main, thesaurus)
           found = main ? thesaurus.named(name) : thesaurus.heading(name)
           # A slash parts an aspect from its heading; it is no space within a name.
-          return if found && name.include?("/") && found.names.none? { |one| one.include?("/") }
+          return if found && name.include?("/") && found.names.none? { |name| name.include?("/") }
 
           found && [found.label, nil]
         end

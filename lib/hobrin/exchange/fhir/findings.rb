@@ -56,7 +56,7 @@ module Hobrin
 
         # The arms of the outcome, and not the question's, are what the numbers compare.
         def variables(row)
-          population = question.elements.find { |one| one.letter == "P" && !one.blank? }
+          population = question.elements.find { |element| element.letter == "P" && !element.blank? }
           [(variable("population", "element #{population.key}", population.name) if population),
            *(arms(row.pool.arms) if row.outcome.sort.compares?),
            variable("measuredVariable", "outcome #{row.outcome.id}", row.outcome.name)].compact

@@ -27,10 +27,10 @@ module Hobrin
 
         def characteristics
           system = "http://hl7.org/fhir/focus-characteristic-code"
-          question.elements.reject(&:blank?).map do |one|
-            code = CHARACTERISTICS[one.letter]
-            { code: code ? coded(system, code) : said(one.slot.name),
-              valueReference: reference("element #{one.key}", one.name) }
+          question.elements.reject(&:blank?).map do |element|
+            code = CHARACTERISTICS[element.letter]
+            { code: code ? coded(system, code) : said(element.slot.name),
+              valueReference: reference("element #{element.key}", element.name) }
           end
         end
 

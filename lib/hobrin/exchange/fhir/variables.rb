@@ -7,12 +7,12 @@ module Hobrin
       # each outcome.
       class Variables < Resources
         def call
-          elements = question.elements.reject(&:blank?).map do |one|
-            variable("element #{one.key}", one.name, one.slot.name)
+          elements = question.elements.reject(&:blank?).map do |element|
+            variable("element #{element.key}", element.name, element.slot.name)
           end
           outcomes = material.table.rows.map(&:outcome)
           better = Appraisal::Outcome::BETTER
-          elements + arms + outcomes.map { |one| variable("outcome #{one.id}", one.name, better.fetch(one.better)) }
+          elements + arms + outcomes.map { |outcome| variable("outcome #{outcome.id}", outcome.name, better.fetch(outcome.better)) }
         end
 
         private

@@ -48,8 +48,8 @@ module Hobrin
         end
 
         def doi(node)
-          field = fields(node, "024").find do |one|
-            parts(one, "2").any? { |kind| kind.casecmp?("doi") }
+          field = fields(node, "024").find do |field|
+            parts(field, "2").any? { |kind| kind.casecmp?("doi") }
           end
           field && parts(field, "a").first
         end

@@ -68,9 +68,9 @@ module Hobrin
 
           # One field for each heading; a second indicator of 4 names no thesaurus.
           def subjects(record)
-            headings = record.headings.map do |one|
-              field("650", { a: one.label, x: one.aspects }, ind1: one.main ? "1" : "2",
-                                                             ind2: "4")
+            headings = record.headings.map do |heading|
+              field("650", { a: heading.label, x: heading.aspects }, ind1: heading.main ? "1" : "2",
+                                                                     ind2: "4")
             end
             [*headings, *record.keywords.map { |word| field("653", { a: word }) },
              *record.types.map { |type| field("655", { a: type }, ind2: "4") }]

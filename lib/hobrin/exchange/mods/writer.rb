@@ -56,9 +56,9 @@ module Hobrin
           end
 
           def subjects(record)
-            headings = record.headings.map do |one|
-              topics = [one.label, *one.aspects].map { |text| Xml.value("topic", text) }.join
-              Xml.tag("subject", topics, authority: AUTHORITY, displayLabel: (MAIN if one.main))
+            headings = record.headings.map do |heading|
+              topics = [heading.label, *heading.aspects].map { |text| Xml.value("topic", text) }.join
+              Xml.tag("subject", topics, authority: AUTHORITY, displayLabel: (MAIN if heading.main))
             end
             headings + record.keywords.map { |word| Xml.tag("subject", Xml.value("topic", word)) }
           end

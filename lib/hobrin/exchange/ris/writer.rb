@@ -25,7 +25,7 @@ module Hobrin
              *record.authors.map { |author| tag("AU", name(author)) },
              *single_tags(record),
              *pages(record.pages), *record.keywords.map { |word| tag("KW", word) },
-             *record.headings.flat_map { |one| Keyword.written(one) }.map { |word| tag("KW", word) },
+             *record.headings.flat_map { |heading| Keyword.written(heading) }.map { |word| tag("KW", word) },
              *record.types.map { |type| tag("M3", type) },
              *record.links.map { |link| tag("UR", link) },
              *(tag("N1", "Retracted") if record.retracted?), *(tag("N1", SAMPLE_NOTE) if sample), tag("ER", "")].compact

@@ -57,9 +57,9 @@ module Hobrin
         def weigh
           return if @forward
 
-          @of_word = @words.map { |scores| scores.max.then { |top| scores.map { |one| Math.exp(one - top) } } }
-          @of_step = @transitions.map { |one| Math.exp(one) }
-          @of_beginning = @beginnings.map { |lasts| lasts.map { |scores| scores.map { |one| Math.exp(one) } } }
+          @of_word = @words.map { |scores| scores.max.then { |top| scores.map { |score| Math.exp(score - top) } } }
+          @of_step = @transitions.map { |transition| Math.exp(transition) }
+          @of_beginning = @beginnings.map { |lasts| lasts.map { |scores| scores.map { |score| Math.exp(score) } } }
           go_forward
           go_backward
         end

@@ -43,7 +43,7 @@ module Hobrin
 
           def coded(rows)
             rows.transform_values do |weights|
-              weights.map { |one| (MIDDLE + (one / UNIT).round.clamp(-MOST, MOST)).chr }.join
+              weights.map { |weight| (MIDDLE + (weight / UNIT).round.clamp(-MOST, MOST)).chr }.join
             end
           end
 
@@ -95,7 +95,7 @@ module Hobrin
             sums[place] += row.getbyte(place) while (place -= 1) >= 0
             rows += 1
           end
-          sums.map! { |one| (one - (rows * MIDDLE)) * UNIT }
+          sums.map! { |sum| (sum - (rows * MIDDLE)) * UNIT }
         end
       end
     end

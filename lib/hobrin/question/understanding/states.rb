@@ -10,7 +10,7 @@ module Hobrin
       module States
         ELEMENTS = %w[P I C O T].freeze
         # Label 0 is outside; for each element one that begins and one that goes on.
-        LABELS = ["-", *ELEMENTS.flat_map { |one| ["#{one}<", "#{one}="] }].freeze
+        LABELS = ["-", *ELEMENTS.flat_map { |element| ["#{element}<", "#{element}="] }].freeze
         # What may have been named last: nothing, P, I, C, O.
         LAST = (0..4)
         TIME = ELEMENTS.index("T")

@@ -74,13 +74,13 @@ module Hobrin
         def people(place)
           before = people?(place) { |one| one < place }
           after = people?(place) { |one| one > place }
-          anywhere = [@people.any? { |one| one < place }, @people.any? { |one| one > place }].join
+          anywhere = [@people.any? { |person| person < place }, @people.any? { |person| person > place }].join
           ["pL=#{before}", "pR=#{after}", "pA=#{@people.any?}", "pLR,k=#{anywhere}|#{@tokens[place].kind}",
            "@pLR=#{anywhere}"]
         end
 
         def people?(place)
-          @people.any? { |one| yield(one) && @tokens[one].sentence == @tokens[place].sentence }
+          @people.any? { |person| yield(person) && @tokens[person].sentence == @tokens[place].sentence }
         end
 
         def remembered(place, memory)

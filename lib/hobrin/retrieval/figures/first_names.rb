@@ -36,8 +36,8 @@ module Hobrin
         meant = [*Question::Abbreviations.written_out(phrase), *@slips.mended(phrase)]
         known = [phrase, *meant].map { |one| known(one) }.find(&:any?) || []
         names = [*meant, phrase]
-        words = words(names.flat_map { |one| Question::SearchNames.call(one) })
-        words += words(names.flat_map { |one| Question::SearchNames.heads(one) }) if words.none?(&:finds?)
+        words = words(names.flat_map { |name| Question::SearchNames.call(name) })
+        words += words(names.flat_map { |name| Question::SearchNames.heads(name) }) if words.none?(&:finds?)
         [*(known.empty? ? near(names) : known), *words]
       end
 
@@ -50,7 +50,7 @@ module Hobrin
       end
 
       def near(names)
-        words = names.flat_map { |one| Question::SearchNames.carrying(one) }.uniq
+        words = names.flat_map { |name| Question::SearchNames.carrying(name) }.uniq
         @thesaurus.near(words, limit: MOST_NEAR).map do |one|
           @offers.of_heading(one.heading.label, named: one.name)
         end

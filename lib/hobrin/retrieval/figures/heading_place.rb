@@ -13,7 +13,7 @@ module Hobrin
       # label :: of a heading of the evaluator's thesaurus
       def self.of(label, evaluator)
         thesaurus = evaluator.thesaurus
-        counted = ->(labels) { labels.map { |one| [one, evaluator.count(Strategy::Heading.new(label: one))] } }
+        counted = ->(labels) { labels.map { |label| [label, evaluator.count(Strategy::Heading.new(label: label))] } }
         new(label:, paths: thesaurus.places(label).map(&counted), narrower: counted.call(thesaurus.children(label)),
             related: counted.call(thesaurus.related(label)))
       end

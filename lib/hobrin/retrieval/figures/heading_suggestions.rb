@@ -34,7 +34,7 @@ module Hobrin
         suggestions = wanted.filter_map do |label|
           suggestion(label, sets.fetch(label), sample, rest, found, nearness)
         end
-        suggestions.sort_by { |one| [one.near.rank, -one.ratio, one.label] }.first(MOST)
+        suggestions.sort_by { |suggestion| [suggestion.near.rank, -suggestion.ratio, suggestion.label] }.first(MOST)
       end
 
       def self.covered(leaf, evaluator)

@@ -48,9 +48,9 @@ module Hobrin
         return [] unless leaf.is_a?(Strategy::Heading)
 
         labels = leaf.narrower ? @evaluator.thesaurus.with_narrower(leaf.label) : [leaf.label]
-        record.headings.select do |one|
-          (leaf.label == Strategy::Heading::ANY || labels.include?(one.label)) && (one.main || !leaf.main) &&
-            (leaf.aspects.empty? || leaf.aspects.intersect?(one.aspects))
+        record.headings.select do |heading|
+          (leaf.label == Strategy::Heading::ANY || labels.include?(heading.label)) && (heading.main || !leaf.main) &&
+            (leaf.aspects.empty? || leaf.aspects.intersect?(heading.aspects))
         end
       end
 

@@ -39,9 +39,9 @@ module Hobrin
         # groups :: Array of Means::Group. Gives one.
         def together(groups)
           size = groups.sum(&:size)
-          mean = groups.sum { |one| one.size * one.mean } / size.to_f
-          squares = groups.sum do |one|
-            ((one.size - 1) * (one.deviation**2)) + (one.size * ((one.mean - mean)**2))
+          mean = groups.sum { |group| group.size * group.mean } / size.to_f
+          squares = groups.sum do |group|
+            ((group.size - 1) * (group.deviation**2)) + (group.size * ((group.mean - mean)**2))
           end
           group(size, mean, Math.sqrt(squares / (size - 1.0)))
         end

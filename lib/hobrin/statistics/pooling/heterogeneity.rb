@@ -51,7 +51,7 @@ module Hobrin
       end
 
       def weighted_squares(tau2)
-        weights = @results.map { |one| 1 / (one.variance + tau2) }
+        weights = @results.map { |result| 1 / (result.variance + tau2) }
         mean = @results.zip(weights).sum { |one, weight| one.effect * weight } / weights.sum
         @results.zip(weights).sum { |one, weight| weight * ((one.effect - mean)**2) }
       end

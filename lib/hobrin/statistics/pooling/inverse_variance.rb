@@ -19,7 +19,7 @@ module Hobrin
           raise ArgumentError, "nothing to pool" if results.empty?
 
           between ||= tau2 ? Tau2.new(results, tau2).call : 0.0
-          weights = results.map { |one| 1 / (one.variance + between) }
+          weights = results.map { |result| 1 / (result.variance + between) }
           mean = results.zip(weights).sum { |one, weight| one.effect * weight } / weights.sum
           knapp = hartung_knapp && results.size > 1
           plain = Math.sqrt(1 / weights.sum)

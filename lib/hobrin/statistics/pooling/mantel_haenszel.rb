@@ -73,7 +73,7 @@ module Hobrin
 
         def spread(tables, measure, estimate)
           results = tables.filter_map { |table| TwoGroups.call(table, measure) }
-          q = results.sum { |one| one.weight * ((one.effect - estimate)**2) }
+          q = results.sum { |result| result.weight * ((result.effect - estimate)**2) }
           df = [results.size - 1, 0].max
           { q:, q_df: df, q_p: df.zero? ? 1.0 : ChiSquared.above(q, df),
             i2: Heterogeneity.beyond_chance(q, df) }

@@ -10,8 +10,8 @@ module Hobrin
       # results :: Array of Result with counts. Gives a WeightedRegression::Line, whose limit is
       # the effect in endlessly many people; nil where there is no variation to test.
       def self.call(results)
-        people = results.map { |one| one.counts.sum.to_f }
-        weights = results.map { |one| weight(*one.counts) }
+        people = results.map { |result| result.counts.sum.to_f }
+        weights = results.map { |result| weight(*result.counts) }
         WeightedRegression.call(people.map { |count| 1 / count }, results.map(&:effect), weights)
       end
 

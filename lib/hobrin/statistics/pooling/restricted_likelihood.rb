@@ -18,7 +18,7 @@ module Hobrin
       # results :: Array of Result
       def initialize(results)
         middle = Statistics.median(results.map(&:effect))
-        @studies = results.map { |one| [one.effect - middle, one.variance] }
+        @studies = results.map { |result| [result.effect - middle, result.variance] }
       end
 
       # τ² from 0.

@@ -36,7 +36,7 @@ module Hobrin
           end
 
           def scale
-            @scale ||= Brief::Scale.new(@pool.measure, [*@pool.results.map { |one| ends(one) }, *predicted])
+            @scale ||= Brief::Scale.new(@pool.measure, [*@pool.results.map { |result| ends(result) }, *predicted])
           end
 
           # What stands over the two columns of groups, and over the picture.

@@ -59,7 +59,7 @@ module Hobrin
           end
 
           def scale
-            @scale ||= Brief::Scale.new(@pool.measure, @pool.results.map { |one| ends(one.effect, one.error) })
+            @scale ||= Brief::Scale.new(@pool.measure, @pool.results.map { |result| ends(result.effect, result.error) })
           end
 
           private

@@ -61,7 +61,7 @@ module Hobrin
         def together(paper, old)
           arms = sharing(paper, old)
           joined = Appraisal::Reported::Arms.together(arms)
-          arms.drop(1).map { |one| one.with(aside: :arm_twice) }.reduce(paper.with_result(joined)) do |now, one|
+          arms.drop(1).map { |arm| arm.with(aside: :arm_twice) }.reduce(paper.with_result(joined)) do |now, one|
             now.with_result(one)
           end
         end

@@ -14,7 +14,7 @@ module Hobrin
           private
 
           def line(row)
-            gives = row.results.map { |one| Brief::ResultWords.of(one).to_s }
+            gives = row.results.map { |result| Brief::ResultWords.of(result).to_s }
             made = [row.design&.name || "not weighed yet", row.level&.to_s, moved(row), applies(row)].compact
             [named(row.record), made.join(", "), gives.join("\n"), row.paper&.finding.to_s]
           end

@@ -32,7 +32,7 @@ module Hobrin
           end
 
           def elements
-            items(material.question.elements.reject(&:blank?).map { |one| "#{one.slot.name}: #{one.name}" })
+            items(material.question.elements.reject(&:blank?).map { |element| "#{element.slot.name}: #{element.name}" })
           end
 
           def compared
@@ -70,7 +70,7 @@ module Hobrin
           end
 
           def hundred
-            row = material.table.rows.find { |one| one.side && one.hundred }
+            row = material.table.rows.find { |row| row.side && row.hundred }
             row && [words("#{row.outcome.name} in 100 people like ours", :strong), Pictures::Hundred.of(row)]
           end
 

@@ -41,9 +41,9 @@ module Hobrin
           end
 
           def ends
-            @pool.results.map do |one|
-              reach = @pool.way.z * one.error
-              [one.effect - reach, one.effect + reach]
+            @pool.results.map do |result|
+              reach = @pool.way.z * result.error
+              [result.effect - reach, result.effect + reach]
             end
           end
 

@@ -25,7 +25,7 @@ module Hobrin
 
           # report :: Report; ward :: whether only the page for the ward is wanted. Gives bytes.
           def call(report, ward: false)
-            size = SIZES.bsearch { |one| written(report, one, ward: true).page_count == 1 } || SIZES.last
+            size = SIZES.bsearch { |size| written(report, size, ward: true).page_count == 1 } || SIZES.last
             written(report, size, ward:).render
           end
 

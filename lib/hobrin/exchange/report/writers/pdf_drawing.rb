@@ -49,7 +49,7 @@ module Hobrin
           def drawn(kind, style, places)
             case kind
             when "box" then finish(style) do
-              @document.rectangle(at(*places.first(2)), *places.drop(2).map { |one| one * @scale })
+              @document.rectangle(at(*places.first(2)), *places.drop(2).map { |place| place * @scale })
             end
             when "dot" then finish(style) do
               @document.circle(at(*places.first(2)), places.last * @scale)
