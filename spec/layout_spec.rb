@@ -62,6 +62,10 @@ RSpec.describe "The layout" do
     expect(above).to eq([])
   end
 
+  it "has migrations that stand alone" do
+    expect(files("#{root}/db/migrations").select { |file| code(file).match?(/\bHobrin::/) }).to eq([])
+  end
+
   it "reads no clock, chance, environment or file in the core" do
     found = files("#{root}/lib/hobrin").select do |file|
       code(file).match?(/\b(Time\.now|Date\.today|ENV\b|File\.|Random\.|rand\()/)

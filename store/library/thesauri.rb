@@ -29,6 +29,12 @@ module Hobrin
         take(id, thesaurus)
       end
 
+      # Keeps the headings that are in use as the first thesaurus, where there are any.
+      def keep_first
+        headings = HeadingRows.new(@db).read
+        keep(headings, name: "The thesaurus so far", at: nil) if headings.headings.any?
+      end
+
       # Takes another into use. Raises GoneError.
       def use(id)
         document = @db[:thesauri].where(id:).get(:document) or raise GoneError, "thesaurus"

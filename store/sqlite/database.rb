@@ -52,6 +52,7 @@ module Hobrin
                                                      "PRAGMA synchronous=#{SYNCHRONOUS.fetch(kind)}"])
         refuse_damaged(db, path, kind)
         Sequel::Migrator.run(db, migrations(kind))
+        Rebuilds.call(db) if kind == :library
         table, column = NEWEST.fetch(kind)
         return db if db.from(table).columns.include?(column)
 

@@ -10,7 +10,8 @@ Sequel.migration do
       CREATE TABLE IF NOT EXISTS word_sets (word TEXT NOT NULL, field TEXT NOT NULL, upto INTEGER NOT NULL, records BLOB NOT NULL,
         PRIMARY KEY (word, field)) WITHOUT ROWID
     SQL
-    Hobrin::Store::FrequentWords.new(self).keep
+    create_table?(:rebuilds) { String :part, primary_key: true }
+    from(:rebuilds).insert_ignore.insert(part: "frequent words")
   end
 
   down { drop_table(:word_sets) }

@@ -143,6 +143,7 @@ RSpec.describe "Words of the library" do
       index = Hobrin::Store::Index.new(db)
       expect([index.words(words("co2")),
               index.author(Hobrin::Strategy::Author.read("weiss A"))].map(&:to_a)).to eq([[7], [7]])
+      expect(db[:rebuilds].all).to eq([])
       db.disconnect
     end
   end
