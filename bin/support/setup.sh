@@ -59,9 +59,9 @@ need_chromium() {
 
 # The exchange of records is checked against readers that are not ours; they need Node, and are no part of Hobrin.
 need_second_opinions() {
-  [ -d node_modules/@citation-js/plugin-ris ] && [ -d node_modules/jsqr ] && return
+  [ -d node_modules/@citation-js/plugin-ris ] && [ -d node_modules/jsqr ] && [ -d node_modules/html-validate ] && return
   command -v npm >/dev/null || die "The tests of formats need Node and npm: apt-get install nodejs npm"
-  echo "Installing the readers that check the formats, once."
+  echo "Installing the readers that check formats and pages, once."
   npm ci --silent --no-audit --no-fund --ignore-scripts >/dev/null || die "The npm packages could not be installed. Is there a way to the npm registry?"
 }
 
