@@ -8,7 +8,7 @@ RSpec.describe "Every page", :sample, :client, :outside do
   validator = Hobrin::Boot::ROOT.join("node_modules/.bin/html-validate")
   rules = { extends: ["html-validate:standard"], root: true }
 
-  steps = %w[ask ask?phrase=P:3 word word?open=term:8 word?open=list:O word?open=gain:O word?open=overlap word?open=papers:I
+  steps = %w[ask ask?phrase=P:3 word word?open=term:8 word?open=list:O word?open=gain:O word?open=overlap word?open=paper:10.5555/hobrin.trial-2026-new word?open=papers:I
              narrow narrow?show=check narrow?show=limits narrow?show=filters narrow?show=elsewhere narrow?opened=limit-age
              sift sift?show=threads sift?show=full sift?order=likeliest&group=rung weigh weigh?outcome=1 weigh?show=table
              weigh?outcome=1&part=certainty weigh?paper=10.5555/hobrin.trial-2021&numbers=2 weigh?show=new act act?show=versions
@@ -24,8 +24,9 @@ RSpec.describe "Every page", :sample, :client, :outside do
         [file, view]
       end
       File.write(File.join(folder, ".htmlvalidate.json"), JSON.generate(rules))
-      found, = Open3.capture2(validator.to_s, "--formatter", "json", *names.keys)
-      faults = JSON.parse(found).flat_map do |page|
+      found = File.join(folder, "found.json")
+      Open3.capture2e(validator.to_s, "--formatter", "json=#{found}", *names.keys)
+      faults = JSON.parse(File.read(found)).flat_map do |page|
         page["messages"].map { |fault| [names.fetch(page["filePath"]), fault["line"], fault["message"]] }
       end
       expect(faults).to eq([])
