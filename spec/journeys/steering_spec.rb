@@ -129,7 +129,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     find(".filters summary", text: "Balanced").click
     expect(find(".filter-terms", match: :first)).to have_text("placebo")
     row = find(".filters tr", text: "Balanced", match: :first)
-    promised = row.find("td", match: :first).text.to_i
+    promised = row.find("td:nth-child(2)").text.to_i
     row.click_button("Put on the balanced filter")
     expect_left(promised)
     expect(page).to have_css(".cascade-step", text: "Treatment, balanced")
