@@ -4,7 +4,7 @@ require "json"
 require "open3"
 
 # Source: html-validate (npm), which knows the HTML standard's rules of content; it shares nothing with what writes the pages.
-RSpec.describe "Every page", :sample, :client, :outside do
+RSpec.describe "Forty pages", :sample, :client, :outside do
   validator = Hobrin::Boot::ROOT.join("node_modules/.bin/html-validate")
   rules = { extends: ["html-validate:standard"], root: true }
 
@@ -17,7 +17,7 @@ RSpec.describe "Every page", :sample, :client, :outside do
   views = ["/", "/library", "/library/doubles", "/inquiries/2/weigh?outcome=1", "/inquiries/5/weigh?show=findings&finding=3",
            "/inquiries/77/ask", *steps.map { |step| "/inquiries/1/#{step}" }]
 
-  it "is valid HTML" do
+  it "are valid HTML" do
     Dir.mktmpdir do |folder|
       names = views.each_with_index.to_h do |view, number|
         file = File.join(folder, "#{number}.html")

@@ -85,7 +85,7 @@ module Hobrin
                  when :above then "Put a limit on: the numbers beside each say what it would leave."
                  else on.zero? ? "Give the blocks more names at Word." : "Switch a limit off, or add names at Word."
                  end
-          "#{standing_words[0].upcase}#{standing_words[1..]}. #{todo}".strip
+          "#{capital(standing_words)}. #{todo}".strip
         end
       end
     end

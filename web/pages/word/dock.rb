@@ -63,7 +63,7 @@ module Hobrin
             on = @page.inquiry.limits.count(&:on)
             final = @page.opened.final
             words = @page.standing_words
-            return "#{words[0].upcase}#{words[1..]}. #{ADVICE.fetch(@page.outlook.standing)}".strip if on.zero?
+            return "#{capital(words)}. #{ADVICE.fetch(@page.outlook.standing)}".strip if on.zero?
 
             "#{on} #{on == 1 ? "limit leaves" : "limits leave"} #{number(final)}: #{words}."
           end

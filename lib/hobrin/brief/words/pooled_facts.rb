@@ -22,7 +22,7 @@ module Hobrin
         words = Appraisal::Outcome::Way::MODELS.fetch(@pool.way.model)
         knapp = ", interval by Hartung and Knapp, never narrower than without" if @pooled.df
         by_hand = ", by inverse variance since not every paper gives its counts" if no_counts?
-        "#{words[0].upcase}#{words[1..]}#{by_hand}#{knapp}."
+        "#{capital(words)}#{by_hand}#{knapp}."
       end
 
       def no_counts?
