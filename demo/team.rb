@@ -57,7 +57,7 @@ module Hobrin
         apart = @main.apart.weighed_apart
         @context.inquiries.find(@main.id).inquiry.weighing.papers.each do |paper|
           otherwise = apart.fetch(paper.record_id, {})
-                           .transform_values { |says| Appraisal::Answer.new(says:) }
+                           .transform_values { |says| Appraisal::Paper::Answer.new(says:) }
           other = paper.with(answers: paper.answers.merge(otherwise))
           [[nurse, paper], [second, other]].each do |person, sheet|
             @context.sheets.put(@main.id, person, sheet, done: true, at: @context.now)

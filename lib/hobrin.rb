@@ -21,12 +21,9 @@ module Hobrin
   GROUPS = %w[question/words strategy/expressions strategy/leaves strategy/blocks strategy/filters strategy/lines
               retrieval/evaluation retrieval/figures retrieval/reasons
               narrowing/limits narrowing/steering
-              appraisal/levels appraisal/effects brief/measuring brief/words brief/places brief/changing
+              brief/measuring brief/words brief/places brief/changing
               exchange/citing exchange/entries statistics/distributions statistics/effects statistics/pooling
-              statistics/charts
-              edits/word/additions edits/word/terms edits/word/blocks
-              edits/narrow/limits edits/narrow/papers edits/narrow/elsewhere
-              edits/weigh/sheets edits/weigh/outcomes edits/weigh/results].freeze
+              statistics/charts].freeze
   private_constant :GROUPS
 
   LOADER = Zeitwerk::Loader.new.tap do |loader|

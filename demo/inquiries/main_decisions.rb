@@ -40,7 +40,7 @@ module Hobrin
         ask_for
         weighing = Weighing.new(@context, @id, :main)
         weighing.call
-        edit(Edits::Act::WriteBrief.new(conclusion: @data[:conclusion], plan: @data[:plan]))
+        edit(Edits::Practice::WriteBrief.new(conclusion: @data[:conclusion], plan: @data[:plan]))
         deliberate
         @data[:measures].each { |measure| measured(measure) }
         plan
@@ -52,7 +52,7 @@ module Hobrin
       def plan
         steps = @data[:steps].map { |step| Brief::Step.new(**step, on: Date.iso8601(step[:on])) }
         cycles = @data[:cycles].map { |cycle| Brief::Cycle.new(**cycle) }
-        edit(Edits::Act::PlanSteps.new(needs: @data[:needs], steps:, cycles:))
+        edit(Edits::Practice::PlanSteps.new(needs: @data[:needs], steps:, cycles:))
       end
 
       # Once, and again when one more paper is weighed; then it is shared.
@@ -67,7 +67,7 @@ module Hobrin
 
       def deliberate
         considerations = @data[:shall_we].transform_values { |(mark, line)| Brief::Consideration.new(mark:, line:) }
-        edit(Edits::Act::Deliberate.new(considerations:, decision: @data[:decision]))
+        edit(Edits::Practice::Decide.new(considerations:, decision: @data[:decision]))
       end
 
       # Week by week, from the first week or from the one that it names.
@@ -78,14 +78,14 @@ module Hobrin
         end
         given = { **measure.except(:numbers, :from), points:,
                                                      started: Date.iso8601(@data[:started]) }
-        edit(Edits::Act::WriteMeasure.new(measure_id: nil, given:))
+        edit(Edits::Practice::WriteMeasure.new(measure_id: nil, given:))
       end
 
       # One round of the citations of what is kept; some of what it finds is let in, and one more
       # paper by hand.
       def follow
-        edit(Edits::Sift::FollowThreads.new)
-        @data[:let_in].each_key { |id| edit(Edits::Narrow::IncludeManually.new(record_id: id.to_s)) }
+        edit(Edits::Screen::SearchCitations.new)
+        @data[:let_in].each_key { |id| edit(Edits::Papers::IncludeManually.new(record_id: id.to_s)) }
         @data[:let_in].each { |id, choice| decide(@context.library.record(id.to_s), choice) }
       end
 
@@ -117,7 +117,7 @@ module Hobrin
       def decide(record, choice)
         return if choice.key?(:later)
 
-        edit(Edits::Sift::Decide.new(decision: MainDecisions.decision(record.id, choice)))
+        edit(Edits::Screen::Decide.new(decision: MainDecisions.decision(record.id, choice)))
       end
 
       def edit(edit) = Services::ApplyEdit.new(@context).call(@id, edit)

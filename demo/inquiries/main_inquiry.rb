@@ -58,17 +58,17 @@ module Hobrin
         TERMS.each do |block, names|
           names.each do |name|
             kind = name.is_a?(Symbol) ? :heading : :words
-            edit(Edits::Word::AddParts.new(block:, parts: [[kind, name.to_s]]))
+            edit(Edits::Additions::AddParts.new(block:, parts: [[kind, name.to_s]]))
           end
         end
-        wild = edit(Edits::Word::AddParts.words("P", "ward*")).opened.inquiry.block("P").terms.last
-        edit(Edits::Word::CrossOut.new(term_id: wild.id, reason: "pulls in everything"))
+        wild = edit(Edits::Additions::AddParts.words("P", "ward*")).opened.inquiry.block("P").terms.last
+        edit(Edits::Terms::CrossOut.new(term_id: wild.id, reason: "pulls in everything"))
       end
 
       def narrow
         [Strategy::Limit.new(name: :age, values: Records::AgeGroups::ADULTS),
          Strategy::Dates.years(from_year: 2016, to_year: 2026),
-         Strategy::Limit.new(name: :type, values: TYPES)].each { |leaf| edit(Edits::Narrow::PutLimit.new(leaf:)) }
+         Strategy::Limit.new(name: :type, values: TYPES)].each { |leaf| edit(Edits::Limits::Apply.new(leaf:)) }
       end
 
       def edit(edit) = Services::ApplyEdit.new(@context).call(@id, edit)

@@ -45,8 +45,8 @@ module Hobrin
       def add(id, block, name)
         heading = name[HEADING, 1]
         edit(id,
-             Edits::Word::AddParts.new(block:,
-                                       parts: [heading ? [:heading, heading] : [:words, name]]))
+             Edits::Additions::AddParts.new(block:,
+                                            parts: [heading ? [:heading, heading] : [:words, name]]))
       end
 
       def cross_out(id, block, name, reason)
@@ -54,7 +54,7 @@ module Hobrin
         term = @context.inquiries.find(id).inquiry.block(block).terms.find do |term|
           term.leaf == leaf
         end
-        edit(id, Edits::Word::CrossOut.new(term_id: term.id, reason:))
+        edit(id, Edits::Terms::CrossOut.new(term_id: term.id, reason:))
       end
 
       def edit(id, edit) = Services::ApplyEdit.new(@context).call(id, edit)

@@ -49,22 +49,22 @@ module Hobrin
       def keep(key)
         decision = Sifting::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil,
                                          note: "")
-        edit(Edits::Sift::Decide.new(decision:))
+        edit(Edits::Screen::Decide.new(decision:))
       end
 
       def name(given)
         chosen = given.slice(:measure, :model)
         arms = given[:arms] ? { arms: CloseReading::Arms.new(**given[:arms]) } : {}
-        edit(Edits::Weigh::WriteOutcome.new(outcome_id: nil, given: given.except(:arms, *chosen.keys).merge(arms)))
+        edit(Edits::Outcomes::Write.new(outcome_id: nil, given: given.except(:arms, *chosen.keys).merge(arms)))
         return if chosen.empty?
 
         written = weighing.outcomes.last
-        edit(Edits::Weigh::PutTogether.new(outcome_id: written.id, way: written.way.with(**chosen)))
+        edit(Edits::Outcomes::Pool.new(outcome_id: written.id, way: written.way.with(**chosen)))
       end
 
       def weigh(record, paper)
         design = Appraisal::Design.fetch(paper[:design] || Appraisal::Design.proposed(record).key)
-        edit(Edits::Weigh::WeighPaper.new(
+        edit(Edits::Appraise::SaveAppraisal.new(
                paper: Appraisal::Paper.new(record_id: record.id, design: design.key,
                                            answers: answers(paper, design, record),
                                            applies: paper.fetch(:applies, {}).transform_values(&:to_sym),
@@ -86,18 +86,18 @@ module Hobrin
       # The sentence that shows an answer is the one that Hobrin points at, where there is one.
       def answers(paper, design, record)
         passage = CloseReading::Passage.new(record.abstract)
-        Appraisal::Sheets.for(design, kind).questions.filter_map do |question|
+        Appraisal::Checklists.for(design, kind).questions.filter_map do |question|
           says = paper.fetch(:answers, {})[question.key]
           shown = %w[yes mostly].include?(says) ? question.sentences(passage).first&.text.to_s : ""
-          [question.key, Appraisal::Answer.new(says:, shown:)] if says
+          [question.key, Appraisal::Paper::Answer.new(says:, shown:)] if says
         end.to_h
       end
 
       def report(record, outcome, result)
         numbers = result[:take] ? taken(record, outcome, result[:take]) : typed(outcome, result[:typed])
-        edit(Edits::Weigh::ReportResult.new(record_id: record.id, number: nil,
-                                            given: { outcome_id: outcome.id, **numbers,
-                                                     **result.except(:take, :typed) }))
+        edit(Edits::Results::Write.new(record_id: record.id, number: nil,
+                                       given: { outcome_id: outcome.id, **numbers,
+                                                **result.except(:take, :typed) }))
       end
 
       def taken(record, outcome, place)
@@ -118,19 +118,19 @@ module Hobrin
         record_id = format(ID, trap[:paper])
         outcome_id = outcome(trap[:outcome]).id
         results = weighing.paper(record_id).reported.select { |one| one.outcome_id == outcome_id }
-        edit(Edits::Weigh::SettleTrap.new(record_id:, number: results.fetch(trap.fetch(:nth, 0)).number,
-                                          trap: trap[:trap].to_sym,
-                                          mend: !trap[:count]))
+        edit(Edits::Results::SettleWarning.new(record_id:, number: results.fetch(trap.fetch(:nth, 0)).number,
+                                               trap: trap[:trap].to_sym,
+                                               mend: !trap[:count]))
       end
 
       def write(finding, id)
         voices = %i[for against].flat_map do |speaks|
           finding.fetch(speaks, []).map { |key| [format(ID, key), voice(format(ID, key), speaks)] }
         end
-        edit(Edits::Weigh::WriteFinding.new(finding_id: nil, text: finding[:text], support: voices.to_h))
+        edit(Edits::Findings::Write.new(finding_id: nil, text: finding[:text], support: voices.to_h))
         finding.fetch(:judged, {}).each do |component, (steps, why)|
           judgement = Appraisal::Outcome::Judgement.new(steps:, why:)
-          edit(Edits::Weigh::JudgeFinding.new(finding_id: id, component:, judgement:))
+          edit(Edits::Findings::Judge.new(finding_id: id, component:, judgement:))
         end
       end
 

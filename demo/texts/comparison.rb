@@ -4,7 +4,7 @@ module Hobrin
   module Demo
     module Texts
       # Two groups compared: trials, cohorts, before and after, and what they cost. The conclusion
-      # follows from the numbers by the rules of Appraisal::Direction, but for a few that claim
+      # follows from the numbers by the rules of Appraisal::Effect::Direction, but for a few that claim
       # more.
       class Comparison < Maker
         # Some trials are called randomized though their methods say otherwise.
@@ -76,7 +76,7 @@ module Hobrin
         end
 
         def ratio = @ratio ||= Statistics::RiskRatio.call(@table)
-        def direction = Appraisal::Direction.of_ratio(printed(ratio))
+        def direction = Appraisal::Effect::Direction.of_ratio(printed(ratio))
 
         def conclusion = concluded("conclusion")
 

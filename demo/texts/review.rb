@@ -30,7 +30,7 @@ module Hobrin
         def conclusion
           return phrase("not_pooled") unless @pooled
 
-          phrase("pooled", Appraisal::Direction.of_ratio(printed(@ratio)),
+          phrase("pooled", Appraisal::Effect::Direction.of_ratio(printed(@ratio)),
                  c: pick(["moderate", "low", "very low"]))
         end
 

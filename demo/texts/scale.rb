@@ -37,7 +37,7 @@ module Hobrin
           end
         end
 
-        def direction = Appraisal::Direction.of_difference(printed(difference), sd: @sds.sum / 2)
+        def direction = Appraisal::Effect::Direction.of_difference(printed(difference), sd: @sds.sum / 2)
 
         def conclusion = concluded("conclusion_rated", r: @outcome["rated"])
         def aside = ""

@@ -15,7 +15,7 @@ module Hobrin
       # one is needed.
       def call(id, name, reason: "")
         gaps = CheckSignOff.new(@context).call(ReadInquiry.new(@context).call(id))
-        edit = Edits::Act::Sign.new(name:, reason:, gaps: gaps.map(&:words))
+        edit = Edits::Practice::Sign.new(name:, reason:, gaps: gaps.map(&:words))
         outcome = ApplyEdit.new(@context, seen: @seen).call(id, edit)
         material = ReadMaterial.new(@context).call(outcome.opened)
         @context.shared_briefs.keep(id, outcome.line, Exchange::Report::Compose.call(material))

@@ -56,7 +56,7 @@ module Hobrin
 
         import = waiting(source, asked, most)
         outcome = ApplyEdit.new(@context, seen: @seen).call(id,
-                                                            Edits::Narrow::BringIn.new(
+                                                            Edits::OtherCatalogues::BringIn.new(
                                                               source: source.name,
                                                               import_id: import.id, most:
                                                             ))
@@ -67,7 +67,7 @@ module Hobrin
       private
 
       def write(id, search)
-        ApplyEdit.new(@context, seen: @seen).call(id, Edits::Narrow::RecordSearch.new(search:))
+        ApplyEdit.new(@context, seen: @seen).call(id, Edits::OtherCatalogues::RecordSearch.new(search:))
       end
 
       def waiting(source, asked, most)

@@ -16,7 +16,7 @@ module Hobrin
 
       # label :: such as "treatment/balanced". Gives an ApplyEdit::Outcome, as the others do. Raises
       #   InputError (:filter).
-      def published(id, label) = @apply.call(id, Edits::Narrow::PutFilter.new(label:))
+      def published(id, label) = @apply.call(id, Edits::Limits::ApplyFilter.new(label:))
 
       # Puts on a filter that was written here before. Raises GoneError.
       def kept(id, title)
@@ -50,7 +50,7 @@ module Hobrin
 
       private
 
-      def put(id, filter) = @apply.call(id, Edits::Narrow::PutLimit.new(leaf: filter))
+      def put(id, filter) = @apply.call(id, Edits::Limits::Apply.new(leaf: filter))
 
       # A filter stands in every inquiry, so it cannot name a line of one.
       def own(title, terms)

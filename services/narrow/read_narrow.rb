@@ -88,7 +88,7 @@ module Hobrin
       end
 
       def strongest_first(set)
-        Appraisal::StrongestFirst.call(set, inquiry.question.kind, evaluator)
+        Appraisal::Ladder::StrongestFirst.call(set, inquiry.question.kind, evaluator)
       end
 
       def newest_of_each(sets, limit)

@@ -13,13 +13,13 @@ module Hobrin
         @seen = seen
       end
 
-      # name :: of who reviews, where nobody signs in; verdict, remarks :: see Edits::Narrow::ReviewSearch
+      # name :: of who reviews, where nobody signs in; verdict, remarks :: see Edits::SearchCheck::ReviewSearch
       # Gives an ApplyEdit::Outcome. Raises InputError (:reviewer), what ApplyEdit raises.
       def call(id, name:, verdict:, remarks:)
         person = @context.person
         raise InputError, { reviewer: OWN } if person && @context.standings.of(id).owner_id == person.id
 
-        edit = Edits::Narrow::ReviewSearch.new(name: person ? person.name : name, verdict:, remarks:)
+        edit = Edits::SearchCheck::ReviewSearch.new(name: person ? person.name : name, verdict:, remarks:)
         ApplyEdit.new(@context, seen: @seen).call(id, edit)
       end
     end

@@ -94,9 +94,9 @@ module Hobrin
         end
       end
 
-      # Array of Appraisal::ReadFirst::Choice. A newer report of the same people stands for an older.
+      # Array of Appraisal::Ladder::ReadFirst::Choice. A newer report of the same people stands for an older.
       def read_first
-        choices = Appraisal::ReadFirst.call(rungs) do |rung|
+        choices = Appraisal::Ladder::ReadFirst.call(rungs) do |rung|
           newest = @library.newest_set(rung.papers, limit: THOUGHT_OF)
           near = @list.closeness(newest)
           @library.numbered_all(newest.to_a).zip(newest.map { |number| near.fetch(number, 0.0) })

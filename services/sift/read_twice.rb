@@ -22,7 +22,7 @@ module Hobrin
       # the ward. Raises InputError (:second).
       def start(second_id)
         begin_with(second_id)
-        apply_edit(Edits::Sift::ReadApart.new(readers: readers.map(&:name)))
+        apply_edit(Edits::Screen::ScreenIndependently.new(readers: readers.map(&:name)))
       end
 
       # The inquiry as a reader sees it on Sift: with their own decisions only, and for the first of
@@ -121,7 +121,7 @@ module Hobrin
       end
 
       def take_over(pair, decision)
-        apply_edit(Edits::Sift::Settle.new(decision:, pair:, readers: readers.map(&:name)))
+        apply_edit(Edits::Screen::Resolve.new(decision:, pair:, readers: readers.map(&:name)))
       end
     end
   end

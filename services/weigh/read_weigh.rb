@@ -13,9 +13,9 @@ module Hobrin
         @pools = {}
       end
 
-      # outcome :: Appraisal::Outcome. Gives an Appraisal::Together::Pool.
+      # outcome :: Appraisal::Outcome. Gives an Appraisal::Synthesis::Pool.
       def pool(outcome)
-        @pools[outcome] ||= Appraisal::Together.new(outcome, entries(outcome), same:, arms: arms(outcome)).call
+        @pools[outcome] ||= Appraisal::Synthesis.new(outcome, entries(outcome), same:, arms: arms(outcome)).call
       end
 
       # The two groups that an outcome compares: CloseReading::Arms.
@@ -37,9 +37,9 @@ module Hobrin
         )
       end
 
-      # Appraisal::Findings::Confidence of a finding.
+      # Appraisal::Finding::Confidence of a finding.
       def confidence(finding)
-        Appraisal::Findings::Confidence.of(finding, @inquiry.papers.select { |paper| records.key?(paper.record_id) }, kind:)
+        Appraisal::Finding::Confidence.of(finding, @inquiry.papers.select { |paper| records.key?(paper.record_id) }, kind:)
       end
 
       # The sentences of a paper: of its abstract, and of its full text where one is kept.

@@ -7,8 +7,8 @@ module Hobrin
     # papers give for outcomes is written down together.
     class WeighTwice < TwoPeople
       # readers :: the two People::Person; weighed :: how many papers each is done with, in that
-      #   order; twice :: Appraisal::Twice of what both are done with; open :: Array of
-      #   Appraisal::Twice::Pair that are to be settled; settled :: Array of [Pair, the sheet that
+      #   order; twice :: Appraisal::DualAppraisal of what both are done with; open :: Array of
+      #   Appraisal::DualAppraisal::Pair that are to be settled; settled :: Array of [Pair, the sheet that
       #   holds now] of those that differed; papers :: how many there are to weigh
       class Overview < Value
         attributes :readers, :weighed, :twice, :open, :settled, :papers
@@ -23,7 +23,7 @@ module Hobrin
       # ward. Raises InputError (:second).
       def start(second_id)
         begin_with(second_id)
-        apply_edit(Edits::Weigh::WeighApart.new(readers: readers.map(&:name)))
+        apply_edit(Edits::Appraise::AppraiseIndependently.new(readers: readers.map(&:name)))
       end
 
       # Whether a paper is weighed by the two only: until a sheet holds that both are done with.
@@ -42,7 +42,7 @@ module Hobrin
         inquiry.with(weighing: inquiry.weighing.with(papers:))
       end
 
-      # Saves one of the two sheets of a paper. edit :: Edits::Weigh::WeighPaper; done :: whether the
+      # Saves one of the two sheets of a paper. edit :: Edits::Appraise::SaveAppraisal; done :: whether the
       # person is done with it. Gives an ApplyEdit::Outcome. Raises InputError (:press) for who is
       # neither of the two, and where both are done; GoneError for a paper that is not kept.
       def apply(edit, done:)
@@ -59,7 +59,7 @@ module Hobrin
       end
 
       # Says what holds of a paper where the two differ. taken :: Hash of each key of
-      # Appraisal::Twice::Points at which they differ to :first or :second, whose judgement holds;
+      # Appraisal::DualAppraisal::Points at which they differ to :first or :second, whose judgement holds;
       # finding :: the paper in one sentence. Gives an ApplyEdit::Outcome. Raises GoneError for a
       # paper that is not there to settle, InputError (:points) where a point is left open.
       def settle(record_id, taken:, finding:)
@@ -78,7 +78,7 @@ module Hobrin
         pairs = both(inquiry).select { |pair| records.key?(pair.record_id) }
         open = pairs & to_settle(inquiry)
         Overview.new(readers:, weighed: done_of(ids), open:,
-                     twice: Appraisal::Twice.new(pairs:, kind: inquiry.question.kind, records:),
+                     twice: Appraisal::DualAppraisal.new(pairs:, kind: inquiry.question.kind, records:),
                      settled: settled(pairs, inquiry), papers: ids.size)
       end
 
@@ -137,7 +137,7 @@ module Hobrin
 
       def both(inquiry = self.inquiry)
         kind = inquiry.question.kind
-        kept.both(@id, pair).map { |first, second| Appraisal::Twice::Pair.new(first:, second:, kind:) }
+        kept.both(@id, pair).map { |first, second| Appraisal::DualAppraisal::Pair.new(first:, second:, kind:) }
       end
 
       def to_settle(inquiry = self.inquiry)
@@ -157,7 +157,7 @@ module Hobrin
       end
 
       def take_over(pair, paper)
-        apply_edit(Edits::Weigh::SettleSheet.new(paper:, pair:, readers: readers.map(&:name)))
+        apply_edit(Edits::Appraise::ResolveAppraisal.new(paper:, pair:, readers: readers.map(&:name)))
       end
     end
   end

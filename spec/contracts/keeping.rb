@@ -102,7 +102,7 @@ RSpec.shared_examples "what is kept of inquiries and people" do
     sheets.let_read(id, [7, 8])
     one, other = %w[yes no].map do |says|
       Hobrin::Appraisal::Paper.new(record_id: "p", design: "cohort", finding: "ü ½",
-                                   answers: { followed: Hobrin::Appraisal::Answer.new(says:, shown: "夜") })
+                                   answers: { followed: Hobrin::Appraisal::Paper::Answer.new(says:, shown: "夜") })
     end
     put = ->(person, sheet, done) { sheets.put(id, person, sheet, done:, at: at(1)) }
     expect([put[7, other, true], put[7, one, false], put[8, other, true]]).to all(be(true))

@@ -93,9 +93,9 @@ RSpec.describe Hobrin::Appraisal do
   end
 
   it "keeps only answers to questions that there are, and refuses answers that are none" do
-    yes = described_class::Answer.new(says: "yes")
+    yes = described_class::Paper::Answer.new(says: "yes")
     paper = described_class::Paper.new(record_id: "x", design: "qualitative", answers: { method: yes, nonsense: yes })
     expect(paper.answers).to eq(method: yes)
-    expect { described_class::Answer.new(says: :maybe) }.to raise_error(Hobrin::InputError)
+    expect { described_class::Paper::Answer.new(says: :maybe) }.to raise_error(Hobrin::InputError)
   end
 end

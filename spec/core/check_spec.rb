@@ -88,7 +88,7 @@ RSpec.describe Hobrin::Check, :sample, :slow do
     add_words("O", "con*")
     before = inquiry
     finding = check(before).find { |one| one.kind == :wild }
-    mend = ->(name) { edit(Editing::Narrow::MendFinding.new(name:)) }
+    mend = ->(name) { edit(Hobrin::Edits::SearchCheck::MendFinding.new(name:)) }
     mend[finding.name]
     expect(check(inquiry).map(&:kind)).not_to include(:wild)
     expect(last_line.change).to eq("Cross it out: #{finding.says}")

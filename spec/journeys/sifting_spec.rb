@@ -26,7 +26,7 @@ RSpec.describe "Sifting", :sample, :browser do
   # A few papers only, none of them decided.
   def keep_few_papers
     put(Hobrin::Strategy::Dates.years(from_year: 2023, to_year: 2026))
-    inquiry.included_ids.each { |id| edit(Editing::Narrow::Release.new(record_id: id)) }
+    inquiry.included_ids.each { |id| edit(Hobrin::Edits::Papers::RemoveManually.new(record_id: id)) }
     undecided(1)
   end
 

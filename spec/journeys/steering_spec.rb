@@ -10,7 +10,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
   end
 
   it "goes from thousands of papers into the aim by what-ifs alone, and back by undo" do
-    edit(Editing::Word::JoinBlock.new(block: "O", operator: :out, step: :word), id: 3)
+    edit(Hobrin::Edits::Blocks::Join.new(block: "O", operator: :out, step: :word), id: 3)
     add_words("P", "older people", "inpatient*", "adult*", id: 3)
     visit "/inquiries/3/narrow"
     start = left

@@ -49,14 +49,14 @@ module WeighingHelp
 
   # An entry of Together: a record, its paper and the result.
   def an_entry(id, reported, design: "randomized_trial", concern: nil, near: nil, **record)
-    answers = concern ? { followed: A::Answer.new(says: { low: :yes, some: :mostly, high: :no }.fetch(concern)) } : {}
+    answers = concern ? { followed: A::Paper::Answer.new(says: { low: :yes, some: :mostly, high: :no }.fetch(concern)) } : {}
     paper = A::Paper.new(record_id: id, design:, answers:, applies: near ? { people: near } : {},
                          reported: [reported])
     [a_record(id:, title: id, **record), paper, reported]
   end
 
   def trial(id, cells, **rest) = an_entry(id, a_result(*cells), **rest)
-  def together(outcome, *entries, same: {}) = A::Together.new(outcome, entries, same:).call
+  def together(outcome, *entries, same: {}) = A::Synthesis.new(outcome, entries, same:).call
 
   # Trials of one true ratio: as many as asked for, of the same size.
   def trials(count, cells, **rest) = Array.new(count) { |place| trial("t#{place}", cells, **rest) }

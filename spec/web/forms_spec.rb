@@ -10,36 +10,36 @@ RSpec.describe Hobrin::Web::Forms do
   end
 
   decide = lambda do |**rest|
-    edits::Sift::Decide.new(decision: Hobrin::Sifting::Decision.new(record_id: "one", verdict: :drop, **rest))
+    edits::Screen::Decide.new(decision: Hobrin::Sifting::Decision.new(record_id: "one", verdict: :drop, **rest))
   end
   cases = [
     ["Word::TermForm", { term: "4", do: "cross_out", reason: "wide" },
-     edits::Word::CrossOut.new(term_id: 4, reason: "wide")],
+     edits::Terms::CrossOut.new(term_id: 4, reason: "wide")],
     ["Word::TermForm", { term: "4", turn: "main" },
-     edits::Word::TurnHeading.new(term_id: 4, choice: :main)],
+     edits::Terms::TurnHeading.new(term_id: 4, choice: :main)],
     # An aspect that is called as one of the other choices is.
     ["Word::TermForm", { term: "4", turn: "aspect:main" },
-     edits::Word::TurnHeading.new(term_id: 4, choice: "main")],
+     edits::Terms::TurnHeading.new(term_id: 4, choice: "main")],
     ["Word::TermForm", { term: "4", do: "reword", text: "Eye Masks", in: ["title"] },
-     edits::Word::RewordTerm.new(term_id: 4, leaf: s::TextTerm.new(text: "eye masks", fields: [:title]))],
+     edits::Terms::Reword.new(term_id: 4, leaf: s::TextTerm.new(text: "eye masks", fields: [:title]))],
     ["Word::AdditionForm", { block: "P", heading: "Sleep", as: "yes", main: "yes", aspects: ["nursing"] },
-     edits::Word::AddHeading.new(block: "P", label: "Sleep", narrower: false, main: true, aspects: ["nursing"])],
+     edits::Additions::AddHeading.new(block: "P", label: "Sleep", narrower: false, main: true, aspects: ["nursing"])],
     ["Word::AdditionForm",
      { block: "P", typed: "a b", read: "a b", part_count: "2", part: { "0" => "words:a", "1" => "leave:" } },
-     edits::Word::AddParts.new(block: "P", parts: [[:words, "a"]])],
+     edits::Additions::AddParts.new(block: "P", parts: [[:words, "a"]])],
     # Typed on since it was read.
     ["Word::AdditionForm",
      { block: "P", typed: "a b c", read: "a b", part_count: "1", part: { "0" => "words:a" } },
-     edits::Word::AddTyped.new(block: "P", typed: "a b c")],
+     edits::Additions::AddTyped.new(block: "P", typed: "a b c")],
     ["Narrow::LimitForm", { limit: "dates", from_year: "2 016" },
-     edits::Narrow::PutLimit.new(leaf: s::Dates.years(from_year: 2016))],
-    ["Narrow::LimitForm", { all: "off" }, edits::Narrow::SwitchAllOff.new],
-    ["Narrow::WhatIfForm", { try: %w[a b c d] }, edits::Narrow::TryMoves.new(names: %w[a b c])],
+     edits::Limits::Apply.new(leaf: s::Dates.years(from_year: 2016))],
+    ["Narrow::LimitForm", { all: "off" }, edits::Limits::SwitchAllOff.new],
+    ["Narrow::WhatIfForm", { try: %w[a b c d] }, edits::WhatIfs::Apply.new(names: %w[a b c])],
     ["Narrow::AimForm", { usual: "At the bedside", aim_from: "x" },
-     edits::Narrow::SetAim.new(aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40))],
+     edits::Limits::SetTarget.new(aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40))],
     ["Sift::DecisionForm", { paper: "one", reason: "No study", note: "n" },
      decide.call(reason: "No study", note: "n")],
-    ["Sift::DecisionForm", { paper: "one", verdict: "none" }, edits::Sift::TakeBack.new(record_id: "one")],
+    ["Sift::DecisionForm", { paper: "one", verdict: "none" }, edits::Screen::WithdrawDecision.new(record_id: "one")],
     ["Trail::NamedLineForm", { remove: "broad" }, edits::Trail::RemoveLine.new(name: "broad")]
   ]
 

@@ -97,7 +97,7 @@ RSpec.describe Hobrin::Web::Pages, :sample do
   it "names a step of the cascade by what it is, so that its card stays when the steps move" do
     before = page(:Narrow, opened: "limit-age").taken_away.title
     taken = opened.cascade.steps.find { |step| !step.block? && step.source.name == :age }.removed.size
-    edit(Editing::Narrow::MoveLimitUp.new(slot: :dates))
+    edit(Hobrin::Edits::Limits::MoveUp.new(slot: :dates))
     expect(page(:Narrow, opened: "limit-age").open_row.label).to eq("Adults, 19 and over")
     expect(before).to start_with("“Adults, 19 and over” took away #{taken}")
     expect(page(:Narrow, opened: "limit-moon").open_row).to be_nil

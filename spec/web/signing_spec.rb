@@ -5,7 +5,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
 
   def versions(number = nil) = visit_page("/inquiries/1/act?show=versions#{"&version=#{number}" if number}").body
   def address = versions[%r{/shared/[\w-]{43}}]
-  def conclude(text) = edit(Hobrin::Edits::Act::WriteBrief.new(conclusion: text, plan: {}))
+  def conclude(text) = edit(Hobrin::Edits::Practice::WriteBrief.new(conclusion: text, plan: {}))
 
   it "keeps a version as it was when it was signed, and says what changed since" do
     old = inquiry.conclusion

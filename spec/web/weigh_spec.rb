@@ -165,13 +165,13 @@ RSpec.describe "Weigh over the web", :sample, :client do
   end
 
   it "has a sheet for each of thirteen designs, of five to nine questions" do
-    sheets = Hobrin::Appraisal::Sheets::ALL.except(:any)
+    sheets = Hobrin::Appraisal::Checklists::ALL.except(:any)
     expect([sheets.size, sheets.values.map { |sheet| sheet.questions.size }]).to match([13, all(be_between(5, 9))])
     texts = sheets.values.map { |sheet| sheet.questions.map(&:text) }
     expect(texts).to all(satisfy { |some| some.uniq == some && some.all? { |text| text.end_with?("?") } })
     kinds = { "cohort" => "prognosis", "inception_cohort" => "prediction" }
-    shown = Hobrin::Appraisal::Design::ALL.map { |design| Hobrin::Appraisal::Sheets.for(design, nil).key } +
-            kinds.map { |key, kind| Hobrin::Appraisal::Sheets.for(Hobrin::Appraisal::Design.fetch(key), kind).key }
+    shown = Hobrin::Appraisal::Design::ALL.map { |design| Hobrin::Appraisal::Checklists.for(design, nil).key } +
+            kinds.map { |key, kind| Hobrin::Appraisal::Checklists.for(Hobrin::Appraisal::Design.fetch(key), kind).key }
     expect(shown.uniq - [:any]).to match_array(sheets.keys)
   end
 end

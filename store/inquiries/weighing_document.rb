@@ -33,8 +33,8 @@ module Hobrin
           Appraisal::Paper.new(
             **data.except(:record),
             record_id: data[:record], applies: data[:applies].transform_values(&:to_sym),
-            answers: data[:answers].transform_values { |one| Appraisal::Answer.new(**one) },
-            concerns: data[:concerns].transform_values { |one| Appraisal::Sheets::Concern::Set.new(**one) },
+            answers: data[:answers].transform_values { |one| Appraisal::Paper::Answer.new(**one) },
+            concerns: data[:concerns].transform_values { |one| Appraisal::Checklists::Concern::Set.new(**one) },
             reported: data[:reported].map { |one| reported(one) }
           )
         end

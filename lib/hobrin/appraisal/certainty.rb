@@ -32,7 +32,7 @@ module Hobrin
       def counts?(line) = self.class.counts?(line, start, lines)
 
       class << self
-        # pool :: Together::Pool; kind :: key of the kind of question, or nil; protocols :: how many
+        # pool :: Appraisal::Synthesis::Pool; kind :: key of the kind of question, or nil; protocols :: how many
         #   protocols of such studies have no results yet
         # Gives a Certainty; nil where no paper is counted.
         def of(pool, kind:, protocols: 0)
@@ -56,6 +56,108 @@ module Hobrin
 
         def level(start, lines)
           (start + lines.sum { |line| counts?(line, start, lines) ? line.steps : 0 }).clamp(1, 4)
+        end
+      end
+
+      # Where certainty begins: high for randomized trials, and for studies that follow or test
+      # people where a course or a test is asked about; else low. By what more than half of the
+      # weight is.
+      module Start
+        RANDOMIZED = %w[randomized_trial systematic_review].freeze
+        SINGLE = %w[share test].freeze
+        private_constant :RANDOMIZED, :SINGLE
+
+        class << self
+          # Gives [4 or 2, why].
+          def of(pool)
+            return [4, "Studies that follow or test people answer such a question best."] if SINGLE.include?(pool.outcome.kind)
+
+            share = pool.weight_of { |study| strong?(study) }
+            said = "#{(100 * share).round} of 100 of the weight is from randomized trials"
+            share > 0.5 ? [4, "#{said}: begins high."] : [2, "#{said}: begins low."]
+          end
+
+          private
+
+          def strong?(study)
+            design = study.paper.design
+            if design == "systematic_review"
+              ["randomized_trial", ""].include?(study.paper.reviewed)
+            else
+              RANDOMIZED.include?(design)
+            end
+          end
+        end
+      end
+
+      # What is proposed for each domain, worked out from the pool.
+      class Proposals
+        # pool, kind, protocols :: as Certainty.of takes them
+        def initialize(pool, kind:, protocols:)
+          @pool = pool
+          @kind = kind
+          @protocols = protocols
+        end
+
+        # Gives a Hash of domain to [steps, why], in the order of DOMAINS.
+        def call
+          { bias: RiskOfBias.of(@pool, @kind), inconsistency: Inconsistency.of(@pool), indirectness: Indirectness.of(@pool),
+            imprecision: Imprecision.of(@pool), unpublished: PublicationBias.of(@pool, @protocols), large: large,
+            gradient: [0, "Hobrin cannot tell: say so if more of it had more effect."],
+            against: [0, "Hobrin cannot tell: say so if differences left out would make the effect weaker."] }
+        end
+
+        private
+
+        # A ratio beyond 2 or 5 either way, whose interval does not reach 1.
+        def large
+          pooled = @pool.pooled
+          return [0, "No ratio is pooled."] unless pooled && @pool.measure.ratio?
+
+          size = Math.exp(pooled.estimate.abs)
+          nearest = Math.exp([pooled.low.abs, pooled.high.abs].min)
+          crossed = pooled.low.negative? != pooled.high.negative?
+          said = "The #{@pool.measure.name} is #{Said.number(Math.exp(pooled.estimate))}"
+          return [0, "#{said}, its interval reaches 1."] if crossed
+
+          steps = size >= 5 && nearest >= 2 ? 2 : (size >= 2 ? 1 : 0)
+          [steps,
+           "#{said}: " \
+           "#{steps.zero? ? "between 0.5 and 2" : "beyond #{steps == 2 ? "0.2 or 5" : "0.5 or 2"}"}."]
+        end
+      end
+
+      # On which side of no effect an interval lies.
+      module Direct
+        # Anything with low and high, on the scale of pooling. Gives :less, :more or :either.
+        def self.way(interval)
+          return :less if interval.high.negative?
+
+          interval.low.positive? ? :more : :either
+        end
+      end
+
+      # Numbers as the reasons of proposals name them.
+      module Said
+        MINUS = "−"
+        private_constant :MINUS
+
+        class << self
+          # Two places, or so many as show that it is not nothing.
+          def number(value)
+            places = value.abs >= 100 ? 0 : 2
+            text = format("%.#{places}f", value)
+            text = format("%.1e", value) if text.match?(/\A-?0\.?0*\z/) && !value.zero?
+            text.match?(/\A-0\.?0*\z/) ? text.delete_prefix("-") : text.sub("-", MINUS)
+          end
+
+          # An interval in the measure's own way of telling.
+          def interval(measure, low, high)
+            [low, high].map { |value| number(measure.told(value)) }.join(" to ") + (measure.of_hundred? ? " of 100" : "")
+          end
+
+          def p(value) = value < 0.001 ? "below 0.001" : format("%.3f", value)
+          def hundredths(share) = "#{(100 * share).round} of 100"
         end
       end
     end

@@ -8,7 +8,7 @@ module Hobrin
     #   "" while it is not said
     # answers :: Hash of question key to Answer; sentences :: Hash of the key of a question that is not
     #   answered yet to the sentence that was chosen for it; concerns :: Hash of a group of questions to
-    #   Sheets::Concern::Set, where a person set the concern otherwise
+    #   Appraisal::Checklists::Concern::Set, where a person set the concern otherwise
     # applies :: Hash of a part of Applies to :same, :near or :far
     # graded  :: −1, 0 or 1: one level stronger, as the table says, one weaker; graded_why :: the reason
     # finding :: the paper in one sentence; reported :: Array of Reported, what it gives for
@@ -26,10 +26,10 @@ module Hobrin
         @record_id = record_id.dup.freeze
         @design = Design.fetch(design).key
         @reviewed = review?(reviewed) ? InputError.at(:reviewed) { Design.fetch(reviewed).key } : ""
-        @answers = answers.slice(*Sheets::KEYS).freeze
-        @sentences = sentences.slice(*Sheets::KEYS).except(*@answers.keys).transform_values { |text| text.strip.freeze }.freeze
-        @concerns = concerns.slice(*Sheets::GROUPS.keys).freeze
-        @applies = Applies.known(applies).freeze
+        @answers = answers.slice(*Checklists::KEYS).freeze
+        @sentences = sentences.slice(*Checklists::KEYS).except(*@answers.keys).transform_values { |text| text.strip.freeze }.freeze
+        @concerns = concerns.slice(*Checklists::GROUPS.keys).freeze
+        @applies = Applicability.known(applies).freeze
         @graded = [-1, 0, 1].include?(graded) ? graded : 0
         @graded_why, @finding = [graded_why, finding].map { |text| text.to_s.dup.freeze }
         @reported = reported.dup.freeze
@@ -44,14 +44,14 @@ module Hobrin
       end
 
       # kind :: key of the kind of question, or nil. Gives a Sheets::Sheet.
-      def sheet(kind) = Sheets.for(Design.fetch(design), kind)
+      def sheet(kind) = Checklists.for(Design.fetch(design), kind)
 
-      # How much concern there is, by group: see Sheets::Concern.
+      # How much concern there is, by group: see Appraisal::Checklists::Concern.
       def concern_by_group(kind)
-        Sheets::Concern.by_group(sheet(kind).questions, answers, concerns)
+        Checklists::Concern.by_group(sheet(kind).questions, answers, concerns)
       end
 
-      def concern(kind) = Sheets::Concern.overall(concern_by_group(kind))
+      def concern(kind) = Checklists::Concern.overall(concern_by_group(kind))
 
       # Whether anything was judged of it, beside how it was made and what it gives.
       def weighed?
@@ -62,7 +62,7 @@ module Hobrin
       def unjudged = self.class.new(record_id:, design:, reviewed:, reported:)
 
       # How near it is to ours; nil when that is not said.
-      def near = Applies.overall(applies)
+      def near = Applicability.overall(applies)
 
       def result(number) = reported.find { |one| one.number == number }
       def next_result = (reported.map(&:number).max || 0) + 1
@@ -86,6 +86,42 @@ module Hobrin
         errors[:answers] = "Keep a sentence to #{Answer::LONGEST} characters." if endless
         errors[:graded_why] = "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?
+      end
+
+      # An answer to a question of a sheet, and the sentence that shows it.
+      #
+      # says :: key of WORDS; shown :: a sentence of the paper, or where it stands, "" for none
+      class Answer < Value
+        attributes :says, :shown
+
+        WORDS = { yes: "Yes", mostly: "Mostly", no: "No", not_told: "Not told" }.freeze
+        # Characters of a sentence.
+        LONGEST = 600
+
+        # Raises InputError (:answers).
+        def initialize(says:, shown: "")
+          @says = says.to_s.to_sym
+          @shown = shown.to_s.strip.freeze
+          raise InputError, { answers: "Answer yes, mostly, no or not told." } unless WORDS.key?(@says)
+          raise InputError, { answers: "Keep a sentence to #{LONGEST} characters." } if @shown.size > LONGEST
+
+          freeze
+        end
+      end
+
+      # Whether a paper is about people and things like ours, part by part.
+      module Applicability
+        PARTS = { people: "People", place: "Place", intervention: "Intervention", comparison: "Comparison",
+                  outcome: "Outcome" }.freeze
+        NEAR = { same: "same", near: "near", far: "far" }.freeze
+
+        class << self
+          # parts :: Hash of part to one of NEAR. Gives the farthest; nil when nothing is said.
+          def overall(parts) = parts.values.max_by { |near| NEAR.keys.index(near) }
+
+          # The parts of untrusted pairs that are known.
+          def known(parts) = parts.select { |part, near| PARTS.key?(part) && NEAR.key?(near) }
+        end
       end
     end
   end

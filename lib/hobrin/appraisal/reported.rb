@@ -42,7 +42,7 @@ module Hobrin
       end
 
       # The numbers as the statistics work with them, see Values.
-      def values = @form == "estimate" ? @read.merge(measure:) : Values.of(@form, @read)
+      def values = @form == "estimate" ? @read.merge(measure:) : Figures::Values.of(@form, @read)
 
       # Its effect by an Outcome::Measure, a Statistics::Result; nil where it tells nothing by that
       #   one.
@@ -50,7 +50,7 @@ module Hobrin
 
       # Why it cannot be told of the opposite although its scale is reversed, in a sentence; nil
       # where it can, or need not.
-      def irreversible = turned ? Reversing.refusal(form, measure, @read) : nil
+      def irreversible = turned ? Effects::Reversing.refusal(form, measure, @read) : nil
 
       # What was done to its numbers before they are pooled, in words.
       def notes
@@ -60,9 +60,9 @@ module Hobrin
 
       # What has to be asked before it is written down: Hash of a field to a sentence.
       def questions
-        unclear = typed.select { |name, text| !Form.fetch(form).field(name).whole && Typed.ambiguous?(text) }
-        asked = unclear.transform_values { |text| Typed.question(text) }
-        asked[form == "estimate" && Reversing.by_risks?(measure) ? :risk : :turned] = irreversible if irreversible
+        unclear = typed.select { |name, text| !Form.fetch(form).field(name).whole && Figures::Typed.ambiguous?(text) }
+        asked = unclear.transform_values { |text| Figures::Typed.question(text) }
+        asked[form == "estimate" && Effects::Reversing.by_risks?(measure) ? :risk : :turned] = irreversible if irreversible
         asked
       end
 
@@ -104,7 +104,7 @@ module Hobrin
       def against(arms)
         return if arms.blank?
 
-        group.empty? && comparison.empty? ? Against.sentence(self, arms) : Against.names(group, comparison, arms)
+        group.empty? && comparison.empty? ? Arms::Against.sentence(self, arms) : Arms::Against.names(group, comparison, arms)
       end
 
       # How many of them had it; nil where that is not counted.
@@ -129,7 +129,7 @@ module Hobrin
 
       # A printed effect of the second group against the first.
       def reciprocal
-        value = ->(name) { Typed.number(typed[name]) if typed[name] }
+        value = ->(name) { Figures::Typed.number(typed[name]) if typed[name] }
         turn = ->(number) { ratio? ? format("%.6g", 1 / number) : format("%.6g", -number) }
         { **typed, value: turn[value[:value]], low: (turn[value[:high]] if value[:high]),
                    high: (turn[value[:low]] if value[:low]) }.compact

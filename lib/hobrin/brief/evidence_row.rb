@@ -33,7 +33,7 @@ module Hobrin
         apart = (paper&.applies || {}).reject { |_, near| near == :same }
         return if apart.empty?
 
-        parts, near = Appraisal::Applies::PARTS, Appraisal::Applies::NEAR
+        parts, near = Appraisal::Paper::Applicability::PARTS, Appraisal::Paper::Applicability::NEAR
         apart.map { |part, how| "#{parts.fetch(part).downcase} #{near.fetch(how)}" }.join(", ")
       end
 

@@ -81,7 +81,7 @@ RSpec.describe Hobrin::Appraisal::Findings do
   end
 
   it "tells what an effect is for people of a hundred, whatever the measure" do
-    of = ->(measure, value, baseline) { Hobrin::Appraisal::Hundred.with(Hobrin::Appraisal::Outcome::Measure.fetch(measure), value, baseline) }
+    of = ->(measure, value, baseline) { Hobrin::Appraisal::Effect::Hundred.with(Hobrin::Appraisal::Outcome::Measure.fetch(measure), value, baseline) }
     expect(of[:risk_ratio, Math.log(0.5), 0.3]).to be_within(1e-9).of(0.15)
     expect(of[:risk_ratio, Math.log(5), 0.3]).to eq(1.0)
     expect(of[:odds_ratio, Math.log(3), 0.25]).to be_within(1e-9).of(0.5)
@@ -95,14 +95,14 @@ RSpec.describe Hobrin::Appraisal::Findings do
   it "relies on findings by how studies were made, whom they are about, whether they agree, and whether " \
      "there is enough" do
     papers = Array.new(4) { |place| Hobrin::Appraisal::Paper.new(record_id: "q#{place}", design: "qualitative") }
-    answer = ->(says) { { method: Hobrin::Appraisal::Answer.new(says:) } }
+    answer = ->(says) { { method: Hobrin::Appraisal::Paper::Answer.new(says:) } }
     of = lambda do |speaking, against: 0, says: :yes, near: :same, words: "They said so."|
       some = papers.first(speaking).map do |paper|
         paper.with(answers: answer[says], applies: { people: near })
       end
       support = some.to_h { |paper| [paper.record_id, Hobrin::Appraisal::Finding::Voice.new(speaks: :for, words:)] }
       support.merge!(Array.new(against) { |place| ["a#{place}", Hobrin::Appraisal::Finding::Voice.new(speaks: :against)] }.to_h)
-      found = Hobrin::Appraisal::Findings::Confidence.of(
+      found = Hobrin::Appraisal::Finding::Confidence.of(
         Hobrin::Appraisal::Finding.new(id: 1, text: "Told.", support:), some, kind: "experience"
       )
       [found.level, *found.lines.map(&:steps)]

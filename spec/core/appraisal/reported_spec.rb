@@ -4,7 +4,7 @@
 RSpec.describe Hobrin::Appraisal::Reported do
   include WeighingHelp
 
-  typed = described_class::Typed
+  typed = described_class::Figures::Typed
 
   it "reads decimal points and commas, and spaces between thousands" do
     whole = { "1200" => 1200, "1 200" => 1200, "1,200" => 1200, "1.200" => 1200, "1\u2009200" => 1200, " 7 " => 7,

@@ -31,7 +31,7 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
 
   it "carries model, heterogeneity, each reason of the certainty and the appraisal in every file" do
     judgement = Hobrin::Appraisal::Outcome::Judgement.new(steps: -1, why: "All from one region.")
-    edit(Hobrin::Edits::Weigh::JudgeCertainty.new(outcome_id: 1, domain: :indirectness, judgement:))
+    edit(Hobrin::Edits::Outcomes::JudgeCertainty.new(outcome_id: 1, domain: :indirectness, judgement:))
     row = Hobrin::Services::ReadWeigh.new(context, opened).table.first
     said = [Hobrin::Brief::PooledFacts.new(row.pool).call.first, "All from one region.", row.certainty.start_why,
             *row.certainty.lines.reject { |line| line.steps.zero? }.map(&:why), "some concern", "4 papers, 654 people"]
@@ -76,18 +76,18 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
   it "fills one A4 page for the ward, however much was written" do
     long = ("word " * 120).strip
     plan = Hobrin::Brief::ChangePlan::PROMPTS.transform_values { long[0, 500] }
-    edit(Hobrin::Edits::Act::WriteBrief.new(conclusion: long[0, 600], plan:))
+    edit(Hobrin::Edits::Practice::WriteBrief.new(conclusion: long[0, 600], plan:))
     12.times do |place|
       given = { name: "#{long[0, 110]} #{place}", kind: "events", better: :less, matters: :important }
-      edit(Hobrin::Edits::Weigh::WriteOutcome.new(outcome_id: nil, given:))
+      edit(Hobrin::Edits::Outcomes::Write.new(outcome_id: nil, given:))
     end
     (1..5).each { |id| expect([id, OpenedFiles.pages(file("ward", "pdf", id:))]).to eq([id, 1]) }
     expect(OpenedFiles.pdf(file("ward", "pdf"))).to include("more outcomes in the full report")
   end
 
   it "asks no other machine for anything in its HTML, and holds text that is no markup" do
-    edit(Hobrin::Edits::Act::WriteBrief.new(conclusion: %(<script>alert(1)</script> & "<img src=x>" | _a_ 日本 =1+1),
-                                            plan: {}))
+    edit(Hobrin::Edits::Practice::WriteBrief.new(conclusion: %(<script>alert(1)</script> & "<img src=x>" | _a_ 日本 =1+1),
+                                                 plan: {}))
     page = file("brief", "html")
     opened = Nokogiri::HTML(page)
     asking = "//@src|//@href|//@srcset|//@action|//@style|//script|//img|//link|//iframe|//object"

@@ -2,12 +2,12 @@
 
 RSpec.describe Hobrin::Edits::Ask::WriteQuestion, :sample do
   it "writes typed phrases beside marked ones and reads out what changed" do
-    draft = Editing::Ask::Draft.new(
+    draft = Hobrin::Edits::Ask::Draft.new(
       situation: inquiry.question.situation, text: inquiry.question.text.sub("In adults", "In frail adults"),
       kind: "harm", uses: { "O" => :reading },
       typed: { "P" => "step-down unit; adults in intensive care; step-down unit " }
     )
-    edit(Editing::Ask::WriteQuestion.new(draft:))
+    edit(Hobrin::Edits::Ask::WriteQuestion.new(draft:))
     question = inquiry.question
     phrases = question.element("P").phrases.map { |phrase| [phrase.text, phrase.from] }
     expect(phrases).to eq([["adults in intensive care", 9], ["step-down unit", nil]])

@@ -90,7 +90,7 @@ RSpec.describe "Harvesting", :outside do
   def an_inquiry_keeps(context, id)
     inquiry = Hobrin::Services::StartInquiry.new(context).call("Does night care help?")
     decision = Hobrin::Sifting::Decision.new(record_id: id, verdict: :keep, reason: nil, note: "")
-    Hobrin::Services::ApplyEdit.new(context).call(inquiry, Hobrin::Edits::Sift::Decide.new(decision:))
+    Hobrin::Services::ApplyEdit.new(context).call(inquiry, Hobrin::Edits::Screen::Decide.new(decision:))
   end
 
   def provider(model)

@@ -47,7 +47,7 @@ RSpec.describe Hobrin::Services::ApplyEdit, :sample do
 
     it "keeps dismissed what was dismissed, and nothing else" do
       dismissed = last_offer
-      edit(Editing::Narrow::DismissMove.new(name: dismissed.name))
+      edit(Hobrin::Edits::WhatIfs::Dismiss.new(name: dismissed.name))
       others = offers.map(&:name)
       import_heading(a_heading("Adult Wards", related: ["Intensive Care Units"]))
       expect(offers.map(&:name)).to include(*others)

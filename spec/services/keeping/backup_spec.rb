@@ -41,7 +41,7 @@ RSpec.describe Hobrin::Services::KeepBackup do
       own = Hobrin::Boot.context(home:, who: "another", clock: Builders::FixedClock)
       turn = 0
       while writing
-        edit = Hobrin::Edits::Word::AddParts.words("P", "word#{turn += 1}")
+        edit = Hobrin::Edits::Additions::AddParts.words("P", "word#{turn += 1}")
         Hobrin::Services::ApplyEdit.new(own).call(1, edit)
       end
       turn

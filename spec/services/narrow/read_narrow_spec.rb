@@ -2,16 +2,16 @@
 
 # What a person is offered and what they then do must agree: an offer is a promise.
 RSpec.describe "Steering", :sample do
-  def move_up(slot) = edit(Editing::Narrow::MoveLimitUp.new(slot:))
-  def switch(slot) = edit(Editing::Narrow::SwitchLimit.new(slot:))
-  def remove(slot) = edit(Editing::Narrow::RemoveLimit.new(slot:))
-  def add_typed(block, typed) = edit(Editing::Word::AddTyped.new(block:, typed:))
+  def move_up(slot) = edit(Hobrin::Edits::Limits::MoveUp.new(slot:))
+  def switch(slot) = edit(Hobrin::Edits::Limits::Switch.new(slot:))
+  def remove(slot) = edit(Hobrin::Edits::Limits::Remove.new(slot:))
+  def add_typed(block, typed) = edit(Hobrin::Edits::Additions::AddTyped.new(block:, typed:))
   def offers(typed) = Hobrin::Services::OfferTerms.new(context).call(1, "O", typed).first
 
   def block_size(key) = context.evaluator.count(inquiry.block(key).tree)
 
   it "adds with each offer exactly as many papers as it said" do
-    adding = { Hobrin::Strategy::Author => Editing::Word::AddAuthor, Hobrin::Strategy::Journal => Editing::Word::AddJournal }
+    adding = { Hobrin::Strategy::Author => Hobrin::Edits::Additions::AddAuthor, Hobrin::Strategy::Journal => Hobrin::Edits::Additions::AddJournal }
     ["conf", "sle", "noi", "mus", "eye sh", "acute confusion", "light*", "zzz"].each do |typed|
       offers(typed).each do |offer|
         if offer.held
@@ -24,7 +24,7 @@ RSpec.describe "Steering", :sample do
         promised = block_size("O") + fresh.size
         named = adding[offer.leaf.class]
         kind = offer.heading? ? :heading : :words
-        parts = Editing::Word::AddParts.new(block: "O", parts: [[kind, offer.leaf.label]])
+        parts = Hobrin::Edits::Additions::AddParts.new(block: "O", parts: [[kind, offer.leaf.label]])
         edit(named ? named.new(block: "O", name: offer.leaf.label) : parts)
         expect([offer.leaf.label, block_size("O")]).to eq([offer.leaf.label, promised])
       end
@@ -73,15 +73,15 @@ RSpec.describe "Steering", :sample do
   end
 
   it "moves and switches blocks in the cascade, and takes one that was taken away in again as such" do
-    up = ->(block) { edit(Editing::Word::MoveBlockUp.new(block:, step: :narrow)) }
-    switch_block = ->(block) { edit(Editing::Word::SwitchBlock.new(block:, step: :narrow)) }
+    up = ->(block) { edit(Hobrin::Edits::Blocks::MoveUp.new(block:, step: :narrow)) }
+    switch_block = ->(block) { edit(Hobrin::Edits::Blocks::Switch.new(block:, step: :narrow)) }
     before = opened.cascade
     up["O"]
     expect(opened.cascade.steps.first(3).map { |step| step.source.key }).to eq(%w[P O I])
     expect(opened.cascade.final).to eq(before.final)
     2.times { up["O"] }
     expect(opened.cascade.steps.first.source.key).to eq("O")
-    edit(Editing::Word::JoinBlock.new(block: "I", operator: :not, step: :narrow))
+    edit(Hobrin::Edits::Blocks::Join.new(block: "I", operator: :not, step: :narrow))
     taken = opened.cascade
     switch_block["I"]
     expect(opened.cascade.final.size).to be > taken.final.size

@@ -21,10 +21,10 @@ RSpec.describe "Steering by what-ifs", :sample, :slow do
     far = ->(size) { [20 - size, size - 40, 0].max }
     expect(offers.map { |one| far.call(one.size) })
       .to eq(offers.map { |one| far.call(one.size) }.sort)
-    edit(Editing::Narrow::DismissMove.new(name: offers.first.name), id: 2)
+    edit(Hobrin::Edits::WhatIfs::Dismiss.new(name: offers.first.name), id: 2)
     expect(reader(2).call.map(&:name)).to eq(offers.drop(1).map(&:name))
     [[], ["moon"], [offers.last.name, "moon"]].each do |names|
-      expect { edit(Editing::Narrow::TryMoves.new(names:), id: 2) }
+      expect { edit(Hobrin::Edits::WhatIfs::Apply.new(names:), id: 2) }
         .to raise_error(Hobrin::GoneError)
     end
   end
@@ -41,8 +41,8 @@ RSpec.describe "Steering by what-ifs", :sample, :slow do
 
   it "keeps a paper that was let in by hand through later changes, until it is taken back" do
     paper = context.library.newest(opened.cascade.steps.last.removed - opened.cascade.included, limit: 1).first
-    inquiry.included_ids.each { |id| edit(Editing::Narrow::Release.new(record_id: id)) }
-    include_paper = ->(record_id) { edit(Editing::Narrow::IncludeManually.new(record_id:)) }
+    inquiry.included_ids.each { |id| edit(Hobrin::Edits::Papers::RemoveManually.new(record_id: id)) }
+    include_paper = ->(record_id) { edit(Hobrin::Edits::Papers::IncludeManually.new(record_id:)) }
     expect { include_paper[paper.id] }.to change { opened.final }.by(1)
     brief = Hobrin::Services::ReadBrief.new(context).call(opened)
     expect(brief.lines.last).to have_attributes(kind: :by_hand, count: opened.final)
@@ -53,9 +53,9 @@ RSpec.describe "Steering by what-ifs", :sample, :slow do
     offer = reader.call.find { |one| one.wording.start_with?("without the limit Published") }
     try(offer)
     expect([opened.final, opened.cascade.included.size]).to eq([offer.size, 1])
-    edit(Editing::Narrow::SwitchAllOff.new)
+    edit(Hobrin::Edits::Limits::SwitchAllOff.new)
     expect([opened.final, inquiry.limits.map(&:on)]).to eq([90, [false, false]])
-    edit(Editing::Narrow::Release.new(record_id: paper.id))
+    edit(Hobrin::Edits::Papers::RemoveManually.new(record_id: paper.id))
     expect([inquiry.included_ids, last_line.change]).to match([[], /\ANo longer added manually: “/])
     expect { include_paper["nope"] }.to raise_error(Hobrin::GoneError)
   end
@@ -80,7 +80,7 @@ RSpec.describe "Steering by what-ifs", :sample, :slow do
   end
 
   it "says which step lost a paper that must be found, and what brings it back" do
-    know = ->(typed) { edit(Editing::Narrow::AddMustFind.new(typed:)) }
+    know = ->(typed) { edit(Hobrin::Edits::Papers::AddMustFind.new(typed:)) }
     lost = context.library.newest(opened.cascade.joined - opened.cascade.final, limit: 200)
     lost.each { |record| know[record.doi] if inquiry.must_find.size < 20 }
     know[context.library.newest(opened.cascade.final, limit: 1).first.doi]

@@ -39,7 +39,7 @@ RSpec.describe "A paper read closely", :sample do
   it "decides on several in one line that one undo takes back, and asks about retracted ones" do
     undecided(5)
     ids = context.library.ids(opened(5).cascade.final)
-    several = ->(verdict, some = ids, **rest) { Editing::Sift::DecideSeveral.new(record_ids: some, verdict:, reason: nil, note: "", **rest) }
+    several = ->(verdict, some = ids, **rest) { Hobrin::Edits::Screen::DecideSeveral.new(record_ids: some, verdict:, reason: nil, note: "", **rest) }
     seen = saved(5).version
     edit(several[:drop, ids, reason: "Other sample"], id: 5, seen:)
     expect([inquiry(5).decisions.size,

@@ -16,7 +16,7 @@ RSpec.describe "Citations around papers", :sample do
   let(:library) { context.library }
 
   def key(name) = "10.5555/hobrin.#{name}"
-  def follow = edit(Editing::Sift::FollowThreads.new)
+  def follow = edit(Hobrin::Edits::Screen::SearchCitations.new)
   def neighbours(ids) = ids.flat_map { |id| plain.fetch(id) + cited_by.fetch(id, []) }.uniq
 
   it "are those that the records name, from both ends" do
@@ -50,7 +50,7 @@ RSpec.describe "Citations around papers", :sample do
     flow = Hobrin::Services::ReadBrief.new(context).call(opened).flow
     expect([flow.threaded, flow.by_hand, flow.found]).to eq([3, 1, 37])
     expect(flow.joined + flow.by_hand + flow.threaded).to eq(flow.limited + flow.found)
-    edit(Editing::Narrow::Release.new(record_id: key("trial-2012")))
+    edit(Hobrin::Edits::Papers::RemoveManually.new(record_id: key("trial-2012")))
     expect(Hobrin::Services::ReadBrief.new(context).call(opened).flow.threaded).to eq(2)
   end
 

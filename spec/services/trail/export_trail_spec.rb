@@ -26,8 +26,8 @@ RSpec.describe Hobrin::Services::ExportTrail, :sample, :slow do
   # memory. What fills each of those that one source can fill; the others are done elsewhere, and
   # the log says so.
   it "fills the items of PRISMA-S that a search of one source can" do
-    edit(Editing::Narrow::AddMustFind.new(typed: "10.5555/hobrin.trial-2026-new"))
-    edit(Editing::Narrow::IncludeManually.new(record_id: "10.5555/hobrin.trial-2026-new"))
+    edit(Hobrin::Edits::Papers::AddMustFind.new(typed: "10.5555/hobrin.trial-2026-new"))
+    edit(Hobrin::Edits::Papers::IncludeManually.new(record_id: "10.5555/hobrin.trial-2026-new"))
     Hobrin::Services::ChangeFilter.new(context).published(1, "treatment/sensitive")
     total = opened.final
     items = JSON.parse(export.call(1, "json").body)["prisma_s"]

@@ -5,7 +5,7 @@ RSpec.describe "Lines of a search", :sample do
   let(:reader) { Hobrin::Services::ReadTrail.new(context) }
 
   def make(name, notation)
-    edit(Editing::Trail::NameLine.new(name:, tree: Hobrin::Strategy::LineNotation.read(notation)))
+    edit(Hobrin::Edits::Trail::NameLine.new(name:, tree: Hobrin::Strategy::LineNotation.read(notation)))
   end
 
   def found(number) = context.inquiries.state_at(1, number).cascade(context.evaluator).final
@@ -36,15 +36,15 @@ RSpec.describe "Lines of a search", :sample do
       expect { make(name, notation) }.to raise_error(Hobrin::InputError) { |e| expect(e.errors.keys).to eq([field]) }
     end
     expect { make("x", "brod") }.to raise_error(Hobrin::InputError, /broad/)
-    expect { edit(Editing::Trail::RemoveLine.new(name: "broad")) }.to raise_error(Hobrin::InputError,
-                                                                                  /“less” is made of “broad”/)
-    %w[less broad].each { |name| edit(Editing::Trail::RemoveLine.new(name:)) }
+    expect { edit(Hobrin::Edits::Trail::RemoveLine.new(name: "broad")) }.to raise_error(Hobrin::InputError,
+                                                                                        /“less” is made of “broad”/)
+    %w[less broad].each { |name| edit(Hobrin::Edits::Trail::RemoveLine.new(name:)) }
     expect(inquiry.lines).to eq([])
   end
 
   it "keeps named lines when an earlier line is restored, and takes one back when its naming is undone" do
     make("broad", "28")
-    edit(Editing::Trail::Restore.new(number: 20))
+    edit(Hobrin::Edits::Trail::Restore.new(number: 20))
     expect(inquiry.lines.map(&:name)).to eq(["broad"])
     2.times { undo }
     expect(inquiry.lines).to eq([])

@@ -4,8 +4,6 @@
 RSpec.describe "The weighed sample", :sample do
   include Editing
 
-  weigh = Hobrin::Edits::Weigh
-
   def reading(id = 1) = Hobrin::Services::ReadWeigh.new(context, opened(id))
   def outcome(id, name) = inquiry(id).weighing.outcomes.find { |one| one.name.start_with?(name) }
   def pool(id, name) = reading(id).pool(outcome(id, name))
@@ -17,7 +15,7 @@ RSpec.describe "The weighed sample", :sample do
     passage = Hobrin::CloseReading::Passage.new(context.library.record(record_id).abstract)
     offer = Hobrin::CloseReading::Offers.all_in(passage, of.sort.forms,
                                                 measures: of.sort.printed).fetch(take)
-    edit(Hobrin::Edits::Weigh::ReportResult.new(
+    edit(Hobrin::Edits::Results::Write.new(
            record_id:, number: nil, given: { outcome_id: of.id, form: offer.form,
                                              typed: offer.typed, shown: offer.sentence.text }
          ), id:)
@@ -55,11 +53,11 @@ RSpec.describe "The weighed sample", :sample do
 
   it "catches the review that has its trials beside it, and mends it in one press" do
     before = pool(1, "Delirium").pooled
-    edit(weigh::CountResult.new(record_id: key("review-2023"), number: 1, counts: true))
+    edit(Hobrin::Edits::Results::Count.new(record_id: key("review-2023"), number: 1, counts: true))
     caught = pool(1, "Delirium")
     expect([caught.open_traps.map(&:key), caught.pooled]).to eq([[:review], nil])
     expect(caught.open_traps.first.of.map(&:id)).to include(key("trial-2018-plugs"))
-    edit(weigh::SettleTrap.new(record_id: key("review-2023"), number: 1, trap: :review, mend: true))
+    edit(Hobrin::Edits::Results::SettleWarning.new(record_id: key("review-2023"), number: 1, trap: :review, mend: true))
     expect(pool(1, "Delirium").pooled).to eq(before)
   end
 
@@ -68,11 +66,11 @@ RSpec.describe "The weighed sample", :sample do
       before = pool(1, "Delirium").pooled
       decision = Hobrin::Sifting::Decision.new(record_id: key(name), verdict: :keep, reason: nil,
                                                note: "to see")
-      edit(Hobrin::Edits::Sift::Decide.new(decision:, although_retracted: true))
+      edit(Hobrin::Edits::Screen::Decide.new(decision:, although_retracted: true))
       report(1, "Delirium", key(name))
       expect([name, pool(1, "Delirium").open_traps.map(&:key),
               pool(1, "Delirium").pooled]).to eq([name, [trap], nil])
-      edit(weigh::SettleTrap.new(record_id: key(name), number: 1, trap:, mend: true))
+      edit(Hobrin::Edits::Results::SettleWarning.new(record_id: key(name), number: 1, trap:, mend: true))
       expect(pool(1, "Delirium").pooled).to eq(before)
     end
   end
@@ -80,23 +78,23 @@ RSpec.describe "The weighed sample", :sample do
   it "catches a scale the other way round, and one comparison group used twice" do
     turned = inquiry.paper(key("older-2022")).reported.find(&:turned)
     before = pool(1, "Sleep").pooled.estimate
-    edit(weigh::SettleTrap.new(record_id: key("older-2022"), number: turned.number, trap: :turned,
-                               mend: true))
+    edit(Hobrin::Edits::Results::SettleWarning.new(record_id: key("older-2022"), number: turned.number, trap: :turned,
+                                                   mend: true))
     expect(pool(1, "Sleep").open_traps.map(&:key)).to eq([:turned])
-    edit(weigh::SettleTrap.new(record_id: key("older-2022"), number: turned.number, trap: :turned,
-                               mend: true))
+    edit(Hobrin::Edits::Results::SettleWarning.new(record_id: key("older-2022"), number: turned.number, trap: :turned,
+                                                   mend: true))
     expect(pool(1, "Sleep").pooled.estimate).to eq(before)
 
     joined, apart = inquiry(4).paper(key("00816")).reported.last(2)
     expect([joined.typed[:events], apart.aside]).to eq(["16", :arm_twice])
-    edit(weigh::ReportResult.new(record_id: key("00816"), number: joined.number,
-                                 given: { outcome_id: joined.outcome_id, form: joined.form, group: "bridle with a clip",
-                                          typed: joined.typed.merge(events: "7", time: "690") }), id: 4)
-    edit(weigh::CountResult.new(record_id: key("00816"), number: apart.number, counts: true), id: 4)
+    edit(Hobrin::Edits::Results::Write.new(record_id: key("00816"), number: joined.number,
+                                           given: { outcome_id: joined.outcome_id, form: joined.form, group: "bridle with a clip",
+                                                    typed: joined.typed.merge(events: "7", time: "690") }), id: 4)
+    edit(Hobrin::Edits::Results::Count.new(record_id: key("00816"), number: apart.number, counts: true), id: 4)
     expect(pool(4, "Tubes").open_traps.map(&:key)).to eq([:arm_twice])
     edit(
-      weigh::SettleTrap.new(record_id: key("00816"), number: apart.number, trap: :arm_twice,
-                            mend: true), id: 4
+      Hobrin::Edits::Results::SettleWarning.new(record_id: key("00816"), number: apart.number, trap: :arm_twice,
+                                                mend: true), id: 4
     )
     again = inquiry(4).paper(key("00816")).result(joined.number)
     expect([again.typed[:events], again.typed[:time].to_f,

@@ -2,12 +2,12 @@
 
 # What a card promises is what its press does.
 RSpec.describe "What Word offers", :sample, :slow do
-  def turn(term_id, choice) = edit(Editing::Word::TurnHeading.new(term_id:, choice:))
+  def turn(term_id, choice) = edit(Hobrin::Edits::Terms::TurnHeading.new(term_id:, choice:))
   def card(term_id) = Hobrin::Services::ReadWord.new(context).term_card(inquiry, term_id)
-  def cross_out(term_id, seen: nil) = edit(Editing::Word::CrossOut.new(term_id:, reason: ""), seen:)
+  def cross_out(term_id, seen: nil) = edit(Hobrin::Edits::Terms::CrossOut.new(term_id:, reason: ""), seen:)
 
   def join(operator, seen:)
-    edit(Editing::Word::JoinBlock.new(block: "O", operator:, step: :word), seen:)
+    edit(Hobrin::Edits::Blocks::Join.new(block: "O", operator:, step: :word), seen:)
   end
 
   def size(key) = context.evaluator.count(inquiry.block(key).tree)
@@ -66,7 +66,7 @@ RSpec.describe "What Word offers", :sample, :slow do
 
   it "rewords a term in place, as a phrase or near, and keeps its place and its id" do
     id = term("O", "sleep*").id
-    reword = ->(leaf) { edit(Editing::Word::RewordTerm.new(term_id: id, leaf:)) }
+    reword = ->(leaf) { edit(Hobrin::Edits::Terms::Reword.new(term_id: id, leaf:)) }
     reword[words("sleep quality", fields: [:title])]
     expect(inquiry.block("O").term(id).leaf).to eq(words("sleep quality", fields: [:title]))
     near = { split: 1, distance: 4, ordered: true, fields: %i[title abstract] }
@@ -79,9 +79,9 @@ RSpec.describe "What Word offers", :sample, :slow do
                                         **near)
     end.to raise_error(Hobrin::InputError, /two words/)
     expect { reword[words("deliri*")] }.to raise_error(Hobrin::InputError, /already/)
-    edit(Editing::Word::MoveTerm.new(term_id: id, by: -1))
+    edit(Hobrin::Edits::Terms::Move.new(term_id: id, by: -1))
     expect(inquiry.block("O").terms[-2].id).to eq(id)
-    send_to = ->(term_id, to) { edit(Editing::Word::SendTerm.new(term_id:, to:)) }
+    send_to = ->(term_id, to) { edit(Hobrin::Edits::Terms::Send.new(term_id:, to:)) }
     send_to[id, "I"]
     expect([inquiry.block("I").terms.last.id, inquiry.block_of(id).key]).to eq([id, "I"])
     expect { send_to[term("P", "intensive care").id, "C"] }
@@ -111,7 +111,7 @@ RSpec.describe "What Word offers", :sample, :slow do
     [one, two].each { |term_id| cross_out(term_id, seen:) }
     add_words("O", "insomnia", seen:)
     expect(inquiry.block("O").terms.select(&:crossed_out?).map(&:id)).to eq([one, two])
-    expect { edit(Editing::Word::RemoveTerm.new(term_id: one), seen:) }
+    expect { edit(Hobrin::Edits::Terms::Remove.new(term_id: one), seen:) }
       .to raise_error(Hobrin::ConflictError)
     expect { join(:not, seen:) }.not_to raise_error
     expect { join(:out, seen:) }.to raise_error(Hobrin::ConflictError)

@@ -29,7 +29,7 @@ RSpec.describe Hobrin::Store::Inquiries, :sample, :slow do
     expect(lines.last.count_after).to eq(opened.final)
 
     aim = context.inquiries.find(1).inquiry.aim
-    expect(edit(Editing::Narrow::SetAim.new(aim:)).line).to be_nil
+    expect(edit(Hobrin::Edits::Limits::SetTarget.new(aim:)).line).to be_nil
     expect(context.inquiries.trail(1).size).to eq(lines.size)
   end
 

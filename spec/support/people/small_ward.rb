@@ -26,7 +26,7 @@ module SmallWard
     question = context.inquiries.find(id).inquiry.question
     draft = Hobrin::Edits::Ask::Draft.new(situation: "", text: question.text)
     [Hobrin::Edits::Ask::WriteQuestion.new(draft:, press: Hobrin::Edits::Ask::Mark.new(key: "P", words: "patients")),
-     Hobrin::Edits::Word::AddParts.words("P", "sleep")]
+     Hobrin::Edits::Additions::AddParts.words("P", "sleep")]
       .each do |edit|
       Hobrin::Services::ApplyEdit.new(context).call(id, edit)
     end

@@ -128,7 +128,7 @@ RSpec.describe "Reading twice", :client do
   it "leaves what was decided alone as it is, outside, and lets nobody else read" do
     people
     decision = Hobrin::Sifting::Decision.new(record_id: "p2", verdict: :keep)
-    Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Sift::Decide.new(decision:))
+    Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Screen::Decide.new(decision:))
     sign_in(:owner)
     visit_page("/inquiries/1/people")
     expect(send_form("/inquiries/1/twice", second: people[:stranger]).status).to eq(422)

@@ -51,10 +51,11 @@ RSpec.describe "Patients' data", :client do
     draft = edits::Ask::Draft.new(situation: "For #{words}.", text: "Does quiet help #{words} and other patients to sleep?")
     paper = Hobrin::Appraisal::Paper.new(record_id: "p0", design: "randomized_trial", finding: "#{words} slept")
     [edits::Ask::WriteQuestion.new(draft:, press: edits::Ask::Mark.new(key: "P", words: "#{words} and other patients")),
-     edits::Word::AddParts.words("P", "\"#{words}\""),
-     edits::Sift::Decide.new(decision: Hobrin::Sifting::Decision.new(record_id: "p0", verdict: :keep, note: "like #{words}")),
-     edits::Weigh::WeighPaper.new(paper:), edits::Act::WriteBrief.new(conclusion: "It helped #{words}.", plan: { what: "ask #{words}" }),
-     edits::Act::Sign.new(name: "Maren Vendrillon")].each { |edit| Hobrin::Services::ApplyEdit.new(context).call(1, edit) }
+     edits::Additions::AddParts.words("P", "\"#{words}\""),
+     edits::Screen::Decide.new(decision: Hobrin::Sifting::Decision.new(record_id: "p0", verdict: :keep, note: "like #{words}")),
+     edits::Appraise::SaveAppraisal.new(paper:),
+     edits::Practice::WriteBrief.new(conclusion: "It helped #{words}.", plan: { what: "ask #{words}" }),
+     edits::Practice::Sign.new(name: "Maren Vendrillon")].each { |edit| Hobrin::Services::ApplyEdit.new(context).call(1, edit) }
     report = Hobrin::Services::ReadVersions.new(context).now(Hobrin::Services::ReadInquiry.new(context).call(1))
     context.shared_briefs.keep(1, context.inquiries.find(1).version, report)
     context.readings.put(1, people[:owner], Hobrin::Sifting::Decision.new(record_id: "p1", verdict: :keep, note: words), at: context.now)

@@ -11,13 +11,13 @@ RSpec.describe "Weighing twice", :client do
     people
     %w[p0 p1].each do |id|
       decision = Hobrin::Sifting::Decision.new(record_id: id, verdict: :keep)
-      Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Sift::Decide.new(decision:))
+      Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Screen::Decide.new(decision:))
     end
     context.shared_briefs.share(1, token: "f" * 40, at: context.now, kind: "feed")
   end
 
   let(:design) { "randomized_trial" }
-  let(:questions) { Hobrin::Appraisal::Sheets.for(Hobrin::Appraisal::Design.fetch(design)).questions.map(&:key) }
+  let(:questions) { Hobrin::Appraisal::Checklists.for(Hobrin::Appraisal::Design.fetch(design)).questions.map(&:key) }
 
   def begin_apart(second: :second)
     sign_in(:owner)
@@ -83,11 +83,11 @@ RSpec.describe "Weighing twice", :client do
   end
 
   it "leaves what was weighed outside, hides it from the second, and lets nobody else weigh meanwhile" do
-    answers = all(:yes).transform_values { |says| Hobrin::Appraisal::Answer.new(says:) }
+    answers = all(:yes).transform_values { |says| Hobrin::Appraisal::Paper::Answer.new(says:) }
     paper = Hobrin::Appraisal::Paper.new(record_id: "p0", design:, answers:)
     edit = Hobrin::Services::ApplyEdit.new(context)
-    edit.call(1, Hobrin::Edits::Weigh::WeighPaper.new(paper:))
-    edit.call(1, Hobrin::Edits::Weigh::WriteOutcome.new(outcome_id: nil, given: { name: "Sleep", kind: "events" }))
+    edit.call(1, Hobrin::Edits::Appraise::SaveAppraisal.new(paper:))
+    edit.call(1, Hobrin::Edits::Outcomes::Write.new(outcome_id: nil, given: { name: "Sleep", kind: "events" }))
     begin_apart
     expect(inquiry.paper("p0")).to eq(paper)
     expect(context.sheets.of(1, people[:owner])).to eq([])

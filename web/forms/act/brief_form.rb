@@ -8,7 +8,7 @@ module Hobrin
         class BriefForm < Form
           def edit
             plan = Brief::ChangePlan::PROMPTS.keys.to_h { |name| [name, fields.text(name)] }
-            Edits::Act::WriteBrief.new(conclusion: fields.some_text(:proposed) || written(:conclusion), plan:)
+            Edits::Practice::WriteBrief.new(conclusion: fields.some_text(:proposed) || written(:conclusion), plan:)
           end
 
           def after(_outcome) = After.new(step: fields.one_of(:next, Inquiry::STEPS))

@@ -6,7 +6,7 @@ module Hobrin
       module Act
         # What speaks for and against a change, and what is decided.
         class DeliberationForm < Form
-          def edit = Edits::Act::Deliberate.new(considerations:, decision: fields.text(:decision))
+          def edit = Edits::Practice::Decide.new(considerations:, decision: fields.text(:decision))
 
           def after(_outcome)
             step = fields.one_of(:next, Inquiry::STEPS)

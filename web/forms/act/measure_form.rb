@@ -11,10 +11,10 @@ module Hobrin
 
           def edit
             case fields.one_of(:do, DEEDS)
-            when :write then Edits::Act::WriteMeasure.new(
+            when :write then Edits::Practice::WriteMeasure.new(
               measure_id: (measure if fields.some_text(:measure)), given:
             )
-            when :drop then Edits::Act::DropMeasure.new(measure_id: measure)
+            when :drop then Edits::Practice::RemoveMeasure.new(measure_id: measure)
             else unknown
             end
           end
@@ -44,8 +44,8 @@ module Hobrin
           # Of a share in people of 100.
           def target
             text = fields.some_text(:target) or return
-            Appraisal::Reported::Typed.number(text) || raise(InputError,
-                                                             { target: "Write a number, such as 20." })
+            Appraisal::Reported::Figures::Typed.number(text) || raise(InputError,
+                                                                      { target: "Write a number, such as 20." })
           end
 
           def started

@@ -11,7 +11,7 @@ module Hobrin
 
           def edit
             needs = Brief::ChangePlan::MORE.keys.to_h { |name| [name, fields.text(name)] }
-            Edits::Act::PlanSteps.new(needs:, steps:, cycles:)
+            Edits::Practice::PlanSteps.new(needs:, steps:, cycles:)
           end
 
           def after(_outcome)

@@ -9,7 +9,7 @@ module Hobrin
           def edit
             usual = Narrowing::Aim::USUAL[fields.text(:usual)]
             from, to = usual || [fields.number(:aim_from), fields.number(:aim_to)]
-            Edits::Narrow::SetAim.new(aim: Narrowing::Aim.new(from:, to:))
+            Edits::Limits::SetTarget.new(aim: Narrowing::Aim.new(from:, to:))
           end
         end
       end

@@ -6,7 +6,7 @@ module Hobrin
       module Narrow
         # A finding of the check that is mended, by its name.
         class FindingForm < Form
-          def edit = Edits::Narrow::MendFinding.new(name: fields.text(:finding))
+          def edit = Edits::SearchCheck::MendFinding.new(name: fields.text(:finding))
           def after(_outcome) = After.new(stay: { "show" => "check" })
         end
       end

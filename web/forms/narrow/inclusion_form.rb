@@ -12,9 +12,9 @@ module Hobrin
 
           def edit
             released = fields.some_text(:take_back)
-            return Edits::Narrow::Release.new(record_id: released) if released
+            return Edits::Papers::RemoveManually.new(record_id: released) if released
 
-            Edits::Narrow::IncludeManually.new(record_id: fields.text(:paper))
+            Edits::Papers::IncludeManually.new(record_id: fields.text(:paper))
           end
         end
       end

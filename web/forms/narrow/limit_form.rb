@@ -7,14 +7,14 @@ module Hobrin
         # A limit that is put on, by its name and values; or all of them switched off.
         class LimitForm < Form
           def edit
-            return Edits::Narrow::SwitchAllOff.new if fields.text(:all) == "off"
+            return Edits::Limits::SwitchAllOff.new if fields.text(:all) == "off"
 
             case fields.one_of(:limit, [*Narrowing::Previews::ALL, :filter])
             when :journal
               names = [*fields.list(:values), *fields.some_text(:journal)]
-              Edits::Narrow::PutJournals.new(names:)
-            when :filter then Edits::Narrow::PutFilter.new(label: fields.text(:filter))
-            else Edits::Narrow::PutLimit.new(leaf:)
+              Edits::Limits::ApplyJournals.new(names:)
+            when :filter then Edits::Limits::ApplyFilter.new(label: fields.text(:filter))
+            else Edits::Limits::Apply.new(leaf:)
             end
           end
 

@@ -10,9 +10,9 @@ module Hobrin
 
           def edit
             removed = fields.some_text(:remove)
-            return Edits::Narrow::RemoveMustFind.new(record_id: removed) if removed
+            return Edits::Papers::RemoveMustFind.new(record_id: removed) if removed
 
-            Edits::Narrow::AddMustFind.new(typed: fields.text(:known))
+            Edits::Papers::AddMustFind.new(typed: fields.text(:known))
           end
 
           def after(outcome)

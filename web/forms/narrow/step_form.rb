@@ -9,9 +9,9 @@ module Hobrin
           def edit
             slot = fields.text(:name)
             case fields.text(:do)
-            when "remove" then Edits::Narrow::RemoveLimit.new(slot:)
-            when "switch" then Edits::Narrow::SwitchLimit.new(slot:)
-            when "up" then Edits::Narrow::MoveLimitUp.new(slot:)
+            when "remove" then Edits::Limits::Remove.new(slot:)
+            when "switch" then Edits::Limits::Switch.new(slot:)
+            when "up" then Edits::Limits::MoveUp.new(slot:)
             else unknown
             end
           end

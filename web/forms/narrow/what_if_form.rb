@@ -12,10 +12,10 @@ module Hobrin
 
           def edit
             dismissed = fields.some_text(:dismiss)
-            return Edits::Narrow::DismissMove.new(name: dismissed) if dismissed
+            return Edits::WhatIfs::Dismiss.new(name: dismissed) if dismissed
 
             names = fields.list(:try).first(MOST)
-            names.empty? ? unknown : Edits::Narrow::TryMoves.new(names:)
+            names.empty? ? unknown : Edits::WhatIfs::Apply.new(names:)
           end
         end
       end

@@ -7,11 +7,11 @@ module Hobrin
         # A decision on one paper, its note, or a decision taken back.
         class DecisionForm < Form
           def edit
-            return Edits::Sift::Decide.new(decision:, although_retracted: although_retracted?) if decided?
+            return Edits::Screen::Decide.new(decision:, although_retracted: although_retracted?) if decided?
 
             case fields.text(:verdict)
-            when "none" then Edits::Sift::TakeBack.new(record_id: paper)
-            when "" then Edits::Sift::Annotate.new(record_id: paper, note: written(:note))
+            when "none" then Edits::Screen::WithdrawDecision.new(record_id: paper)
+            when "" then Edits::Screen::Annotate.new(record_id: paper, note: written(:note))
             else unknown
             end
           end

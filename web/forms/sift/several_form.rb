@@ -17,7 +17,7 @@ module Hobrin
             ids = whole ? yield : fields.list(:papers)
             raise InputError, { several: format(CHANGED, now: ids.size, then: whole) } if whole && ids.size != whole
 
-            Edits::Sift::DecideSeveral.new(record_ids: ids, verdict:, reason:, note: "")
+            Edits::Screen::DecideSeveral.new(record_ids: ids, verdict:, reason:, note: "")
           end
 
           # How the list is looked at.

@@ -6,7 +6,7 @@ module Hobrin
       module Sift
         # One more round of following citations.
         class ThreadsForm < Form
-          def edit = Edits::Sift::FollowThreads.new
+          def edit = Edits::Screen::SearchCitations.new
 
           def after(outcome)
             found = outcome.change.facts[:found]

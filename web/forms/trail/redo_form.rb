@@ -8,7 +8,7 @@ module Hobrin
         class RedoForm < UndoForm
           VERB = "Done again"
 
-          def edit = Edits::Trail::GoForth.new
+          def edit = Edits::Trail::Redo.new
         end
       end
     end

@@ -8,7 +8,7 @@ module Hobrin
         class UndoForm < Form
           VERB = "Undone"
 
-          def edit = Edits::Trail::GoBack.new
+          def edit = Edits::Trail::Undo.new
 
           # The step where the change is seen.
           def after(outcome)

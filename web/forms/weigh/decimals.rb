@@ -11,8 +11,8 @@ module Hobrin
           # Gives a Float, nil when blank. Raises InputError naming the field.
           def decimal(name)
             text = fields.some_text(name) or return
-            Appraisal::Reported::Typed.number(text) || raise(InputError,
-                                                             { name => "Write a number, such as 3.5." })
+            Appraisal::Reported::Figures::Typed.number(text) || raise(InputError,
+                                                                      { name => "Write a number, such as 3.5." })
           end
         end
       end

@@ -14,14 +14,14 @@ module Hobrin
 
           def edit
             case fields.one_of(:do, DEEDS)
-            when :write then Edits::Weigh::WriteFinding.new(
+            when :write then Edits::Findings::Write.new(
               finding_id: (finding if fields.some_text(:finding)), text: fields.text(:text), support:
             )
-            when :drop then Edits::Weigh::DropFinding.new(finding_id: finding)
+            when :drop then Edits::Findings::Remove.new(finding_id: finding)
             when :judge
-              component = fields.one_of(:component, Appraisal::Findings::Confidence::COMPONENTS.keys)
-              Edits::Weigh::JudgeFinding.new(finding_id: finding, component:,
-                                             judgement: Judging.new(fields).call)
+              component = fields.one_of(:component, Appraisal::Finding::Confidence::COMPONENTS.keys)
+              Edits::Findings::Judge.new(finding_id: finding, component:,
+                                         judgement: Judging.new(fields).call)
             else unknown
             end
           end

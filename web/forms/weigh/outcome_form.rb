@@ -13,13 +13,13 @@ module Hobrin
 
           def edit
             case fields.one_of(:do, DEEDS)
-            when :write then Edits::Weigh::WriteOutcome.new(
+            when :write then Edits::Outcomes::Write.new(
               outcome_id: (id(:outcome, of: "outcome") if fields.sent?(:outcome)), given:
             )
-            when :drop then Edits::Weigh::DropOutcome.new(outcome_id: outcome)
-            when :put_together then Edits::Weigh::PutTogether.new(outcome_id: outcome, way:)
-            when :judge then Edits::Weigh::JudgeCertainty.new(outcome_id: outcome, domain:,
-                                                              judgement: Judging.new(fields).call)
+            when :drop then Edits::Outcomes::Remove.new(outcome_id: outcome)
+            when :put_together then Edits::Outcomes::Pool.new(outcome_id: outcome, way:)
+            when :judge then Edits::Outcomes::JudgeCertainty.new(outcome_id: outcome, domain:,
+                                                                 judgement: Judging.new(fields).call)
             else unknown
             end
           end

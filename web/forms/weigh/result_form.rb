@@ -14,15 +14,15 @@ module Hobrin
 
           def edit
             case fields.one_of(:do, DEEDS)
-            when :write then Edits::Weigh::ReportResult.new(record_id:,
-                                                            number: (result if fields.some_text(:result)), given:)
-            when :drop then Edits::Weigh::DropResult.new(record_id:, number: result)
-            when :out, :back then Edits::Weigh::CountResult.new(record_id:, number: result,
-                                                                counts: fields.text(:do) == "back")
+            when :write then Edits::Results::Write.new(record_id:,
+                                                       number: (result if fields.some_text(:result)), given:)
+            when :drop then Edits::Results::Remove.new(record_id:, number: result)
+            when :out, :back then Edits::Results::Count.new(record_id:, number: result,
+                                                            counts: fields.text(:do) == "back")
             when :mend, :split, :count
-              trap = fields.one_of(:trap, Appraisal::Together::Trap::WORDS.keys)
-              Edits::Weigh::SettleTrap.new(record_id:, number: result, trap:,
-                                           mend: fields.text(:do) == "split" ? :split : fields.text(:do) == "mend")
+              trap = fields.one_of(:trap, Appraisal::Synthesis::IntegrityWarnings::IntegrityWarning::WORDS.keys)
+              Edits::Results::SettleWarning.new(record_id:, number: result, trap:,
+                                                mend: fields.text(:do) == "split" ? :split : fields.text(:do) == "mend")
             else unknown
             end
           end

@@ -6,7 +6,7 @@ module Hobrin
       module Weigh
         # The sheet of one kept paper.
         class SheetForm < Form
-          def edit = Edits::Weigh::WeighPaper.new(paper:)
+          def edit = Edits::Appraise::SaveAppraisal.new(paper:)
 
           # Whether one of two who weigh apart is done with it.
           def done? = fields.text(:do) == "done"
@@ -28,35 +28,37 @@ module Hobrin
           end
 
           def answers
-            Appraisal::Sheets::KEYS.to_h { |key| [key, answer(key)] }.compact
+            Appraisal::Checklists::KEYS.to_h { |key| [key, answer(key)] }.compact
           end
 
           def answer(key)
-            says = fields.nested(:answers).one_of(key, Appraisal::Answer::WORDS.keys) || rest(key)
-            says && Appraisal::Answer.new(says:, shown: sentence(key))
+            says = fields.nested(:answers).one_of(key, Appraisal::Paper::Answer::WORDS.keys) || rest(key)
+            says && Appraisal::Paper::Answer.new(says:, shown: sentence(key))
           end
 
           # What the rest of the questions is answered with one press.
           def rest(key) = (:not_told if fields.text(:rest) == "not_told" && fields.list(:asked).include?(key.to_s))
 
           # A sentence may be chosen before the question is answered.
-          def sentences = Appraisal::Sheets::KEYS.to_h { |key| [key, sentence(key)] }.reject { |_, text| text.strip.empty? }
+          def sentences = Appraisal::Checklists::KEYS.to_h { |key| [key, sentence(key)] }.reject { |_, text| text.strip.empty? }
 
           # What was pressed beside a question takes the place of what was typed there.
           def sentence(key) = fields.nested(:take).some_text(key) || fields.nested(:shown).text(key)
 
           def concerns
-            groups = Appraisal::Sheets::GROUPS.keys
+            groups = Appraisal::Checklists::GROUPS.keys
             groups.filter_map do |group|
-              concern = fields.nested(:concerns).one_of(group, Appraisal::Sheets::Concern::LEVELS)
+              concern = fields.nested(:concerns).one_of(group, Appraisal::Checklists::Concern::LEVELS)
               why = fields.nested(:concern_why).text(group)
-              [group, Appraisal::Sheets::Concern::Set.new(concern:, why:)] if concern
+              [group, Appraisal::Checklists::Concern::Set.new(concern:, why:)] if concern
             end.to_h
           end
 
           def applies
             sent = fields.nested(:applies)
-            Appraisal::Applies::PARTS.keys.to_h { |part| [part, sent.one_of(part, Appraisal::Applies::NEAR.keys)] }.compact
+            Appraisal::Paper::Applicability::PARTS.keys.to_h do |part|
+              [part, sent.one_of(part, Appraisal::Paper::Applicability::NEAR.keys)]
+            end.compact
           end
         end
       end

@@ -12,8 +12,8 @@ module Hobrin
 
           def edit
             list = fields.some_text(:list)
-            return Edits::Word::AddList.new(block:, text: list) if list
-            return Edits::Word::StartBlocks.new(terms: first_terms) if fields.sent?(:first)
+            return Edits::Additions::AddList.new(block:, text: list) if list
+            return Edits::Additions::StartBlocks.new(terms: first_terms) if fields.sent?(:first)
 
             pressed || ticked || typed
           end
@@ -42,33 +42,33 @@ module Hobrin
 
           def pressed
             meant = fields.some_text(:meant)
-            return Edits::Word::AddTyped.new(block:, typed: meant) if meant
+            return Edits::Additions::AddTyped.new(block:, typed: meant) if meant
 
             heading, words, author, journal = %i[heading words author journal].map { |name| fields.some_text(name) }
             if heading then heading(heading)
-            elsif words then Edits::Word::AddParts.words(block, words)
-            elsif author then Edits::Word::AddAuthor.new(block:, name: author)
-            elsif journal then Edits::Word::AddJournal.new(block:, name: journal)
+            elsif words then Edits::Additions::AddParts.words(block, words)
+            elsif author then Edits::Additions::AddAuthor.new(block:, name: author)
+            elsif journal then Edits::Additions::AddJournal.new(block:, name: journal)
             end
           end
 
           def heading(label)
-            return Edits::Word::AddParts.headings(block, label) unless fields.checked?(:as)
+            return Edits::Additions::AddParts.headings(block, label) unless fields.checked?(:as)
 
-            Edits::Word::AddHeading.new(block:, label:, narrower: fields.checked?(:narrower),
-                                        main: fields.checked?(:main), aspects: fields.list(:aspects))
+            Edits::Additions::AddHeading.new(block:, label:, narrower: fields.checked?(:narrower),
+                                             main: fields.checked?(:main), aspects: fields.list(:aspects))
           end
 
           def ticked
             labels = fields.list(:headings)
-            Edits::Word::AddParts.headings(block, *labels) unless labels.empty?
+            Edits::Additions::AddParts.headings(block, *labels) unless labels.empty?
           end
 
           def typed
             left = parts
-            return Edits::Word::AddParts.new(block:, parts: left) if left
+            return Edits::Additions::AddParts.new(block:, parts: left) if left
 
-            Edits::Word::AddTyped.new(block:, typed: fields.text(:typed))
+            Edits::Additions::AddTyped.new(block:, typed: fields.text(:typed))
           end
 
           # The reading as the person changed it, nil when it is of other words than those typed by

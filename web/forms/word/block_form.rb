@@ -12,9 +12,9 @@ module Hobrin
             block = fields.text(:key)
             step = self.class.step(fields)
             case fields.text(:do)
-            when "switch" then Edits::Word::SwitchBlock.new(block:, step:)
-            when "up" then Edits::Word::MoveBlockUp.new(block:, step:)
-            when "" then Edits::Word::JoinBlock.new(block:, operator:, step:)
+            when "switch" then Edits::Blocks::Switch.new(block:, step:)
+            when "up" then Edits::Blocks::MoveUp.new(block:, step:)
+            when "" then Edits::Blocks::Join.new(block:, operator:, step:)
             else unknown
             end
           end

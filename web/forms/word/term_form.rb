@@ -11,14 +11,14 @@ module Hobrin
           private_constant :CLOSING
 
           def edit
-            return Edits::Word::TurnHeading.new(term_id:, choice:) if fields.some_text(:turn)
+            return Edits::Terms::TurnHeading.new(term_id:, choice:) if fields.some_text(:turn)
 
             case fields.text(:do)
-            when "cross_out" then Edits::Word::CrossOut.new(term_id:, reason: fields.text(:reason))
-            when "take_back" then Edits::Word::TakeBack.new(term_id:)
-            when "take_away" then Edits::Word::TakeAway.new(term_id:)
-            when "remove" then Edits::Word::RemoveTerm.new(term_id:)
-            when "reword" then Edits::Word::RewordTerm.new(term_id:, leaf:)
+            when "cross_out" then Edits::Terms::CrossOut.new(term_id:, reason: fields.text(:reason))
+            when "take_back" then Edits::Terms::Restore.new(term_id:)
+            when "take_away" then Edits::Terms::Exclude.new(term_id:)
+            when "remove" then Edits::Terms::Remove.new(term_id:)
+            when "reword" then Edits::Terms::Reword.new(term_id:, leaf:)
             else moved || unknown
             end
           end
@@ -42,9 +42,9 @@ module Hobrin
 
           def moved
             case fields.text(:do)
-            when "up" then Edits::Word::MoveTerm.new(term_id:, by: -1)
-            when "down" then Edits::Word::MoveTerm.new(term_id:, by: 1)
-            when "move" then Edits::Word::SendTerm.new(term_id:, to: fields.text(:to))
+            when "up" then Edits::Terms::Move.new(term_id:, by: -1)
+            when "down" then Edits::Terms::Move.new(term_id:, by: 1)
+            when "move" then Edits::Terms::Send.new(term_id:, to: fields.text(:to))
             end
           end
 

@@ -52,8 +52,8 @@ module Hobrin
 
           # Array of Counts.
           def tables
-            concerns = Appraisal::Sheets::Concern::LEVELS.map(&:to_s)
-            answers = Appraisal::Answer::WORDS.values
+            concerns = Appraisal::Checklists::Concern::LEVELS.map(&:to_s)
+            answers = Appraisal::Paper::Answer::WORDS.values
             [counts("Questions, by what each answered", answers, twice.answers),
              counts("Papers, by the concern that error came in", concerns, twice.concerns),
              counts("Papers, by level", (1..5).map(&:to_s), twice.levels)].reject(&:empty?)
@@ -77,7 +77,7 @@ module Hobrin
           private
 
           def twice = @overview.twice
-          def words_at(key, sheet) = Appraisal::Twice::Points.words(key, sheet)
+          def words_at(key, sheet) = Appraisal::DualAppraisal::Points.words(key, sheet)
 
           def row(pair, place, record)
             sheets = names.zip([pair.first, pair.second])
@@ -86,14 +86,14 @@ module Hobrin
                     points: points(pair, sheets, place), finding: pair.agreed_finding,
                     found: sheets.map { |name, sheet| [name, sheet.finding] }
                                  .reject { |_, text| text.empty? },
-                    alike: Appraisal::Twice::Points.of(pair.first).size - pair.differing.size)
+                    alike: Appraisal::DualAppraisal::Points.of(pair.first).size - pair.differing.size)
           end
 
           def points(pair, sheets, place)
             pair.differing.each_with_index.map do |key, number|
-              alone = sheets.select { |_, sheet| Appraisal::Twice::Points.said?(key, sheet) }
+              alone = sheets.select { |_, sheet| Appraisal::DualAppraisal::Points.said?(key, sheet) }
               said = sheets.zip(%w[first second]).map do |(name, sheet), value|
-                because = Appraisal::Twice::Points.because(key, sheet)
+                because = Appraisal::DualAppraisal::Points.because(key, sheet)
                 [name, words_at(key, sheet), because, value, alone == [[name, sheet]]]
               end
               Point.new(key:, name: pair.name(key), place: "#{place}-#{number}", said:)

@@ -73,7 +73,7 @@ module Hobrin
           # [component, name, proposed, why, said, choices, by] of the open finding.
           def lines
             confidence.lines.map do |line|
-              [line.component, Appraisal::Findings::Confidence::COMPONENTS.fetch(line.component),
+              [line.component, Appraisal::Finding::Confidence::COMPONENTS.fetch(line.component),
                STEPS.fetch(line.proposed), line.why,
                STEPS.fetch(line.steps), choices(line), line.judgement&.why.to_s]
             end

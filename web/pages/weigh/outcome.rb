@@ -79,7 +79,7 @@ module Hobrin
             pool.aside.map do |study|
               why = study.reported.aside
               silent = study.reported.irreversible ? :irreversible : :nothing
-              Aside.new(study:, why: Appraisal::Together::WHY.fetch(why || silent),
+              Aside.new(study:, why: Appraisal::Synthesis::WHY.fetch(why || silent),
                         back: why && fields_of(study).merge(do: "back"))
             end
           end
@@ -131,7 +131,7 @@ module Hobrin
           private
 
           # A result of the same paper by what tells it apart, another paper by its short name.
-          def named(one) = one.is_a?(Appraisal::Together::Study) ? one.apart : one.short_name
+          def named(one) = one.is_a?(Appraisal::Synthesis::Study) ? one.apart : one.short_name
 
           def parts_offered = PARTS
         end

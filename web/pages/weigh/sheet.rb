@@ -95,13 +95,13 @@ module Hobrin
           def moves = MOVES.map { |value, name| [value, name, value == graded] }
 
           # The sheet that fits the design; nil while that is not chosen.
-          def sheet = design && Appraisal::Sheets.for(design, @page.question.kind)
+          def sheet = design && Appraisal::Checklists.for(design, @page.question.kind)
 
           def groups
             return [] unless sheet
 
-            found = Appraisal::Sheets::Concern.by_group(sheet.questions, answers,
-                                                        @row.paper&.concerns || {})
+            found = Appraisal::Checklists::Concern.by_group(sheet.questions, answers,
+                                                            @row.paper&.concerns || {})
             sheet.questions.group_by(&:group).map do |key, questions|
               group(key, questions, found[key])
             end
@@ -109,22 +109,22 @@ module Hobrin
 
           # The whole paper's concern in words; nil where nothing is answered.
           def concern
-            found = Appraisal::Sheets::Concern.by_group(sheet.questions, answers,
-                                                        @row.paper&.concerns || {})
-            Appraisal::Sheets::Concern::WORDS[Appraisal::Sheets::Concern.overall(found)]
+            found = Appraisal::Checklists::Concern.by_group(sheet.questions, answers,
+                                                            @row.paper&.concerns || {})
+            Appraisal::Checklists::Concern::WORDS[Appraisal::Checklists::Concern.overall(found)]
           end
 
           # Part, its name, and [near, in words, whether it was given].
           def applies
             stored = @row.paper&.applies || {}
-            Appraisal::Applies::PARTS.map do |part, name|
+            Appraisal::Paper::Applicability::PARTS.map do |part, name|
               given = @page.refused?(:applies) ? @page.fields.nested(:applies).text(part) : stored[part].to_s
-              [part, name, Appraisal::Applies::NEAR.map { |near, words| [near, words, near.to_s == given] }]
+              [part, name, Appraisal::Paper::Applicability::NEAR.map { |near, words| [near, words, near.to_s == given] }]
             end
           end
 
           # Where the sheet comes from, and by which rule its concerns are worked out.
-          def rule = "#{sheet.spirit} The wording is our own. #{Appraisal::Sheets::Concern::RULE}"
+          def rule = "#{sheet.spirit} The wording is our own. #{Appraisal::Checklists::Concern::RULE}"
 
           # The sentences of the abstract, to choose from.
           def sentences = passage.sentences.map(&:text)
@@ -155,8 +155,8 @@ module Hobrin
           def answer(key)
             return @row.paper&.answers&.[](key) unless @page.refused?(:answers)
 
-            says = @page.fields.nested(:answers).one_of(key, Appraisal::Answer::WORDS.keys)
-            says && Appraisal::Answer.new(says:)
+            says = @page.fields.nested(:answers).one_of(key, Appraisal::Paper::Answer::WORDS.keys)
+            says && Appraisal::Paper::Answer.new(says:)
           end
 
           def shown(key)
@@ -169,15 +169,15 @@ module Hobrin
           def group(key, questions, concern)
             chosen = @row.paper&.concerns&.[](key)
             set = [["", "by the rule", chosen.nil?]] +
-                  Appraisal::Sheets::Concern::WORDS.map { |value, words| [value, words, chosen&.concern == value] }
+                  Appraisal::Checklists::Concern::WORDS.map { |value, words| [value, words, chosen&.concern == value] }
             items = questions.map { |question| item(question) }
-            Group.new(key:, name: Appraisal::Sheets::GROUPS.fetch(key), items:, set:, why: chosen&.why.to_s,
-                      concern: Appraisal::Sheets::Concern::WORDS[concern])
+            Group.new(key:, name: Appraisal::Checklists::GROUPS.fetch(key), items:, set:, why: chosen&.why.to_s,
+                      concern: Appraisal::Checklists::Concern::WORDS[concern])
           end
 
           def item(question)
             given = answers[question.key]&.says
-            answers = Appraisal::Answer::WORDS.map { |value, words| [value, words, value == given] }
+            answers = Appraisal::Paper::Answer::WORDS.map { |value, words| [value, words, value == given] }
             ask = shown(question.key).empty? && given != :not_told
             offers = ask ? question.sentences(passage).map(&:text) : []
             note = "Here a “no” is of some concern only: it often cannot be otherwise." if question.light

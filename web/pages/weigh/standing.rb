@@ -25,10 +25,10 @@ module Hobrin
           end
 
           # How what it does not give was made, nil where nothing was.
-          def made = Appraisal::Reported::Values.made(reported.form)
+          def made = Appraisal::Reported::Figures::Values.made(reported.form)
 
           # Why it is not counted, nil where it is.
-          def aside = reported.aside && Appraisal::Together::WHY.fetch(reported.aside)
+          def aside = reported.aside && Appraisal::Synthesis::WHY.fetch(reported.aside)
 
           def path = @page.path_to_numbers(@record, outcome, result: reported.number)
           def path_to_outcome = @page.path_to_outcome(outcome)

@@ -28,7 +28,7 @@ module Hobrin
 
           # A single study with its own interval.
           def alone(pool)
-            Together::Pooling.inverse(pool.results, pool.way)
+            Synthesis::Pooling.inverse(pool.results, pool.way)
           end
 
           def of_effect(pool, pooled)

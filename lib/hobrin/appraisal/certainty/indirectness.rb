@@ -29,7 +29,7 @@ module Hobrin
 
           def far_parts(pool)
             pool.studies.flat_map { |study| study.paper.applies.select { |_, near| near == :far }.keys }.uniq
-                .map { |part| Applies::PARTS.fetch(part).downcase }
+                .map { |part| Paper::Applicability::PARTS.fetch(part).downcase }
           end
         end
       end

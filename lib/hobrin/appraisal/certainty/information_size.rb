@@ -34,7 +34,7 @@ module Hobrin
         def per_hundred(share) = (100 * share).round(1).to_s.delete_suffix(".0")
 
         class << self
-          # pool :: Together::Pool; pooled :: its effect, with estimate. Gives an InformationSize;
+          # pool :: Appraisal::Synthesis::Pool; pooled :: its effect, with estimate. Gives an InformationSize;
           # nil where it cannot be told.
           def of(pool, pooled)
             case pool.outcome.kind

@@ -15,7 +15,7 @@ module Hobrin
         private_constant :RATIO, :SMALL, :DIFFERENCE
 
         class << self
-          # pool :: Together::Pool of a measure with a point of no effect. Gives a Worthwhile; nil
+          # pool :: Appraisal::Synthesis::Pool of a measure with a point of no effect. Gives a Worthwhile; nil
           # where the outcome has none of its own and none can be derived, as for a rate difference.
           def of(pool)
             own = pool.outcome.worthwhile

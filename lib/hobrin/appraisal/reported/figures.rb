@@ -110,6 +110,101 @@ module Hobrin
           @errors[:p] = "A p lies above 0 and below 1." unless p.positive? && p < 1
           @errors[:value] = "Without an effect its p tells nothing: write the interval." if value == (@ratio ? 1 : 0)
         end
+
+        # Numbers as people type them: with a decimal point or a decimal comma, with spaces between
+        # thousands, with a per cent sign. "1,200" is twelve hundred where a count is asked for, and
+        # 1.2 where a measured number is; "1,200.5" and "1.200,5" leave no doubt.
+        module Typed
+          LONGEST = 24
+          SPACES = /[\s\u00A0\u2009\u202F]/
+          THOUSANDS = /\A-?\d{1,3}(?:([.,])\d{3})(?:\1\d{3})*\z/
+          NUMBER = /\A-?(?:\d+(?:\.\d*)?|\.\d+)\z/
+          private_constant :LONGEST, :SPACES, :THOUSANDS, :NUMBER
+
+          class << self
+            # Gives an Integer; nil for what is none.
+            def whole(text)
+              plain = bare(text) or return
+              plain = plain.delete(".,") if plain.match?(THOUSANDS)
+              Integer(plain, 10, exception: false)
+            end
+
+            # Gives a Float; nil for what is no number.
+            def number(text)
+              plain = bare(text) or return
+              one, two = [plain.rindex(","), plain.rindex(".")]
+              plain = plain.delete(one > two ? "." : ",") if one && two
+              plain = plain.tr(",", ".")
+              plain.match?(NUMBER) ? plain.to_f : nil
+            end
+
+            # Whether a measured number may be meant as thousands: "1,200", but not "0,125".
+            def ambiguous?(text) = text.to_s.strip.match?(/\A-?[1-9]\d{0,2},\d{3}\z/)
+
+            # text :: as above. Which of the two is meant, in a sentence.
+            def question(text)
+              "Is this #{whole(text)} or #{format("%g", number(text))}? Write it without the comma."
+            end
+
+            private
+
+            def bare(text)
+              return if text.to_s.size > LONGEST
+
+              text.to_s.gsub(SPACES, "").tr("−–", "--").delete_suffix("%")
+            end
+          end
+        end
+
+        # Numbers that were read, as what the statistics work with.
+        module Values
+          class << self
+            # key :: of a Form; read :: Hash as Figures gives it. Gives a TwoByTwo, [Means::Group,
+            # Means::Group], [events, time, events, time], [events, total], an Accuracy, or the Hash
+            # of a ready-made effect. Raises InputError naming the field.
+            def of(key, read)
+              case key
+              when "counts" then Statistics::TwoByTwo.new(**read.slice(*Statistics::TwoByTwo.attribute_names))
+              when "four_cells" then Statistics::Accuracy.new(**read.slice(*Statistics::Accuracy.attribute_names))
+              when "events_over_time" then read.values_at(:events, :time, :comparison_events,
+                                                          :comparison_time)
+              when "one_group" then read.values_at(:events, :total)
+              when "estimate" then read
+              else ["", Form::OTHER].map { |prefix| group(key, ->(name) { read.fetch(:"#{prefix}#{name}") }) }
+              end
+            end
+
+            # How a mean or deviation that the paper does not give was made; nil where nothing was.
+            def made(key)
+              { "means_se" => "Standard deviation = standard error × √people.",
+                "means_interval" => "Standard deviation from the interval, by Student's t.",
+                "medians_quartiles" => from_median("median and quartiles"),
+                "medians_range" => from_median("median and range"), "medians_both" => from_median("five numbers") }[key]
+            end
+
+            private
+
+            def from_median(what)
+              "Mean (Luo 2018) and standard deviation (Wan 2014) from #{what}; they hold where values lie " \
+                "evenly about the middle."
+            end
+
+            def group(key, of)
+              spread = Statistics::Spread
+              size = of[:size]
+              case key
+              when "means_sd" then Statistics::Means::Group.new(size:, mean: of[:mean],
+                                                                deviation: of[:deviation])
+              when "means_se" then spread.from_error(size, of[:mean], of[:error])
+              when "means_interval" then spread.from_interval(size, of[:mean], of[:low], of[:high])
+              when "medians_quartiles" then spread.from_quartiles(size, of[:lower], of[:median],
+                                                                  of[:upper])
+              when "medians_range" then spread.from_range(size, of[:least], of[:median], of[:most])
+              else spread.from_both(size, of[:least], of[:lower], of[:median], of[:upper], of[:most])
+              end
+            end
+          end
+        end
       end
     end
   end

@@ -49,13 +49,13 @@ module Hobrin
         end
 
         def single(date, numbers, where)
-          value = Appraisal::Reported::Typed.number(numbers.first.to_s)
+          value = Appraisal::Reported::Figures::Typed.number(numbers.first.to_s)
           refuse("#{where}write one number behind the day.") unless value && numbers.size == 1
           Measure::Point.new(day: date, events: value, of: nil)
         end
 
         def pair(date, numbers, where)
-          events, of = numbers.map { |text| Appraisal::Reported::Typed.whole(text) }
+          events, of = numbers.map { |text| Appraisal::Reported::Figures::Typed.whole(text) }
           refuse("#{where}write two whole numbers behind the day.") unless numbers.size == 2 && events && of
           refuse("#{where}of at least 1.") unless of.positive?
           refuse("#{where}#{events} cannot be below 0.") if events.negative?

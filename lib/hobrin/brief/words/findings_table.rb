@@ -14,7 +14,7 @@ module Hobrin
       end
 
       # rows :: Array of Appraisal::Findings::Row; findings :: Array of [Appraisal::Finding,
-      #   Appraisal::Findings::Confidence]
+      #   Appraisal::Finding::Confidence]
       attr_reader :rows, :findings
 
       def initialize(rows:, findings:)

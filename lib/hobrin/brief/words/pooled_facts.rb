@@ -7,7 +7,7 @@ module Hobrin
     class PooledFacts
       include Text::Numerals
 
-      # pool :: Appraisal::Together::Pool whose results are pooled
+      # pool :: Appraisal::Synthesis::Pool whose results are pooled
       def initialize(pool)
         @pool = pool
         @told = MeasuredWords.new(pool.measure)
@@ -26,7 +26,7 @@ module Hobrin
       end
 
       def no_counts?
-        @pool.way.model == :mantel_haenszel && !Appraisal::Together::Pooling.by_counts?(
+        @pool.way.model == :mantel_haenszel && !Appraisal::Synthesis::Pooling.by_counts?(
           @pool.studies, @pool.way
         )
       end

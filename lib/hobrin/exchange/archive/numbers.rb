@@ -56,7 +56,7 @@ module Hobrin
             record = @records[paper.record_id]
             [record, paper, reported] if record && @inquiry.kept_ids.include?(record.id)
           end
-          Appraisal::Together.new(outcome, entries, same:, arms: outcome.arms.or(@inquiry.question.arms)).call
+          Appraisal::Synthesis.new(outcome, entries, same:, arms: outcome.arms.or(@inquiry.question.arms)).call
         end
 
         def together(pool)
@@ -86,7 +86,7 @@ module Hobrin
 
         def findings
           @inquiry.weighing.findings.map do |finding|
-            confidence = Appraisal::Findings::Confidence.of(finding, @inquiry.papers, kind: @kind)
+            confidence = Appraisal::Finding::Confidence.of(finding, @inquiry.papers, kind: @kind)
             proposed = confidence.lines.to_h { |line| [line.component, line.proposed] }
             [finding.id.to_s, { level: confidence.level, proposed: }]
           end

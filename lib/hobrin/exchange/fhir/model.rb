@@ -12,7 +12,7 @@ module Hobrin
         private_constant :CODES, :TAU, :INVERSE
 
         class << self
-          # pool :: Appraisal::Together::Pool. Gives an Array of Hashes, nil where nothing is pooled.
+          # pool :: Appraisal::Synthesis::Pool. Gives an Array of Hashes, nil where nothing is pooled.
           def of(pool)
             return unless pool.pooled
 
@@ -26,7 +26,7 @@ module Hobrin
 
           def weights(pool)
             return ["poolPeto", "Peto method"] if pool.measure.key == :peto_odds_ratio
-            return INVERSE unless Appraisal::Together::Pooling.by_counts?(pool.studies, pool.way)
+            return INVERSE unless Appraisal::Synthesis::Pooling.by_counts?(pool.studies, pool.way)
 
             ["poolMantelHaenzsel", "Mantel-Haenszel method"]
           end

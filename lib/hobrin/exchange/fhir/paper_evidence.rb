@@ -5,7 +5,7 @@ module Hobrin
     module Fhir
       # An Evidence for what one paper gives for an outcome.
       class PaperEvidence < Findings
-        # row :: Appraisal::Findings::Row; study :: Appraisal::Together::Study; variables :: as the
+        # row :: Appraisal::Findings::Row; study :: Appraisal::Synthesis::Study; variables :: as the
         #   Evidence of the outcome has them. Gives a Hash.
         def of(row, study, variables)
           resource(

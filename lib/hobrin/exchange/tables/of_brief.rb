@@ -68,7 +68,7 @@ module Hobrin
         def appraisal
           @material.brief.rows.select(&:paper).flat_map do |row|
             row.paper.concern_by_group(@material.question.kind).map do |group, concern|
-              [row.record.short_name, Appraisal::Sheets::GROUPS.fetch(group), Appraisal::Sheets::Concern::WORDS.fetch(concern),
+              [row.record.short_name, Appraisal::Checklists::GROUPS.fetch(group), Appraisal::Checklists::Concern::WORDS.fetch(concern),
                row.paper.concerns[group]&.why]
             end
           end

@@ -32,12 +32,12 @@ module Hobrin
           end
 
           def by
-            Appraisal::Together::Pool::GROUPS.keys.find { |key| key.to_s == @part.page.fields.text(:by) } || :concern
+            Appraisal::Synthesis::Pool::GROUPS.keys.find { |key| key.to_s == @part.page.fields.text(:by) } || :concern
           end
 
           # [name, path, whether it is chosen]
           def choices
-            Appraisal::Together::Pool::GROUPS.map do |key, name|
+            Appraisal::Synthesis::Pool::GROUPS.map do |key, name|
               [name, @part.page.path_to_outcome(@part.outcome, part: "groups", by: key), key == by]
             end
           end

@@ -21,7 +21,7 @@ module Hobrin
           # The share of people who have it, in hundredths: as typed, else our own baseline, else
           # the middle of the papers.
           def prevalence
-            typed = Appraisal::Reported::Typed.number(typed_text) unless typed_text.empty?
+            typed = Appraisal::Reported::Figures::Typed.number(typed_text) unless typed_text.empty?
             typed&.between?(0, 100) ? typed : usual
           end
 
@@ -30,7 +30,7 @@ module Hobrin
           end
 
           def refused
-            return if typed_text.empty? || Appraisal::Reported::Typed.number(typed_text)&.between?(0, 100)
+            return if typed_text.empty? || Appraisal::Reported::Figures::Typed.number(typed_text)&.between?(0, 100)
 
             "Write a number from 0 to 100."
           end

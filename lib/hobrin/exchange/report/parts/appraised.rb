@@ -7,7 +7,7 @@ module Hobrin
         # The appraisal of each paper, domain by domain, in words.
         class Appraised < Part
           def call
-            groups = Appraisal::Sheets::GROUPS.select { |key, _| appraised.any? { |_, concerns| concerns.key?(key) } }
+            groups = Appraisal::Checklists::GROUPS.select { |key, _| appraised.any? { |_, concerns| concerns.key?(key) } }
             rows = appraised.map { |row, concerns| [row.record.short_name, *groups.keys.map { |key| cell(row, concerns, key) }] }
             section(:appraised, "Appraisal of the papers", grid("Appraisal of the papers", ["Paper", *groups.values], rows))
           end
@@ -23,7 +23,7 @@ module Hobrin
           end
 
           def cell(row, concerns, key)
-            word = Appraisal::Sheets::Concern::WORDS[concerns[key]].to_s
+            word = Appraisal::Checklists::Concern::WORDS[concerns[key]].to_s
             set = row.paper.concerns[key]
             set ? "#{word} (set by a person: #{set.why})" : word
           end

@@ -12,7 +12,7 @@ module Hobrin
           NOTE = 13
           private_constant :LEFT, :ROW, :WIDTH, :NOTE
 
-          # pool :: Appraisal::Together::Pool with a pooled value. Gives a Picture.
+          # pool :: Appraisal::Synthesis::Pool with a pooled value. Gives a Picture.
           def self.of(pool) = new(pool).call
 
           def initialize(pool)
