@@ -110,16 +110,16 @@ module Hobrin
       def study_filters
         all = YAML.safe_load_file(ROOT.join("config/study_filters.yml"), symbolize_names: true)
         published = all.flat_map do |kind, widths|
-          widths.map { |width, data| published(Strategy::Filter.new(kind: kind.to_s, width: width.to_s), data) }
+          widths.map { |width, data| published(Strategy::Filters::Filter.new(kind: kind.to_s, width: width.to_s), data) }
         end
         Strategy::Filters.new(published)
       end
 
       def published(filter, data)
-        Strategy::PublishedFilter.new(filter:, tree: Strategy::Cql.read(data.fetch(:terms), FilterVocabulary),
-                                      sensitivity: data[:sensitivity], specificity: data[:specificity],
-                                      source: data.fetch(:source), searched: data.fetch(:searched),
-                                      here: data.fetch(:here), changed: data[:changed].to_s, note: data.fetch(:note))
+        Strategy::Filters::PublishedFilter.new(filter:, tree: Strategy::Cql.read(data.fetch(:terms), FilterVocabulary),
+                                               sensitivity: data[:sensitivity], specificity: data[:specificity],
+                                               source: data.fetch(:source), searched: data.fetch(:searched),
+                                               here: data.fetch(:here), changed: data[:changed].to_s, note: data.fetch(:note))
       end
     end
 

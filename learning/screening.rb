@@ -74,10 +74,10 @@ module Hobrin
         end
       end
 
-      # pile :: Pile; likeness :: Sifting::Likeness of the library
+      # pile :: Pile; likeness :: Screening::Likeness of the library
       def initialize(pile, likeness)
         @pile = pile
-        @traits = pile.records.to_h { |record| [record.id, Sifting::Traits.of(record, likeness)] }
+        @traits = pile.records.to_h { |record| [record.id, Hobrin::Screening::Likeness::Traits.of(record, likeness)] }
         @goal = (GOAL * pile.keepers).ceil
       end
 
@@ -119,13 +119,13 @@ module Hobrin
 
       def learned(read)
         decided = decided(read)
-        Sifting::Keeping.new(decided) if decided.any?(&:last) && !decided.all?(&:last)
+        Hobrin::Screening::Prediction.new(decided) if decided.any?(&:last) && !decided.all?(&:last)
       end
 
       def look(model, left, read, estimates, chances)
-        calibration = Sifting::Calibration.of(decided(read))
+        calibration = Hobrin::Screening::Calibration.of(decided(read))
         likely = left.map { |id| calibration.call(model.call(@traits[id])) }
-        stopping = Sifting::Stopping.new(likely)
+        stopping = Hobrin::Screening::StoppingEstimate.new(likely)
         estimates << Estimate.new(read: read.size, expected: stopping.expected, low: stopping.low, high: stopping.high,
                                   left: left.count { |id| @pile.keep[id] })
         chances.concat(likely.zip(left.map { |id| @pile.keep[id] }))

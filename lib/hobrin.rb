@@ -10,26 +10,15 @@ require "zeitwerk"
 # A question flows through the stages in the order of STAGES. LAYERS is the whole order of the core:
 # each names only earlier ones, which spec/layout_spec.rb holds.
 module Hobrin
-  STAGES = %i[question strategy retrieval narrowing sifting appraisal brief].freeze
+  STAGES = %i[question strategy retrieval narrowing screening appraisal brief].freeze
 
   LAYERS = [:error, :input_error, :state_error, :gone_error, :conflict_error, :unavailable_error, :refused_error,
             :value, :text, :records, :thesaurus, :statistics, :close_reading, *STAGES, :inquiry, :check, :edits,
             :trail, :exchange, :catalogue, :people].freeze
 
-  # Folders that only hold files together; what is in them belongs to the namespace of the folder
-  # above.
-  GROUPS = %w[question/words strategy/expressions strategy/leaves strategy/blocks strategy/filters strategy/lines
-              retrieval/evaluation retrieval/figures retrieval/reasons
-              narrowing/limits narrowing/steering
-              brief/measuring brief/words brief/places brief/changing
-              exchange/citing exchange/entries statistics/distributions statistics/effects statistics/pooling
-              statistics/charts].freeze
-  private_constant :GROUPS
-
   LOADER = Zeitwerk::Loader.new.tap do |loader|
     loader.tag = "hobrin"
     loader.push_dir(__dir__)
-    GROUPS.each { |folder| loader.collapse("#{__dir__}/hobrin/#{folder}") }
     loader.setup
   end
   private_constant :LOADER

@@ -102,7 +102,7 @@ module Hobrin
       def understanding = Question::Understanding.new(@language.learned, thesaurus)
 
       # What papers are told by when Hobrin learns what a person keeps: Hash of each number to its
-      # Sifting::Traits. They are kept until the library changes: a page asks for those of every
+      # Screening::Likeness::Traits. They are kept until the library changes: a page asks for those of every
       # paper.
       def traits(numbers) = library.traits(numbers)
 

@@ -105,7 +105,7 @@ module Hobrin
           moves = Narrowing::Moves.new(state, thesaurus: @context.library.thesaurus,
                                               today: @context.today).call.first(WHAT_IFS)
           must_find = Records::RecordSet.of(evaluator.call(state.tree).first(MUST_FIND))
-          run = -> { Narrowing::WhatIfs.new(state, evaluator:, must_find:).call(moves, aim: Narrowing::Aim.new) }
+          run = -> { Narrowing::WhatIfs.new(state, evaluator:, must_find:).call(moves, aim: Narrowing::Target.new) }
           run.call
           plain_ms = sampled(moves, PLAIN_WHAT_IFS) do |move|
             of_move(state, move).each do |tree|

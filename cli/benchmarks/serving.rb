@@ -27,6 +27,6 @@ else
   moves = Hobrin::Narrowing::Moves.new(state, thesaurus: evaluator.thesaurus,
                                               today: context.today).call
   Hobrin::Narrowing::WhatIfs.new(state, evaluator:).call(moves)
-  Hobrin::Retrieval::FacetCounts::FACETS.each { |name| Hobrin::Retrieval::FacetCounts.call(cascade.final, name, evaluator, limit: 10) }
+  Hobrin::Retrieval::Facets::Counts::FACETS.each { |name| Hobrin::Retrieval::Facets::Counts.call(cascade.final, name, evaluator, limit: 10) }
   puts File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024.0
 end

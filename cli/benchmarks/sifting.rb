@@ -39,12 +39,12 @@ module Hobrin
         def decisions(numbers)
           @library.numbered_all(numbers.first(DECIDED)).each_with_index.map do |record, place|
             verdict = (place % 5).zero? ? :keep : :drop
-            Hobrin::Sifting::Decision.new(record_id: record.id, verdict:, reason: "Another reason")
+            Screening::Decision.new(record_id: record.id, verdict:, reason: "Another reason")
           end
         end
 
         def reader(size, order: :newest)
-          Services::ReadSift.new(@context, opened(size), view: Hobrin::Sifting::ListView.new(order:))
+          Services::ReadSift.new(@context, opened(size), view: Screening::ListView.new(order:))
         end
 
         def page
@@ -78,7 +78,7 @@ module Hobrin
             many = reader(MANY, order:)
             many.call
             ms = Timing.median { reader(MANY, order:).call }
-            line("Sift: #{Hobrin::Sifting::ListView::ORDERS.fetch(order)} first", ms,
+            line("Sift: #{Screening::ListView::ORDERS.fetch(order)} first", ms,
                  plain_ms: plain, note: "#{MANY} papers; the plain way counts words")
           end
         end

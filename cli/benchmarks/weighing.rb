@@ -20,19 +20,19 @@ module Hobrin
           def results
             random = Random.new(SEED)
             Array.new(PAPERS) do
-              Statistics::Result.new(effect: random.rand(-0.8..0.4),
-                                     variance: random.rand(0.01..0.3))
+              Statistics::Pooling::Result.new(effect: random.rand(-0.8..0.4),
+                                              variance: random.rand(0.01..0.3))
             end
           end
 
           def leave_one_out
             some = results
             ms = Timing.median do
-              Statistics::InverseVariance.call(some, tau2: :reml, hartung_knapp: :never_narrower)
-              Statistics::Comparisons.leave_one_out(some, tau2: :reml)
+              Statistics::Pooling::InverseVariance.call(some, tau2: :reml, hartung_knapp: :never_narrower)
+              Statistics::Pooling::Comparisons.leave_one_out(some, tau2: :reml)
             end
             plain = Timing.once do
-              some.each { |one| Statistics::InverseVariance.call(some - [one], tau2: :reml) }
+              some.each { |one| Statistics::Pooling::InverseVariance.call(some - [one], tau2: :reml) }
             end
             Run::Line.new(work: "Weigh: pooled, and without each", ms:, plain_ms: plain,
                           note: "#{PAPERS} papers, REML")
@@ -44,7 +44,7 @@ module Hobrin
               Statistics::Accuracy.new(true_positives: random.rand(30..90), false_negatives: random.rand(2..20),
                                        false_positives: random.rand(5..60), true_negatives: random.rand(80..200))
             end
-            ms = Timing.median { Statistics::Bivariate.new(some).call }
+            ms = Timing.median { Statistics::Pooling::Bivariate.new(some).call }
             Run::Line.new(work: "Weigh: a test in both directions at once", ms:, plain_ms: nil,
                           note: "#{TESTS} papers")
           end

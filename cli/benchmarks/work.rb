@@ -30,7 +30,7 @@ module Hobrin
             BLOCKS.map do |key, names|
               leaves = names[:headings].map { |label| Strategy::Heading.new(label:) } +
                        names[:words].map { |text| Strategy::TextTerm.new(text:) }
-              terms = leaves.map { |leaf| Strategy::Term.new(id: id += 1, leaf:) }
+              terms = leaves.map { |leaf| Strategy::Block::Term.new(id: id += 1, leaf:) }
               Strategy::Block.new(key:, terms:)
             end
           end

@@ -37,7 +37,7 @@ module Hobrin
         # The words in their field, with some text around them.
         def places(reason, record)
           reason.places.map do |field, found|
-            text = Retrieval::TextPlaces.texts(record, field).join(" · ")
+            text = Retrieval::Reasons::TextPlaces.texts(record, field).join(" · ")
             from, to = found.first
             more = found.size > 1 ? " (#{found.size} times)" : ""
             name = Strategy::TextTerm::FIELDS.fetch(field)

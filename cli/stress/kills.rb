@@ -59,7 +59,7 @@ module Hobrin
 
         # Gives the version that was answered, nil when nothing was to be changed.
         def edit(id, turn)
-          aim = Narrowing::Aim.new(from: 1 + (turn % 9), to: 20)
+          aim = Narrowing::Target.new(from: 1 + (turn % 9), to: 20)
           Services::ApplyEdit.new(@context).call(id, Edits::Limits::SetTarget.new(aim:)).line
         end
 

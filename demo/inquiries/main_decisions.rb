@@ -19,8 +19,8 @@ module Hobrin
 
       # choice :: Hash of a verdict, with the reason where it drops, and note
       def self.decision(record_id, choice)
-        verdict = (choice.keys & Sifting::Decision::VERDICTS).first
-        Sifting::Decision.new(record_id:, verdict:, reason: choice[:drop], note: choice[:note].to_s)
+        verdict = (choice.keys & Screening::Decision::VERDICTS).first
+        Screening::Decision.new(record_id:, verdict:, reason: choice[:drop], note: choice[:note].to_s)
       end
 
       # What the file says of papers read twice: Hash of id to an Array of decisions.
@@ -50,8 +50,8 @@ module Hobrin
       private
 
       def plan
-        steps = @data[:steps].map { |step| Brief::Step.new(**step, on: Date.iso8601(step[:on])) }
-        cycles = @data[:cycles].map { |cycle| Brief::Cycle.new(**cycle) }
+        steps = @data[:steps].map { |step| Brief::ActionPlan::Step.new(**step, on: Date.iso8601(step[:on])) }
+        cycles = @data[:cycles].map { |cycle| Brief::ActionPlan::PdsaCycle.new(**cycle) }
         edit(Edits::Practice::PlanSteps.new(needs: @data[:needs], steps:, cycles:))
       end
 
@@ -66,7 +66,7 @@ module Hobrin
       def sign = Services::SignBrief.new(@context).call(@id, @data[:signer], reason: @data[:signed_because])
 
       def deliberate
-        considerations = @data[:shall_we].transform_values { |(mark, line)| Brief::Consideration.new(mark:, line:) }
+        considerations = @data[:shall_we].transform_values { |(mark, line)| Brief::Acting::Consideration.new(mark:, line:) }
         edit(Edits::Practice::Decide.new(considerations:, decision: @data[:decision]))
       end
 

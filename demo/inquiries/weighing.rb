@@ -47,8 +47,8 @@ module Hobrin
       end
 
       def keep(key)
-        decision = Sifting::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil,
-                                         note: "")
+        decision = Screening::Decision.new(record_id: format(ID, key), verdict: :keep, reason: nil,
+                                           note: "")
         edit(Edits::Screen::Decide.new(decision:))
       end
 

@@ -29,7 +29,7 @@ module Hobrin
         end
 
         def conclusion(found, ill)
-          sensitivity = Statistics::Wilson.call(found, ill)
+          sensitivity = Statistics::Proportions::Wilson.call(found, ill)
           return "accurate" if sensitivity.low >= SENSITIVE
 
           sensitivity.high < SENSITIVE ? "not_accurate" : "perhaps_accurate"

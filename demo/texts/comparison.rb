@@ -75,7 +75,7 @@ module Hobrin
           format("; risk ratio %<estimate>.2f", estimate: ratio.estimate) + interval(ratio)
         end
 
-        def ratio = @ratio ||= Statistics::RiskRatio.call(@table)
+        def ratio = @ratio ||= Statistics::TwoByTwo::RiskRatio.call(@table)
         def direction = Appraisal::Effect::Direction.of_ratio(printed(ratio))
 
         def conclusion = concluded("conclusion")
@@ -88,7 +88,7 @@ module Hobrin
 
         # A ratio with its interval on the log scale.
         def on_log_scale(estimate, variance)
-          error = Statistics::Normal::Z95 * Math.sqrt(variance)
+          error = Statistics::Distributions::Normal::Z95 * Math.sqrt(variance)
           Statistics::Interval.new(estimate:, low: estimate * Math.exp(-error),
                                    high: estimate * Math.exp(error))
         end

@@ -41,7 +41,7 @@ module Hobrin
           common = @random.rand(0.08..0.4)
           table = Statistics::TwoByTwo.new(events: (total * common * @random.rand(pick(EFFECTS))).round, total:,
                                            comparison_events: (others * common).round, comparison_total: others)
-          @ratio = Statistics::RiskRatio.call(table)
+          @ratio = Statistics::TwoByTwo::RiskRatio.call(table)
           " with #{total + others} people. #{share(table.events, total)} #{event} with #{i} and " \
             "#{share(table.comparison_events,
                      others)} without; risk ratio #{format("%.2f",

@@ -32,7 +32,7 @@ module Hobrin
         def difference
           @difference ||= begin
             estimate = (@means.first - @means.last).round(2)
-            error = Statistics::Normal::Z95 * Math.sqrt(@sds.zip(@sizes).sum { |sd, size| (sd**2) / size })
+            error = Statistics::Distributions::Normal::Z95 * Math.sqrt(@sds.zip(@sizes).sum { |sd, size| (sd**2) / size })
             Statistics::Interval.new(estimate:, low: estimate - error, high: estimate + error)
           end
         end

@@ -19,8 +19,8 @@ module Hobrin
       Exchange.each(StringIO.new(text.b), format:) { |_, one| result ||= one }
       case result
       when Records::Record then result
-      when Exchange::Refusal then result.with(place:)
-      else Exchange::Refusal.of(entry, "this is no record of the kind that was asked for")
+      when Exchange::Entry::Refusal then result.with(place:)
+      else Exchange::Entry::Refusal.of(entry, "this is no record of the kind that was asked for")
       end
     end
   end

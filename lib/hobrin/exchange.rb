@@ -18,7 +18,7 @@ module Hobrin
       # sample :: the first bytes of a file. Gives a name of FORMATS, or nil; a guess from the text
       #   alone.
       def detect(sample)
-        text = Utf8.of(sample).delete_prefix("\u{FEFF}").lstrip
+        text = Lines::Utf8.of(sample).delete_prefix("\u{FEFF}").lstrip
         return :csl if text.start_with?("[", "{")
         return :ris if text.match?(/^TY {1,2}-/)
         return KINDS_OF_XML.find { |namespace, _| text.include?(namespace) }&.last if text.start_with?("<")
@@ -37,7 +37,7 @@ module Hobrin
           wanted = entry.place > skip && only[entry.place]
           next unless wanted || reader.needs?(entry)
 
-          result = entry.reason ? Refusal.of(entry, entry.reason) : record(reader, entry)
+          result = entry.reason ? Entry::Refusal.of(entry, entry.reason) : record(reader, entry)
           yield entry.place, result if result && wanted
         end
       end
@@ -52,14 +52,14 @@ module Hobrin
       private
 
       def record(reader, entry)
-        record = reader.call(entry.value || Utf8.of(entry.text))
+        record = reader.call(entry.value || Lines::Utf8.of(entry.text))
         record && Bounds.check(record)
       rescue NoMethodError, TypeError, KeyError, EncodingError, RangeError
-        Refusal.of(entry, "a field is not of the kind it should be")
+        Entry::Refusal.of(entry, "a field is not of the kind it should be")
       rescue SystemStackError
-        Refusal.of(entry, "it is nested too deep")
+        Entry::Refusal.of(entry, "it is nested too deep")
       rescue InputError, ArgumentError => e
-        Refusal.of(entry, e.message)
+        Entry::Refusal.of(entry, e.message)
       end
     end
   end

@@ -6,15 +6,15 @@ module Hobrin
   # question :: Question; blocks :: Array of Strategy::Block, one for each element ever searched
   # order :: keys of the blocks in the order in which the person thins out; the others follow as in the frame
   # limits :: Array of Narrowing::AppliedLimit in the person's order, the study filter among them
-  # included_ids :: ids of papers that the person let in by hand, whatever the steps say; aim :: Narrowing::Aim
-  # lines :: Array of Strategy::NamedLine, in the order in which they were made
+  # included_ids :: ids of papers that the person let in by hand, whatever the steps say; aim :: Narrowing::Target
+  # lines :: Array of Strategy::Lines::NamedLine, in the order in which they were made
   # must_find :: ids of the papers that the person knows and wants to see found
   # dismissed :: Array of the wordings of the what-ifs that the person does not want to see again
-  # decisions :: Array of Sifting::Decision; rounds :: Array of Sifting::Round, the first first
+  # decisions :: Array of Screening::Decision; rounds :: Array of Screening::CitationSearch::Round, the first first
   # weighing :: Appraisal::Weighing, with all papers, outcomes and findings
-  # elsewhere :: Array of Narrowing::Elsewhere, one for each other catalogue that was asked
+  # elsewhere :: Array of Narrowing::State::ExternalSearch, one for each other catalogue that was asked
   # peer_reviews :: Array of Narrowing::PeerReview of the search, the first first
-  # conclusion :: String; plan :: Brief::ChangePlan; acting :: Brief::Acting; next_term :: the id
+  # conclusion :: String; plan :: Brief::ActionPlan; acting :: Brief::Acting; next_term :: the id
   #   that the next term gets
   class Inquiry < Value
     attributes :question, :blocks, :order, :limits, :included_ids, :aim, :lines, :must_find, :dismissed,
@@ -24,10 +24,10 @@ module Hobrin
     LONGEST_CONCLUSION = 600
     private_constant :LONGEST_CONCLUSION
 
-    def initialize(question:, blocks: [], order: [], limits: [], included_ids: [], aim: Narrowing::Aim.new, lines: [],
+    def initialize(question:, blocks: [], order: [], limits: [], included_ids: [], aim: Narrowing::Target.new, lines: [],
                    must_find: [], dismissed: [], decisions: [], rounds: [],
                    weighing: Appraisal::Weighing.new, conclusion: "",
-                   plan: Brief::ChangePlan.new, acting: Brief::Acting.new, elsewhere: [], peer_reviews: [], next_term: 1)
+                   plan: Brief::ActionPlan.new, acting: Brief::Acting.new, elsewhere: [], peer_reviews: [], next_term: 1)
       if conclusion.size > LONGEST_CONCLUSION
         raise InputError,
               { conclusion: "Keep the conclusion to #{LONGEST_CONCLUSION} characters: one sentence." }
@@ -153,6 +153,36 @@ module Hobrin
     # The cascade of the inquiry as it stands.
     def cascade(evaluator)
       Narrowing::Cascade.of(blocks: ordered_blocks, limits:, included_ids:, evaluator:)
+    end
+
+    # What there is to say of an inquiry without opening it: for the board, and for the steps above each
+    # page.
+    #
+    # question :: Question; aim :: Narrowing::Target
+    # blocks :: Array of how many terms are in use, for each block that is searched; terms :: how many
+    #   there are in any block
+    # decided, kept, unsure :: how many papers; weighed :: how many papers were appraised
+    # decision, concluded :: whether the ward decided, and wrote a conclusion
+    # measured :: whether anything was measured; steps :: how many steps are planned; open_steps ::
+    #   Array of Brief::ActionPlan::Step that are not done
+    # look_again_on :: Date or nil; signed_line :: the line of the last signature, or nil
+    class Outline < Value
+      attributes :question, :aim, :blocks, :terms, :decided, :kept, :unsure, :weighed, :decision, :concluded,
+                 :measured, :steps, :open_steps, :look_again_on, :signed_line
+
+      def self.of(inquiry)
+        acting, verdicts = inquiry.acting, inquiry.decisions.map(&:verdict).tally
+        new(question: inquiry.question, aim: inquiry.aim, terms: inquiry.blocks.sum { |block| block.terms.size },
+            blocks: inquiry.searched_blocks.map { |block| block.in_use.size },
+            decided: inquiry.decisions.size, kept: verdicts.fetch(:keep, 0), unsure: verdicts.fetch(:unsure, 0),
+            weighed: inquiry.papers.count(&:weighed?), decision: !acting.decision.empty?,
+            concluded: !inquiry.conclusion.empty?, measured: acting.measures.any? { |measure| measure.points.any? },
+            steps: acting.steps.size, open_steps: acting.steps.reject(&:done),
+            look_again_on: inquiry.plan.look_again_on, signed_line: acting.signed.last&.line)
+      end
+
+      # How many terms are in use.
+      def in_use = blocks.sum
     end
   end
 end

@@ -71,7 +71,7 @@ module Hobrin
     # is dropped.
     def reworded(new_text)
       new_text = Question.tidy(new_text)
-      move = Reanchoring.new(text, new_text)
+      move = Marks::Reanchoring.new(text, new_text)
       kept = elements.map do |element|
         element.with(phrases: element.phrases.filter_map { |phrase| move.call(phrase) })
       end
@@ -115,7 +115,7 @@ module Hobrin
     # from :: where the phrase begins; edge :: :start or :end; by :: 1 to the right, -1 to the left
     def with_edge(key, from, edge, by)
       phrase = element(key)&.marked&.find { |one| one.from == from } or return self
-      moved = Edges.new(text).call(phrase, edge, by) or return self
+      moved = Marks::Edges.new(text).call(phrase, edge, by) or return self
 
       without = with_phrases(key) { |phrases| phrases - [phrase] }
       without.cleared(moved).with_phrases(key) { |phrases| [*phrases, moved] }
@@ -149,6 +149,61 @@ module Hobrin
       place = -1
       places << place while (place = text.index(wanted, place + 1))
       places.min_by { |from| (from - near).abs }
+    end
+
+    # One element of the frame as this question fills it.
+    #
+    # slot :: the place of the frame that it fills; after a change of frame perhaps one of the former frame
+    # use  :: :searched (it becomes a block), :limit (a limit says it better: age, sex) or
+    #         :reading (kept for reading the papers; they seldom say it)
+    class Element < Value
+      attributes :slot, :phrases, :use
+
+      USES = { searched: "searched", limit: "left to a limit", reading: "kept for reading" }.freeze
+
+      def self.blank(slot) = new(slot:, phrases: [], use: slot.use)
+
+      # Raises InputError for an unknown use.
+      def initialize(slot:, phrases:, use:)
+        raise InputError, { "use_#{slot.key}": "Choose how this element is used." } unless USES.key?(use)
+
+        @slot = slot
+        @phrases = phrases.sort_by { |phrase| phrase.from || Float::INFINITY }.freeze
+        @use = use
+        freeze
+      end
+
+      def key = slot.key
+      def letter = slot.letter
+      def searched? = use == :searched && !blank?
+      def blank? = phrases.empty?
+
+      # "sleep or delirium"; empty when nothing is marked.
+      def name = phrases.map(&:text).join(" or ")
+
+      def typed = phrases.reject(&:marked?)
+      def marked = phrases.select(&:marked?)
+    end
+
+    # Words that stand for an element: marked in the sentence, with the first character's place, or
+    # typed because the sentence lacks them, with no place.
+    class Phrase < Value
+      attributes :text, :from
+
+      def initialize(text:, from: nil)
+        raise ArgumentError, "a phrase needs text" if text.to_s.strip.empty?
+
+        @text = text.dup.freeze
+        @from = from
+        freeze
+      end
+
+      def marked? = !from.nil?
+
+      # The place one past the last character, or nil when it is not in the sentence.
+      def to = marked? ? from + text.size : nil
+
+      def overlaps?(other) = marked? && other.marked? && from < other.to && other.from < to
     end
   end
 end

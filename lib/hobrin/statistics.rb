@@ -12,5 +12,10 @@ module Hobrin
       half = sorted.size / 2
       sorted.size.odd? ? sorted[half] : (sorted[half - 1] + sorted[half]) / 2.0
     end
+
+    # An estimate with the two ends of its interval; an end may be infinite.
+    class Interval < Value
+      attributes :estimate, :low, :high
+    end
   end
 end

@@ -20,7 +20,7 @@ module Hobrin
       @by_label = @headings.to_h { |heading| [heading.label, heading] }.freeze
       @by_uri = @headings.to_h { |heading| [heading.uri, heading] }.tap { |all| all.delete(nil) }.freeze
       @children = children_of(@headings).freeze
-      @closure = Closure.new(@children).call
+      @closure = Integrity::Closure.new(@children).call
       # Made when they are first asked for: with many thousand names they take seconds, and most
       # pages need neither.
       @late = {}
@@ -140,6 +140,36 @@ module Hobrin
         heading.broader.each { |above| children.fetch(above) << heading.label }
       end
       children.transform_values(&:freeze)
+    end
+
+    # One subject heading.
+    #
+    # label :: the preferred name; also_called :: other names that lead here
+    # broader, related :: labels of other headings, any number; aspects :: the aspects allowed with it
+    # use_instead :: labels of the headings that took its place, none while it is in use itself
+    # added :: the year it came into the thesaurus, or nil; uri, notation :: as its source has them,
+    #   or nil
+    class Heading < Value
+      attributes :label, :also_called, :definition, :broader, :related, :aspects, :use_instead,
+                 :added, :uri, :notation
+
+      def initialize(label:, also_called: [], definition: "", broader: [], related: [], aspects: [],
+                     use_instead: [], added: nil, uri: nil, notation: nil)
+        raise ArgumentError, "a heading needs a label" if label.to_s.strip.empty?
+
+        @label = label.dup.freeze
+        @definition = definition.dup.freeze
+        @also_called, @broader, @related, @aspects, @use_instead =
+          [also_called, broader, related, aspects, use_instead].map do |names|
+            names.map { |name| name.dup.freeze }.freeze
+          end
+        @added = added
+        @uri = uri&.dup.freeze
+        @notation = notation&.dup.freeze
+        freeze
+      end
+
+      def names = [label, *also_called]
     end
   end
 end

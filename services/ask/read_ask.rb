@@ -11,7 +11,7 @@ module Hobrin
       #   key to Array of Remark
       # gaps      :: Array of Question::Gaps::Gap
       # mentioned :: Array of Narrowing::MentionedLimits::MentionedLimit not put on yet
-      # slips :: Array of Question::Slips::Slip; frame :: Question::FittingFrame::Suggestion or nil
+      # slips :: Array of Question::Slips::Slip; frame :: Question::Frame::Fitting::Suggestion or nil
       class Reading < Value
         attributes :proposals, :guess, :advice, :no_use, :gaps, :mentioned, :slips, :frame
       end
@@ -47,8 +47,8 @@ module Hobrin
 
       def frame(question, guess, found)
         time = found.find { |one| one.key == "T" && !question.element("T") }
-        Question::FittingFrame.call(question, kind: question.kind || guess&.kind&.key,
-                                              time: time&.phrase&.text)
+        Question::Frame::Fitting.call(question, kind: question.kind || guess&.kind&.key,
+                                                time: time&.phrase&.text)
       end
 
       def mentioned(inquiry)
@@ -63,7 +63,7 @@ module Hobrin
       def no_use(element)
         return unless element.searched?
 
-        element.phrases.flat_map { |phrase| Question::NoUse.call(phrase.text, @thesaurus) }
+        element.phrases.flat_map { |phrase| Question::SearchNames::NoUse.call(phrase.text, @thesaurus) }
       end
     end
   end

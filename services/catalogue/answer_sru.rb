@@ -93,7 +93,7 @@ module Hobrin
         tell(51, name) unless match && @lines
         Permit.new(@context).inquiry(:reads, match[1].to_i)
         saved = @context.inquiries.find(match[1].to_i)
-        Surroundings.new(@context, saved).trail.resolve(Strategy::Line.new(name: match[2]),
+        Surroundings.new(@context, saved).trail.resolve(Strategy::Lines::Line.new(name: match[2]),
                                                         saved.inquiry)
       end
 

@@ -11,10 +11,10 @@ module Hobrin
         clear
       end
 
-      # result :: Records::Record or Exchange::Refusal
+      # result :: Records::Record or Exchange::Entry::Refusal
       def take(place, result)
         @place = place
-        result.is_a?(Exchange::Refusal) ? @refusals << result : @records << result
+        result.is_a?(Exchange::Entry::Refusal) ? @refusals << result : @records << result
       end
 
       def empty? = @records.empty? && @refusals.empty?

@@ -85,18 +85,18 @@ module Hobrin
 
         sru = Outside::SruSource.new(@fetch, source.address, version: source.version)
         count = sru.count(query)
-        Narrowing::Elsewhere.new(source: source.name, address: source.address,
-                                 protocol: "SRU #{source.version}", query:, count:,
-                                 lines: counted(sru, lines), on: @context.today.iso8601,
-                                 import_id: nil)
+        Narrowing::State::ExternalSearch.new(source: source.name, address: source.address,
+                                             protocol: "SRU #{source.version}", query:, count:,
+                                             lines: counted(sru, lines), on: @context.today.iso8601,
+                                             import_id: nil)
       end
 
       def counted(sru, lines)
         ends = now + SECONDS
         lines[0...-1].map do |line|
           count = count(sru, line.there) unless line.there.empty? || now > ends
-          Narrowing::Elsewhere::Line.new(name: line.name, text: line.there, count:,
-                                         by_hand: line.by_hand?)
+          Narrowing::State::ExternalSearch::Line.new(name: line.name, text: line.there, count:,
+                                                     by_hand: line.by_hand?)
         end
       end
 

@@ -59,7 +59,7 @@ module Hobrin
         tree = InputError.at(:terms) do
           Strategy::Lines.new({}).resolve(Strategy::Cql.read(terms, @context.vocabulary))
         end
-        Strategy::OwnFilter.new(title:, tree:)
+        Strategy::Filters::OwnFilter.new(title:, tree:)
       end
     end
   end

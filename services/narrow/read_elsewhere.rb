@@ -5,7 +5,7 @@ module Hobrin
     # The search of an inquiry in other catalogues: how it would be asked there, and what came of
     # it.
     class ReadElsewhere
-      # What one catalogue gave: search :: Narrowing::Elsewhere; import :: Store::Imports::Import or
+      # What one catalogue gave: search :: Narrowing::State::ExternalSearch; import :: Store::Imports::Import or
       #   nil; found :: of its records, those that the search here finds; doubles :: of its records,
       #   those that another record is the same paper as; only :: those that no other is
       class Given < Value
@@ -31,9 +31,9 @@ module Hobrin
       # A Catalogue::Plan for a Store::Sources::Source, as it would be sent, or with other texts for
       #   some lines. texts :: Hash of number to String
       def plan(source, texts: {})
-        plan = Catalogue::Planning.new(cascade:, question: @opened.question,
-                                       ability: source.ability,
-                                       evaluator: @context.evaluator).call
+        plan = Catalogue::Plan::Planning.new(cascade:, question: @opened.question,
+                                             ability: source.ability,
+                                             evaluator: @context.evaluator).call
         texts.empty? ? plan : plan.edited(texts)
       end
 

@@ -4,7 +4,7 @@ module Hobrin
   module Services
     # The study filters that could be put on, each with what it would leave.
     class ReadFilters
-      # leaf :: Strategy::Filter or OwnFilter; published :: Strategy::PublishedFilter, nil for one's own
+      # leaf :: Strategy::Filters::Filter or OwnFilter; published :: Strategy::Filters::PublishedFilter, nil for one's own
       # preview :: Narrowing::Previews::Preview, nil while it is on; terms :: Array of Term
       class Row < Value
         attributes :leaf, :published, :preview, :terms
@@ -33,10 +33,10 @@ module Hobrin
       # left out.
       def own
         @context.own_filters.all.filter_map do |one|
-          leaf = Strategy::OwnFilter.new(title: one.title,
-                                         tree: Strategy::Cql.read(
-                                           one.terms, @context.vocabulary
-                                         ))
+          leaf = Strategy::Filters::OwnFilter.new(title: one.title,
+                                                  tree: Strategy::Cql.read(
+                                                    one.terms, @context.vocabulary
+                                                  ))
           row(leaf, leaf.terms)
         rescue InputError
           nil

@@ -35,11 +35,11 @@ module Hobrin
         end
       end
 
-      # Gives a Narrowing::PerYear.
-      def per_year = Narrowing::PerYear.of(cascade, evaluator)
+      # Gives a Narrowing::Previews::PerYear.
+      def per_year = Narrowing::Previews::PerYear.of(cascade, evaluator)
 
-      # Gives an Array of Narrowing::Silences::Silence, one for each limit with any.
-      def silences = Narrowing::Silences.of(cascade, evaluator)
+      # Gives an Array of Narrowing::Previews::Silences::Silence, one for each limit with any.
+      def silences = Narrowing::Previews::Silences.of(cascade, evaluator)
 
       # Papers that one step of the cascade took away. step :: Narrowing::Cascade::Step; order ::
       # :newest or :strongest Gives a TakenAway.

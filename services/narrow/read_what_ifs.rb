@@ -40,24 +40,24 @@ module Hobrin
       def known(all)
         @context.library.records_by_id(inquiry.must_find).map do |record|
           number = @context.library.number(record.id)
-          reasons = Narrowing::ExclusionReasons.of(@opened.cascade, number, @evaluator)
+          reasons = Narrowing::Cascade::ExclusionReasons.of(@opened.cascade, number, @evaluator)
           recoveries = all.select { |one| one.added.include?(number) }
           Known.new(record:, found: reasons.step.nil?, steps: reasons.all,
                     recovery: recoveries.min_by { |recovery| recovery.added.size })
         end
       end
 
-      # Gives a Narrowing::WayToAim::Way, or nil.
+      # Gives a Narrowing::WayToTarget::Way, or nil.
       def way
-        Narrowing::WayToAim.new(evaluator: @evaluator, aim: inquiry.aim, must_find:,
-                                moves:).call(inquiry.state)
+        Narrowing::WayToTarget.new(evaluator: @evaluator, aim: inquiry.aim, must_find:,
+                                   moves:).call(inquiry.state)
       end
 
       # The two changes that bring a must-find paper back when no single one does. record_id :: of
-      # the paper. Gives a Narrowing::RecoveryPair::Found, or nil.
+      # the paper. Gives a Narrowing::WayToTarget::RecoveryPair::Found, or nil.
       def pair(record_id)
         number = @context.library.number(record_id) or return
-        Narrowing::RecoveryPair.new(evaluator: @evaluator, moves:).call(inquiry.state, number)
+        Narrowing::WayToTarget::RecoveryPair.new(evaluator: @evaluator, moves:).call(inquiry.state, number)
       end
 
       private

@@ -74,7 +74,7 @@ module Hobrin
 
       def limit(inquiry, slot)
         found = inquiry.limits.find { |limit| limit.slot.to_s == slot }
-        found && Narrowing::Wording.of(found.leaf)
+        found && Narrowing::AppliedLimit::Wording.of(found.leaf)
       end
 
       def term(inquiry, id)

@@ -22,17 +22,17 @@ module Hobrin
       end
 
       # What speaks for a record and against: Array of [trait, share], the strongest first; see
-      # Sifting::Keeping.
+      # Screening::Prediction.
       def reasons(record)
         number = @context.library.number(record.id)
         keeping.reasons(@context.traits([number]).fetch(number))
       end
 
-      # Gives a Sifting::Stopping.
+      # Gives a Screening::StoppingEstimate.
       def stopping
         @stopping ||= begin
-          calibration = Sifting::Calibration.of(examples)
-          Sifting::Stopping.new(call.values.map { |likely| calibration.call(likely) })
+          calibration = Screening::Calibration.of(examples)
+          Screening::StoppingEstimate.new(call.values.map { |likely| calibration.call(likely) })
         end
       end
 
@@ -46,7 +46,7 @@ module Hobrin
 
       def traits = @traits ||= @context.traits(unread)
 
-      def keeping = @keeping ||= Sifting::Keeping.new(examples)
+      def keeping = @keeping ||= Screening::Prediction.new(examples)
 
       # Papers of which the person was unsure teach nothing.
       def examples

@@ -10,7 +10,7 @@ module Hobrin
         attributes :record, :standing, :likeness
       end
 
-      # in_set :: whether the paper is among those to read; decision :: Sifting::Decision or nil
+      # in_set :: whether the paper is among those to read; decision :: Screening::Decision or nil
       # kept_out :: the Strategy::Block or AppliedLimit that keeps it out, nil when none does
       class Standing < Value
         attributes :in_set, :decision, :kept_out

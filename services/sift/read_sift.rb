@@ -7,7 +7,7 @@ module Hobrin
     class ReadSift
       # records :: the first papers of the list, at most SiftList::MOST; total :: how many it has
       # all :: how many papers there are in whatever part; open :: the Record being read, or nil
-      # matched :: Retrieval::MatchedPlaces; refused :: what is wrong with the words to find, or nil
+      # matched :: Retrieval::Reasons::MatchedPlaces; refused :: what is wrong with the words to find, or nil
       class ReadingList < Value
         attributes :records, :total, :all, :open, :matched, :refused
 
@@ -28,8 +28,8 @@ module Hobrin
       THOUGHT_OF = 8
       private_constant :THOUGHT_OF
 
-      # opened :: OpenInquiry; view :: Sifting::ListView
-      def initialize(context, opened, view: Sifting::ListView::EVERYTHING)
+      # opened :: OpenInquiry; view :: Screening::ListView
+      def initialize(context, opened, view: Screening::ListView::EVERYTHING)
         @context = context
         @library = context.library
         @opened = opened
@@ -67,7 +67,7 @@ module Hobrin
       # Minutes for one paper at the pace of the last decisions, nil while there are too few. Pauses
       # do not count.
       def pace
-        Sifting::Pace.call(@context.inquiries.times_of(@opened.id, :paper_decided, last: Sifting::Pace::LAST))
+        Screening::StoppingEstimate::Pace.call(@context.inquiries.times_of(@opened.id, :paper_decided, last: Screening::StoppingEstimate::Pace::LAST))
       end
 
       # How many of all papers have their full text free.
@@ -76,7 +76,7 @@ module Hobrin
       # How many of all papers have which verdict: Hash of verdict, nil for those that are unread,
       # to a count.
       def tally
-        counts = Sifting::Decision::VERDICTS.to_h do |verdict|
+        counts = Screening::Decision::VERDICTS.to_h do |verdict|
           decided = @inquiry.decisions.select { |decision| decision.verdict == verdict }.map(&:record_id)
           [verdict, set.overlap(@library.set(decided))]
         end
@@ -120,7 +120,7 @@ module Hobrin
       end
 
       def matched
-        Retrieval::MatchedPlaces.new(@inquiry.searched_blocks.to_h { |block| [block.key, block.in_use.map(&:leaf)] })
+        Retrieval::Reasons::MatchedPlaces.new(@inquiry.searched_blocks.to_h { |block| [block.key, block.in_use.map(&:leaf)] })
       end
     end
   end

@@ -40,7 +40,7 @@ module Hobrin
       end
 
       # How many papers the next round goes from.
-      def next_from = Sifting::Threads.next_from(@inquiry)
+      def next_from = Screening::CitationSearch.next_from(@inquiry)
 
       # What the picture shows: the kept papers and those found, and the lines between them as pairs
       # of ids [citing, cited].
@@ -84,7 +84,7 @@ module Hobrin
 
       def read(round, number)
         neighbours = @library.citations.neighbours(round.from_ids)
-        by = Sifting::Threads.of(round.from_ids, neighbours, known: []).to_h { |tied| [tied.record_id, tied.by] }
+        by = Screening::CitationSearch.of(round.from_ids, neighbours, known: []).to_h { |tied| [tied.record_id, tied.by] }
         records = @library.records_by_id(round.found_ids.first(SHOWN))
         sources = @library.records_by_id(round.from_ids).to_h { |record| [record.id, record] }
         found = @around.near(records).map do |near|

@@ -7,7 +7,7 @@ module Hobrin
     # tell it.
     class ReadTwice < TwoPeople
       # readers :: the two People::Person; read :: how many papers each has read, in that order;
-      #   twice :: Sifting::Twice of what both have read; open :: Array of Sifting::Twice::Pair that
+      #   twice :: Screening::DualScreening of what both have read; open :: Array of Screening::DualScreening::Pair that
       #   are to be settled; settled :: how many differed and hold now; papers :: how many there are
       #   to read; outside :: how many were decided before they began; records :: Hash of id to Record, of those to settle
       class Overview < Value
@@ -52,7 +52,7 @@ module Hobrin
         ApplyEdit::Outcome.new(opened: as_read(ReadInquiry.new(@context).call(@id)), change:, line: nil)
       end
 
-      # Says what holds where the two differ. decision :: Sifting::Decision. Gives an
+      # Says what holds where the two differ. decision :: Screening::Decision. Gives an
       #   ApplyEdit::Outcome. Raises GoneError for a paper that is not there to settle.
       def settle(decision)
         found = overview.open.find { |one| one.record_id == decision.record_id } or raise GoneError, "paper"
@@ -64,7 +64,7 @@ module Hobrin
         inquiry = self.inquiry
         pairs, outside = both, outside(inquiry)
         open, decided = pairs.partition { |pair| inquiry.decision(pair.record_id).nil? }
-        Overview.new(readers:, read: counts, twice: Sifting::Twice.new(pairs:), open:,
+        Overview.new(readers:, read: counts, twice: Screening::DualScreening.new(pairs:), open:,
                      settled: decided.count { |one| !one.agree? },
                      papers: (inquiry.cascade(@context.evaluator).final - @context.library.set(outside)).size,
                      outside: outside.size,
@@ -98,7 +98,7 @@ module Hobrin
       end
 
       def both
-        kept.both(@id, pair).map { |first, second| Sifting::Twice::Pair.new(first:, second:) }
+        kept.both(@id, pair).map { |first, second| Screening::DualScreening::Pair.new(first:, second:) }
       end
 
       def write(before, after, outside)

@@ -15,7 +15,7 @@ module Hobrin
       # What is wrong with the words to find, nil for nothing. Known once the list was asked for.
       attr_reader :refused
 
-      # opened :: OpenInquiry; view :: Sifting::ListView
+      # opened :: OpenInquiry; view :: Screening::ListView
       def initialize(context, opened, view)
         @context = context
         @library = context.library
@@ -66,7 +66,7 @@ module Hobrin
       # How close papers are to the search's own words; see Store::Closeness.
       def closeness(papers)
         leaves = @inquiry.searched_blocks.flat_map { |block| block.in_use.map(&:leaf) }
-        @library.closeness(papers, leaves.flat_map { |leaf| Sifting::SearchWords.of(leaf) })
+        @library.closeness(papers, leaves.flat_map { |leaf| Screening::Likeness::SearchWords.of(leaf) })
       end
 
       private
@@ -86,7 +86,7 @@ module Hobrin
         case @view.part
         when :all then nil
         when :free then free
-        when :unread then set - decided(Sifting::Decision::VERDICTS)
+        when :unread then set - decided(Screening::Decision::VERDICTS)
         else decided([@view.part])
         end
       end

@@ -8,7 +8,7 @@ module Hobrin
         @context = context
       end
 
-      # opened :: OpenInquiry; lines :: Array of Brief::SearchLine; cql :: the whole search
+      # opened :: OpenInquiry; lines :: Array of Brief::SearchLines::Line; cql :: the whole search
       # Gives an Array of Brief::SearchReport::Item.
       def call(opened, lines, cql)
         facts = { **asked(opened), **found(opened), **dated(opened.id), **elsewhere(opened) }
@@ -29,7 +29,7 @@ module Hobrin
         filter = on.find { |limit| limit.name == :filter }&.leaf
         { limits: on.reject { |limit| limit.name == :filter }, included: inquiry.included_ids.size - inquiry.threaded_ids.size,
           peer_reviews: inquiry.peer_reviews, rounds: inquiry.rounds, threaded: inquiry.threaded_ids.size,
-          filter: filter.is_a?(Strategy::Filter) ? @context.filters.fetch(filter) : filter,
+          filter: filter.is_a?(Strategy::Filters::Filter) ? @context.filters.fetch(filter) : filter,
           findings: ReadNarrow.new(@context, opened).findings.size }
       end
 

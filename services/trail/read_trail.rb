@@ -6,7 +6,7 @@ module Hobrin
     class ReadTrail
       # name :: number of the line, or the name that it was given; says :: the change, or what it is made of
       # line :: Trail::Line, nil for a named one; papers :: RecordSet that its search finds now
-      # lines :: Array of Brief::SearchLine, counted now; cql :: the whole search as CQL text
+      # lines :: Array of Brief::SearchLines::Line, counted now; cql :: the whole search as CQL text
       # records :: the newest of its papers, for a named line, which no step shows
       class Point < Value
         attributes :name, :says, :line, :papers, :lines, :cql, :records
@@ -15,7 +15,7 @@ module Hobrin
         def moved? = !line.nil? && papers.size != line.count_after
       end
 
-      # line :: Strategy::NamedLine; size :: papers that it finds now
+      # line :: Strategy::Lines::NamedLine; size :: papers that it finds now
       class Named < Value
         attributes :line, :size
       end

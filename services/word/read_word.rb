@@ -15,7 +15,7 @@ module Hobrin
         attributes :block, :element, :figures, :suggestions, :narrower, :wild
       end
 
-      # blocks :: Array of Strategy::Block; sets :: Retrieval::Overlap; circles ::
+      # blocks :: Array of Strategy::Block; sets :: Retrieval::BlockFigures::Overlap; circles ::
       #   Statistics::Circles or nil
       class Overlap < Value
         attributes :blocks, :sets, :circles
@@ -40,7 +40,7 @@ module Hobrin
       # Gives an Overlap.
       def overlap(inquiry)
         blocks = inquiry.searched_blocks.select { |block| block.tree && block.operator != :out }
-        sets = Retrieval::Overlap.of(blocks.map { |block| @evaluator.call(block.tree) })
+        sets = Retrieval::BlockFigures::Overlap.of(blocks.map { |block| @evaluator.call(block.tree) })
         Overlap.new(blocks:, sets:, circles: Statistics::Circles.of(sets.regions))
       end
 
@@ -68,7 +68,7 @@ module Hobrin
       def suggestions(element, block)
         return [] if block.terms.size >= ENOUGH
 
-        offers = Retrieval::FirstNames.new(block, @evaluator, dictionary: @context.dictionary).call(element.phrases.map(&:text))
+        offers = Retrieval::FirstTerms.new(block, @evaluator, dictionary: @context.dictionary).call(element.phrases.map(&:text))
         block.terms.empty? ? offers : offers.select { |offer| offer.finds? && !offer.held }
       end
 

@@ -80,7 +80,7 @@ RSpec.shared_examples "what is kept of inquiries and people" do
     expect(standings.some([id, id + 9]).keys).to eq([id])
     readings.let_read(id, [7, 8])
     keep, drop = [[:keep, nil], [:drop, "No study"]].map do |verdict, reason|
-      Hobrin::Sifting::Decision.new(record_id: "p", verdict:, reason:, note: "ü")
+      Hobrin::Screening::Decision.new(record_id: "p", verdict:, reason:, note: "ü")
     end
     expect([readings.put(id, 7, keep, at: at(1)),
             readings.put(id, 7, drop, at: at(2))]).to eq([true, true])

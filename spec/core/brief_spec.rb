@@ -2,7 +2,7 @@
 
 RSpec.describe Hobrin::Brief do
   def decision(id, verdict, reason = nil)
-    Hobrin::Sifting::Decision.new(record_id: id, verdict:, reason:)
+    Hobrin::Screening::Decision.new(record_id: id, verdict:, reason:)
   end
 
   it "accounts for every paper on its way, and for kept ones that the search lost" do
@@ -14,10 +14,10 @@ RSpec.describe Hobrin::Brief do
     expect(flow.to_h).to eq(joined: 9, limited: 5, by_hand: 1, doubles: 2, threaded: 0, found: 5,
                             dropped: { "A double" => 1, "Other people" => 1 }, unsure: 1, unread: 1,
                             kept: 1, kept_outside: 1, origins:, settled: 2)
-    expect(described_class::FlowBoxes.new(flow).steps.first.main.lines)
+    expect(described_class::Flow::Boxes.new(flow).steps.first.main.lines)
       .to eq(["found by the search", "4 a colleague's long lis…", "2 b", "1 c", "1 d", "1 from others",
               "2 the same paper once more"])
-    expect(described_class::FlowBoxes.new(flow).steps[-3].main.lines)
+    expect(described_class::Flow::Boxes.new(flow).steps[-3].main.lines)
       .to eq(["to read", "2 settled between two readers"])
     expect(flow.dropped_total + flow.unsure + flow.unread + flow.kept).to eq(flow.found)
   end

@@ -58,7 +58,7 @@ RSpec.describe Hobrin::Check, :sample, :slow do
     other_way: ->(good) { with_only(good, "I", words("earplug"), heading("Ear Protective Devices", main: true)) },
     language: ->(good) { good.with_limit(limit(:language, "eng")).with_limit(limit(:species, "humans")) },
     full_text: ->(good) { good.with_limit(limit(:flag, "free full text")) },
-    both: ->(good) { good.with_limit(Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")) },
+    both: ->(good) { good.with_limit(Hobrin::Strategy::Filters::Filter.new(kind: "treatment", width: "balanced")) },
     silent: ->(good) { good.with(limits: []).with_limit(limit(:sex, "female", "male")) },
     contrary: ->(good) { good.with(limits: []).with_limit(limit(:age, "newborn")) }
   }

@@ -26,8 +26,8 @@ RSpec.describe Hobrin::Edits do
     end.with_decision(decision("one", :keep)).with(weighing:, acting:, conclusion: "Perhaps.", elsewhere: [elsewhere])
   end
   let(:elsewhere) do
-    Hobrin::Narrowing::Elsewhere.new(source: "Ward catalogue", address: "http://h/sru", protocol: "SRU 1.2", lines: [],
-                                     query: "noise", count: 4, on: "2026-11-20", import_id: nil)
+    Hobrin::Narrowing::State::ExternalSearch.new(source: "Ward catalogue", address: "http://h/sru", protocol: "SRU 1.2", lines: [],
+                                                 query: "noise", count: 4, on: "2026-11-20", import_id: nil)
   end
   let(:acting) { Hobrin::Brief::Acting.new(measures: [Hobrin::Brief::Measure.new(id: 1, name: "Falls")]) }
   let(:weighing) do
@@ -53,7 +53,7 @@ RSpec.describe Hobrin::Edits do
   def finding(kind) = Hobrin::Check.new(inquiry, evaluator).call.find { |one| one.kind == kind }
 
   def decision(record_id, verdict, reason = nil)
-    Hobrin::Sifting::Decision.new(record_id:, verdict:, reason:)
+    Hobrin::Screening::Decision.new(record_id:, verdict:, reason:)
   end
 
   # For each edit: how it is made, what it says in the trail, and what it left.
@@ -166,7 +166,7 @@ RSpec.describe Hobrin::Edits do
       "Switched all limits off", ->(now) { now.limits.none?(&:on) }
     ],
     "Limits::SetTarget" => [
-      ->(e) { e::SetTarget.new(aim: Hobrin::Narrowing::Aim.new(from: 1, to: 2)) },
+      ->(e) { e::SetTarget.new(aim: Hobrin::Narrowing::Target.new(from: 1, to: 2)) },
       "Aim 1 to 2 papers", ->(now) { now.aim.to == 2 }
     ],
     "WhatIfs::Apply" => [
@@ -299,7 +299,7 @@ RSpec.describe Hobrin::Edits do
     ],
     "Practice::Decide" => [
       lambda { |e|
-        benefit = Hobrin::Brief::Consideration.new(mark: 1, line: "Fewer")
+        benefit = Hobrin::Brief::Acting::Consideration.new(mark: 1, line: "Fewer")
         e::Decide.new(considerations: { benefit: }, decision: "trial")
       },
       "Decided: Try it on one ward first", ->(now) { now.acting.consideration(:benefit).mark == 1 }
@@ -318,8 +318,8 @@ RSpec.describe Hobrin::Edits do
     ],
     "Practice::PlanSteps" => [
       lambda { |e|
-        e::PlanSteps.new(needs: { stops: "Lights" }, steps: [Hobrin::Brief::Step.new(what: "Ask", done: true)],
-                         cycles: [Hobrin::Brief::Cycle.new(plan: "One night")])
+        e::PlanSteps.new(needs: { stops: "Lights" }, steps: [Hobrin::Brief::ActionPlan::Step.new(what: "Ask", done: true)],
+                         cycles: [Hobrin::Brief::ActionPlan::PdsaCycle.new(plan: "One night")])
       },
       "Planned 1 steps, 1 done, and 1 small cycles", ->(now) { now.plan.stops == "Lights" && now.acting.cycles.one? }
     ],
@@ -339,7 +339,7 @@ RSpec.describe Hobrin::Edits do
       "Undid: Moved a to P", ->(now) { now.blocks.empty? }
     ],
     "Trail::NameLine" => [
-      ->(e) { e::NameLine.new(name: "Broad", tree: s::Line.new(name: "1")) },
+      ->(e) { e::NameLine.new(name: "Broad", tree: s::Lines::Line.new(name: "1")) },
       "Named line “broad”: 1", ->(now) { now.lines.map(&:name) == ["broad"] }
     ],
     "Trail::RecordForgetting" => [

@@ -75,7 +75,7 @@ RSpec.describe Hobrin::Exchange do
     thesaurus = Hobrin::Thesaurus.new([a_heading("Sleep", aspects: ["nursing"])])
     %i[ris bibtex].each do |format|
       back = read(write(format, [record])).first.first
-      headings, keywords = described_class::Keyword.sorted(back.keywords, thesaurus)
+      headings, keywords = described_class::Indexing::Keyword.sorted(back.keywords, thesaurus)
       expect([format, common(back), headings,
               keywords]).to eq([format, common(record), record.headings, record.keywords])
       expect([back.published, back.language,
@@ -163,7 +163,7 @@ RSpec.describe Hobrin::Exchange do
   end
 
   it "finds records of one paper by DOI, or else by the words of the title and the first author" do
-    keys = Hobrin::Records::DuplicateKey
+    keys = Hobrin::Records::SamePaper::DuplicateKey
     doi, key = keys.doi(record), keys.key(record)
     expect(keys.doi(record.with(doi: "https://doi.org/10.5555/X"))).to eq(doi)
     expect(keys.doi(record.with(doi: "10.5555/other"))).not_to eq(doi)

@@ -9,7 +9,7 @@ RSpec.describe Hobrin::Inquiry::Stage do
   def outline(inquiry) = Hobrin::Inquiry::Outline.of(inquiry)
 
   def decided(verdict)
-    Hobrin::Sifting::Decision.new(record_id: verdict.to_s, verdict:, reason: verdict == :drop ? "No study" : nil)
+    Hobrin::Screening::Decision.new(record_id: verdict.to_s, verdict:, reason: verdict == :drop ? "No study" : nil)
   end
 
   def measured(*points) = brief_measure(points.map { |day| Hobrin::Brief::Measure::Point.new(day:, events: 1, of: 10) })
@@ -20,8 +20,8 @@ RSpec.describe Hobrin::Inquiry::Stage do
     weighing = reading.with_decision(decided(:keep))
     changing = weighing.with(acting: brief::Acting.new(decision: "trial"))
     measuring = changing.with(acting: changing.acting.with(measures: [measured(today)]))
-    due = measuring.with(plan: brief::ChangePlan.new(look_again: "On 23 Nov 2026, at handover"))
-    not_yet = measuring.with(plan: brief::ChangePlan.new(look_again: "24.11.2026"))
+    due = measuring.with(plan: brief::ActionPlan.new(look_again: "On 23 Nov 2026, at handover"))
+    not_yet = measuring.with(plan: brief::ActionPlan.new(look_again: "24.11.2026"))
     { asked:, searching:, reading:, weighing:, changing:, measuring:, due: }.each do |key, inquiry|
       expect(described_class.new(outline(inquiry), today:).key).to eq(key)
     end
@@ -33,7 +33,7 @@ RSpec.describe Hobrin::Inquiry::Stage do
   it "tells what waits and for whom, what is late first" do
     steps = [[today + 3, "Link nurse", "Order a box", false], [today - 1, "Night desk", "Ask", false],
              [nil, "", "Tell", true]]
-    acting = brief::Acting.new(steps: steps.map { |on, who, what, done| brief::Step.new(on:, who:, what:, done:) })
+    acting = brief::Acting.new(steps: steps.map { |on, who, what, done| brief::ActionPlan::Step.new(on:, who:, what:, done:) })
     inquiry = searching.with_decision(decided(:unsure)).with(acting:, conclusion: "May help.")
     waiting = described_class.new(outline(inquiry), today:, since_signed: 2).waiting
     expect(waiting.map { |one| [one.who, one.what, one.late] })
@@ -46,10 +46,10 @@ RSpec.describe Hobrin::Inquiry::Stage do
 
   it "finds the day for looking again as people write it, and none where it is none" do
     ["2027-02-01", "1 Feb 2027", "Monday, 1 February 2027", "01.02.2027"].each do |text|
-      expect(brief::ChangePlan.new(look_again: text).look_again_on).to eq(Date.new(2027, 2, 1))
+      expect(brief::ActionPlan.new(look_again: text).look_again_on).to eq(Date.new(2027, 2, 1))
     end
     ["2027-02-30", "31.02.2027", "12 Foo 2027", "in spring", ""].each do |text|
-      expect([text, brief::ChangePlan.new(look_again: text).look_again_on]).to eq([text, nil])
+      expect([text, brief::ActionPlan.new(look_again: text).look_again_on]).to eq([text, nil])
     end
   end
 end

@@ -69,7 +69,7 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
       others = one.with(limits: one.limits.reject { |limit| limit.name == :dates }, included_ids: [])
       found = others.tree ? plain.call(others.tree).map { |number| records[number - 1] } : []
       found |= records.select { |record| one.included_ids.include?(record.id) }
-      years = Hobrin::Narrowing::PerYear.of(one.cascade(evaluator), evaluator)
+      years = Hobrin::Narrowing::Previews::PerYear.of(one.cascade(evaluator), evaluator)
       expect(years.counts.reject { |_, papers| papers.zero? })
         .to eq(found.filter_map(&:year).tally.sort.to_h)
       expect(years.counts.keys)
@@ -86,7 +86,7 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
     newborn = Hobrin::Strategy::Limit.new(name: :age, values: ["newborn"])
     limits = [newborn, Hobrin::Strategy::Dates.years(from_year: 2018)]
     sleep = Hobrin::Strategy::Block.new(key: "P",
-                                        terms: [Hobrin::Strategy::Term.new(
+                                        terms: [Hobrin::Strategy::Block::Term.new(
                                           id: 1, leaf: words("sleep*")
                                         )])
     state = limits.reduce(Hobrin::Narrowing::State.new(blocks: [sleep])) { |now, leaf| now.with_limit(leaf.slot, leaf) }
@@ -95,7 +95,7 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
         plain.match?(records[number - 1], leaf)
       end
     end
-    found = Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves:).call(state, lost)
+    found = Hobrin::Narrowing::WayToTarget::RecoveryPair.new(evaluator:, moves:).call(state, lost)
     every = moves[state].call.flat_map do |first|
       moves[first.state].call.map do |second|
         second.state.tree
@@ -106,13 +106,13 @@ RSpec.describe Hobrin::Narrowing, :small_sample, :slow do
     expect([found.moves.size, found.size]).to eq([2, every.map(&:size).min])
     expect(moves[state].call.none? { |one| plain.call(one.state.tree).include?(lost) }).to be(true)
     other = (1..records.size).find { |number| !plain.match?(records[number - 1], words("sleep*")) }
-    expect(Hobrin::Narrowing::RecoveryPair.new(evaluator:, moves: ->(_) { [].method(:itself) }).call(state, other))
+    expect(Hobrin::Narrowing::WayToTarget::RecoveryPair.new(evaluator:, moves: ->(_) { [].method(:itself) }).call(state, other))
       .to be_nil
   end
 
   it "sees of some records what the whole finds of them" do
     half = a_set(*(1..(records.size / 2)))
-    as_of = Hobrin::Retrieval::AsOf.new(evaluator, half)
+    as_of = Hobrin::Retrieval::Evaluator::AsOf.new(evaluator, half)
     40.times do
       one = inquiry
       found = one.tree ? plain.call(one.tree) : []

@@ -65,7 +65,7 @@ RSpec.describe "Retrieval over the sample library", :small_sample, :slow do
   end
 
   it "keeps no more answers than its memory allows, and gives the same ones again" do
-    cache = Hobrin::Retrieval::LeafCache.new(most_bytes: 40_000)
+    cache = Hobrin::Retrieval::Evaluator::LeafCache.new(most_bytes: 40_000)
     bounded = Hobrin::Retrieval::Evaluator.new(index:, thesaurus: context.library.thesaurus, cache:)
     trees = Array.new(60) { strategies.tree }
     2.times { trees.each { |tree| expect(bounded.call(tree)).to eq(evaluator.call(tree)) } }
@@ -90,11 +90,11 @@ RSpec.describe "Retrieval over the sample library", :small_sample, :slow do
   end
 
   it "shows in a text exactly the words that brought it here" do
-    matched = Hobrin::Retrieval::MatchedPlaces.new("I" => [words("ear plug*")])
+    matched = Hobrin::Retrieval::Reasons::MatchedPlaces.new("I" => [words("ear plug*")])
     expect(matched.call("Ear-plugs, éar plug and ear. Plugs",
                         :title)).to eq([[0, 9, "I"], [11, 19, "I"], [24, 34, "I"]])
-    in_abstract = Hobrin::Retrieval::MatchedPlaces.new("I" => [words("ear plug*",
-                                                                     fields: [:abstract])])
+    in_abstract = Hobrin::Retrieval::Reasons::MatchedPlaces.new("I" => [words("ear plug*",
+                                                                              fields: [:abstract])])
     expect(in_abstract.call("ear plug", :title)).to eq([])
   end
 end

@@ -60,21 +60,21 @@ RSpec.describe Hobrin::Strategy do
     end
     { "1 or 2 not 1" => [4], "1 or (2 not 1)" => [1, 2, 3, 4], "Broad not 1 and 2" => [4], "1 and 2 or 1" => [2, 3, 1],
       'cql.resultSetId = "broad" not (1 or 2)' => [5, 6, 7, 8, 9], "2" => [2, 3, 4] }.each do |notation, expected|
-      tree = described_class::LineNotation.read(notation)
+      tree = described_class::Lines::LineNotation.read(notation)
       expect([notation,
               value[described_class::Lines.new(leaves).resolve(tree)].sort]).to eq([notation,
                                                                                     expected.sort])
-      line = described_class::NamedLine.new(name: "New-One", tree:)
-      expect(described_class::LineNotation.read(line.rule)).to eq(tree)
+      line = described_class::Lines::NamedLine.new(name: "New-One", tree:)
+      expect(described_class::Lines::LineNotation.read(line.rule)).to eq(tree)
     end
     ["1 prox 2", "dc.title = sleep", "1 and", "", "(1"].each do |wrong|
-      expect { described_class::LineNotation.read(wrong) }.to raise_error(Hobrin::InputError,
-                                                                          /Write lines like this/)
+      expect { described_class::Lines::LineNotation.read(wrong) }.to raise_error(Hobrin::InputError,
+                                                                                 /Write lines like this/)
     end
     ["12", "two words", "and", "", "x" * 31].each do |name|
       expect do
-        described_class::NamedLine.new(name:,
-                                       tree: words("a"))
+        described_class::Lines::NamedLine.new(name:,
+                                              tree: words("a"))
       end.to raise_error(Hobrin::InputError, /one word/)
     end
   end

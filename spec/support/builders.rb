@@ -12,10 +12,10 @@ module Builders
 
   # A study filter for treatment.
   def a_filter(width, tree, **facts)
-    filter = Hobrin::Strategy::Filter.new(kind: "treatment", width:)
+    filter = Hobrin::Strategy::Filters::Filter.new(kind: "treatment", width:)
     nothing = { sensitivity: nil, specificity: nil, source: "", searched: "", here: "",
                 changed: "", note: "" }
-    Hobrin::Strategy::PublishedFilter.new(filter:, tree:, **nothing, **facts)
+    Hobrin::Strategy::Filters::PublishedFilter.new(filter:, tree:, **nothing, **facts)
   end
 
   def a_set(*numbers) = Hobrin::Records::RecordSet.of(numbers)

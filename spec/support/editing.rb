@@ -25,7 +25,7 @@ module Editing
   end
 
   def decide(record_id, verdict, id: 1, **rest)
-    edit(Hobrin::Edits::Screen::Decide.new(decision: Hobrin::Sifting::Decision.new(record_id:, verdict:, **rest)),
+    edit(Hobrin::Edits::Screen::Decide.new(decision: Hobrin::Screening::Decision.new(record_id:, verdict:, **rest)),
          id:)
   end
 

@@ -21,17 +21,17 @@ module LikenessMaterial
 
     def likeness
       counts = texts.flat_map { |text| text.split.uniq }.tally
-      Hobrin::Sifting::Likeness.new(size: PAPERS, counts:)
+      Hobrin::Screening::Likeness.new(size: PAPERS, counts:)
     end
 
     # Every other paper with a trial's label is kept.
     def examples
-      records.first(DECIDED).map { |record| [Hobrin::Sifting::Traits.of(record, likeness), record.types.include?("randomized controlled trial")] }
+      records.first(DECIDED).map { |record| [Hobrin::Screening::Likeness::Traits.of(record, likeness), record.types.include?("randomized controlled trial")] }
     end
 
     def to_h
       named = examples.map { |traits, keep| [traits.transform_keys(&:to_s), keep] }
-      { texts:, pairs:, examples: named, penalty: Hobrin::Sifting::Keeping::PENALTY }
+      { texts:, pairs:, examples: named, penalty: Hobrin::Screening::Prediction::PENALTY }
     end
   end
 end

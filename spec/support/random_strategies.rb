@@ -98,7 +98,7 @@ class RandomStrategies
 
   def block(key)
     terms = Array.new(@random.rand(1..6)) do |id|
-      S::Term.new(id:, leaf: coin ? words : heading, crossed_out: (@random.rand < 0.2 ? "" : nil))
+      S::Block::Term.new(id:, leaf: coin ? words : heading, crossed_out: (@random.rand < 0.2 ? "" : nil))
     end
     S::Block.new(key:, terms:)
   end

@@ -18,7 +18,7 @@ def signs(before, after)
     Hobrin::Brief::Measure::Point.new(day: Date.new(2026, 1, 5) + (7 * week), events:, of:)
   end
   started = points[before.size].day
-  reading = Hobrin::Brief::Reading.new(Hobrin::Brief::Measure.new(id: 1, name: "A share", started:, points:))
+  reading = Hobrin::Brief::Measure::Reading.new(Hobrin::Brief::Measure.new(id: 1, name: "A share", started:, points:))
   run = reading.run
   found = run&.call
   outside = (reading.control&.outside || []).any? { |place| place >= before.size }

@@ -76,7 +76,7 @@ RSpec.describe "Act over the web", :sample, :client do
     flows = (1..5).map { |id| Hobrin::Services::ReadBrief.new(context).call(opened(id)).flow }
     flows += Array.new(50) { made_up_flow(random) }
     flows.each do |flow|
-      steps = Hobrin::Brief::FlowBoxes.new(flow).steps
+      steps = Hobrin::Brief::Flow::Boxes.new(flow).steps
       steps.each_cons(2) do |one, two|
         lets_in = one.aside.lines.first == "added manually"
         expect(two.main.count).to eq(one.main.count + (lets_in ? one.aside.count : -one.aside.count))
@@ -99,7 +99,7 @@ RSpec.describe "Act over the web", :sample, :client do
     decisions = found.sample(random.rand(0..found.size), random:).map do |record_id|
       verdict = %i[keep drop unsure].sample(random:)
       reason = verdict == :drop ? ["Other people", "No study"].sample(random:) : nil
-      Hobrin::Sifting::Decision.new(record_id:, verdict:, reason:, note: "")
+      Hobrin::Screening::Decision.new(record_id:, verdict:, reason:, note: "")
     end
     left = [found.size - threaded.size - by_hand, 0].max
     Hobrin::Brief::Flow.of(joined: left + random.rand(0..500), found_ids: found, decisions:, left:,

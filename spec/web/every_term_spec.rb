@@ -11,7 +11,7 @@ RSpec.describe "A search with every kind of term", :sample, :client do
 
   it "is shown on every step and panel, taken away or not" do
     terms = leaves.map.with_index(1) do |leaf, id|
-      Hobrin::Strategy::Term.new(id:, leaf:, crossed_out: nil, excluded: id.even?)
+      Hobrin::Strategy::Block::Term.new(id:, leaf:, crossed_out: nil, excluded: id.even?)
     end
     changed = inquiry.with_block(inquiry.block("I").with(terms:)).with(next_term: 9)
     line = { who: "a test", kind: :terms_added, facts: { block: "I", leaves: }, brings_back: nil,

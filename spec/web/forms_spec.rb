@@ -10,7 +10,7 @@ RSpec.describe Hobrin::Web::Forms do
   end
 
   decide = lambda do |**rest|
-    edits::Screen::Decide.new(decision: Hobrin::Sifting::Decision.new(record_id: "one", verdict: :drop, **rest))
+    edits::Screen::Decide.new(decision: Hobrin::Screening::Decision.new(record_id: "one", verdict: :drop, **rest))
   end
   cases = [
     ["Word::TermForm", { term: "4", do: "cross_out", reason: "wide" },
@@ -36,7 +36,7 @@ RSpec.describe Hobrin::Web::Forms do
     ["Narrow::LimitForm", { all: "off" }, edits::Limits::SwitchAllOff.new],
     ["Narrow::WhatIfForm", { try: %w[a b c d] }, edits::WhatIfs::Apply.new(names: %w[a b c])],
     ["Narrow::AimForm", { usual: "At the bedside", aim_from: "x" },
-     edits::Limits::SetTarget.new(aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40))],
+     edits::Limits::SetTarget.new(aim: Hobrin::Narrowing::Target.new(from: 20, to: 40))],
     ["Sift::DecisionForm", { paper: "one", reason: "No study", note: "n" },
      decide.call(reason: "No study", note: "n")],
     ["Sift::DecisionForm", { paper: "one", verdict: "none" }, edits::Screen::WithdrawDecision.new(record_id: "one")],

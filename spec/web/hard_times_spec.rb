@@ -37,7 +37,7 @@ RSpec.describe "The application in hard times", :sample, :client do
     names = Array.new(198) { |place| words("sleep#{place}") }
     leaves = [Hobrin::Strategy::Heading.new(label: "Delirium"), words("randomised"), *names]
     terms = leaves.map.with_index(1) do |leaf, id|
-      Hobrin::Strategy::Term.new(id:, leaf:, crossed_out: nil)
+      Hobrin::Strategy::Block::Term.new(id:, leaf:, crossed_out: nil)
     end
     full = inquiry.with_block(inquiry.block("O").with(terms:)).with(next_term: 201)
     line = { who: "t", kind: :terms_added, facts: { block: "O", leaves: [] }, brings_back: nil,

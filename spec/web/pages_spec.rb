@@ -16,7 +16,7 @@ RSpec.describe Hobrin::Web::Pages, :sample do
   end
 
   it "tells an effect with its direction, its ½ and its extremes in words" do
-    words = ->(*counts) { Hobrin::Brief::EffectWords.new(Hobrin::Appraisal::Effect.of(a_table(*counts))) }
+    words = ->(*counts) { Hobrin::Brief::Words::OfEffect.new(Hobrin::Appraisal::Effect.of(a_table(*counts))) }
     fewer, more = words[0, 10, 5, 10], words[5, 10, 0, 10]
     expect([fewer.needed, more.needed]).to eq(%w[2.0 2.0])
     expect([fewer.needed_words, more.needed_words])

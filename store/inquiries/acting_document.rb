@@ -16,11 +16,11 @@ module Hobrin
         # data :: Hash with Symbols for keys. Gives a Brief::Acting.
         def load(data)
           Brief::Acting.new(
-            considerations: data[:considerations].transform_values { |one| Brief::Consideration.new(**one) },
+            considerations: data[:considerations].transform_values { |one| Brief::Acting::Consideration.new(**one) },
             decision: data[:decision], measures: data[:measures].map { |one| measure(one) },
             signed: data[:signed].map { |one| Brief::Acting::Signature.new(**one, on: Date.iso8601(one[:on])) },
-            steps: data[:steps].map { |one| Brief::Step.new(**one, on: one[:on] && Date.iso8601(one[:on])) },
-            cycles: data[:cycles].map { |one| Brief::Cycle.new(**one) }
+            steps: data[:steps].map { |one| Brief::ActionPlan::Step.new(**one, on: one[:on] && Date.iso8601(one[:on])) },
+            cycles: data[:cycles].map { |one| Brief::ActionPlan::PdsaCycle.new(**one) }
           )
         end
 

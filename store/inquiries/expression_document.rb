@@ -19,9 +19,9 @@ module Hobrin
         "identifier" => [Strategy::Identifier, { value: :value }],
         "limit" => [Strategy::Limit, { name: :name, values: :values }],
         "dates" => [Strategy::Dates, { name: :name, from: :from, to: :to }],
-        "filter" => [Strategy::Filter, { kind: :kind, width: :width }],
-        "own_filter" => [Strategy::OwnFilter, { title: :title, tree: :tree }],
-        "line" => [Strategy::Line, { name: :name }],
+        "filter" => [Strategy::Filters::Filter, { kind: :kind, width: :width }],
+        "own_filter" => [Strategy::Filters::OwnFilter, { title: :title, tree: :tree }],
+        "line" => [Strategy::Lines::Line, { name: :name }],
         "everything" => [Strategy::Everything, {}]
       }.freeze
       TAGS = LEAVES.to_h { |tag, (kind, _)| [kind, tag] }.freeze

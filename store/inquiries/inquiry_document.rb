@@ -12,7 +12,7 @@ module Hobrin
         def load(text)
           data = Upgrades.call(JSON.parse(text, symbolize_names: true))
           Inquiry.new(question: QuestionDocument.load(data[:question]), **search(data), **reading(data),
-                      conclusion: data[:conclusion], plan: Brief::ChangePlan.new(**data[:plan]),
+                      conclusion: data[:conclusion], plan: Brief::ActionPlan.new(**data[:plan]),
                       acting: ActingDocument.load(data[:acting]),
                       elsewhere: data[:elsewhere].map { |one| elsewhere(one) },
                       peer_reviews: data[:peer_reviews].map { |one| Narrowing::PeerReview.new(**one, on: Date.iso8601(one[:on])) })
@@ -49,7 +49,9 @@ module Hobrin
         def elsewhere_data(all) = all.map { |one| { **one.to_h, lines: one.lines.map(&:to_h) } }
 
         def elsewhere(data)
-          Narrowing::Elsewhere.new(**data, lines: data[:lines].map { |line| Narrowing::Elsewhere::Line.new(**line) })
+          Narrowing::State::ExternalSearch.new(**data, lines: data[:lines].map do |line|
+            Narrowing::State::ExternalSearch::Line.new(**line)
+          end)
         end
 
         def limit_data(limit) = { on: limit.on, leaf: ExpressionDocument.dump(limit.leaf) }
@@ -62,19 +64,19 @@ module Hobrin
         def search(data)
           { blocks: data[:blocks].map { |block| self.block(block) }, order: data[:order],
             limits: data[:limits].map { |limit| applied(limit) }, included_ids: data[:included],
-            aim: Narrowing::Aim.new(**data[:aim]), lines: data[:lines].map { |line| named(line) },
+            aim: Narrowing::Target.new(**data[:aim]), lines: data[:lines].map { |line| named(line) },
             must_find: data[:must_find], dismissed: data[:dismissed], next_term: data[:next_term] }
         end
 
         def reading(data)
           { decisions: data[:decisions].map { |decision| self.decision(decision) },
-            rounds: data[:rounds].map { |round| Sifting::Round.new(from_ids: round[:from], found_ids: round[:found]) },
+            rounds: data[:rounds].map { |round| Screening::CitationSearch::Round.new(from_ids: round[:from], found_ids: round[:found]) },
             weighing: WeighingDocument.load(data[:weighing]) }
         end
 
         def block(data)
           terms = data[:terms].map do |term|
-            Strategy::Term.new(**term, leaf: ExpressionDocument.load(term[:leaf]))
+            Strategy::Block::Term.new(**term, leaf: ExpressionDocument.load(term[:leaf]))
           end
           Strategy::Block.new(key: data[:key], terms:, operator: data[:operator].to_sym,
                               previous_operator: data[:previous_operator].to_sym)
@@ -85,12 +87,12 @@ module Hobrin
         end
 
         def named(data)
-          Strategy::NamedLine.new(name: data[:name], tree: ExpressionDocument.load(data[:tree]))
+          Strategy::Lines::NamedLine.new(name: data[:name], tree: ExpressionDocument.load(data[:tree]))
         end
 
         def decision(data)
-          Sifting::Decision.new(record_id: data[:record], verdict: data[:verdict].to_sym, reason: data[:reason],
-                                note: data[:note])
+          Screening::Decision.new(record_id: data[:record], verdict: data[:verdict].to_sym, reason: data[:reason],
+                                  note: data[:note])
         end
       end
     end

@@ -21,9 +21,9 @@ module Hobrin
           data = text && JSON.parse(text, symbolize_names: true)
           return unless data && data[:format] == FORMAT
 
-          steps = data[:open_steps].map { |step| Brief::Step.new(**step, on: day(step[:on])) }
+          steps = data[:open_steps].map { |step| Brief::ActionPlan::Step.new(**step, on: day(step[:on])) }
           Inquiry::Outline.new(**data.slice(*PLAIN), question: QuestionDocument.load(data[:question]),
-                                                     aim: Narrowing::Aim.new(**data[:aim]), open_steps: steps,
+                                                     aim: Narrowing::Target.new(**data[:aim]), open_steps: steps,
                                                      look_again_on: day(data[:look_again_on]))
         end
 

@@ -19,7 +19,7 @@ module Hobrin
       end
 
       def self.row(record)
-        [record.published, Records::DuplicateKey.doi(record), Records::DuplicateKey.key(record),
+        [record.published, Records::SamePaper::DuplicateKey.doi(record), Records::SamePaper::DuplicateKey.key(record),
          JSON.generate(Exchange::CslJson::Writer.item(record))]
       end
 

@@ -3,7 +3,7 @@
 module Hobrin
   module Store
     # Links records that are the same paper, each to the one that came first: those with one DOI,
-    # and of those with one Records::DuplicateKey the ones that Records::SamePaper takes for one.
+    # and of those with one Records::SamePaper::DuplicateKey the ones that Records::SamePaper takes for one.
     # Nothing is merged or hidden.
     class Duplicates
       # Of the papers that share a key, so many are compared.
@@ -72,7 +72,7 @@ module Hobrin
         at = 0
         while (rows = @db[:records].where { number > at }.order(:number).limit(BATCH).select_map(%i[number csl])).any?
           rows.each do |number, csl|
-            key = Records::DuplicateKey.key(Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true)))
+            key = Records::SamePaper::DuplicateKey.key(Exchange::CslJson::Reader.kept(JSON.parse(csl, freeze: true)))
             @db[:records].where(number:).update(duplicate_key: key)
           end
           at = rows.last.first

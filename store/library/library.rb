@@ -82,11 +82,11 @@ module Hobrin
         Alike.new(@db, likeness).call(record, limit:) { |numbers| numbered_all(numbers) }
       end
 
-      # Hash of each of these numbers to the Sifting::Traits of its record.
+      # Hash of each of these numbers to the Screening::Likeness::Traits of its record.
       def traits(numbers) = now.traits.fetch(numbers) { |some| numbered_all(some) }
 
       # What likeness of papers is told by, in the library as it is now.
-      def likeness = Sifting::Likeness.new(size:, counts: index.word_counts)
+      def likeness = Screening::Likeness.new(size:, counts: index.word_counts)
 
       # Replaces the headings of the library. Takes a Thesaurus.
       def write_thesaurus(thesaurus, name: "A thesaurus", at: nil)

@@ -32,7 +32,7 @@ module Hobrin
 
       private
 
-      def apart(record) = record.with(id: Exchange::Identity.apart(record))
+      def apart(record) = record.with(id: Exchange::Entry::Identity.apart(record))
 
       # A number is given once, also when its record was taken out again.
       def next_number

@@ -2,7 +2,7 @@
 
 module Hobrin
   module Store
-    # What each of two people decided on papers that are read twice, as Sifting::Decision.
+    # What each of two people decided on papers that are read twice, as Screening::Decision.
     class Readings < Apart
       def initialize(db)
         super(db, table: :readings, pair: %i[first_reader_id second_reader_id])
@@ -26,8 +26,8 @@ module Hobrin
       private
 
       def held(row)
-        Sifting::Decision.new(record_id: row[:record_id], verdict: row[:verdict].to_sym, reason: row[:reason],
-                              note: row[:note])
+        Screening::Decision.new(record_id: row[:record_id], verdict: row[:verdict].to_sym, reason: row[:reason],
+                                note: row[:note])
       end
     end
   end

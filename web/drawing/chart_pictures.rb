@@ -4,7 +4,7 @@ module Hobrin
   module Web
     # A measure in time, as SVG, beside the table of its numbers.
     module ChartPictures
-      # chart :: Brief::Chart
+      # chart :: Brief::Measure::Chart
       def run_picture(chart)
         width, height = chart.frame
         drawing("0 0 #{width} #{height}",

@@ -28,7 +28,7 @@ module Hobrin
       end
 
       # What each block finds, and, in full colour, what of it is in all. overlap ::
-      # Retrieval::Overlap
+      # Retrieval::BlockFigures::Overlap
       def overlap_bars(overlap, keys)
         largest = [*overlap.sizes, 1].max
         bars = overlap.sizes.zip(keys).each_with_index.flat_map do |(size, key), place|

@@ -38,7 +38,7 @@ module Hobrin
                 "roc-picture")
       end
 
-      # people :: Statistics::PredictiveValues
+      # people :: Statistics::Accuracy::PredictiveValues
       def thousand_picture(people)
         lines = BRANCHES.flat_map do |from, ends|
           ends.map { |to| branch(TREE.fetch(from), TREE.fetch(to)) }

@@ -17,7 +17,7 @@ module Hobrin
           attributes :name, :prompt, :text, :rows
         end
 
-        # A paper of the evidence table: results :: Array of Brief::ResultWords
+        # A paper of the evidence table: results :: Array of Brief::Words::OfPaper
         class Evidence < Value
           attributes :record, :design, :level, :results, :finding, :applicability
         end
@@ -35,7 +35,7 @@ module Hobrin
         # [value, name, whether it is chosen]
         def styles = Exchange::Citation::STYLES.map { |key, (name, _)| [key, name, key == style] }
 
-        def plan = prompted(Brief::ChangePlan::PROMPTS)
+        def plan = prompted(Brief::ActionPlan::PROMPTS)
 
         # Fields of the change plan. prompts :: Hash of name to prompt
         def prompted(prompts)
@@ -56,7 +56,7 @@ module Hobrin
 
         def kept = counts.kept
         def flow = FlowLines.new(counts).call
-        def flow_steps = Brief::FlowBoxes.new(counts).steps
+        def flow_steps = Brief::Flow::Boxes.new(counts).steps
 
         # What is open: one of PARTS.
         def open_part
@@ -79,14 +79,14 @@ module Hobrin
           people = findings.rows.find { |row| row.side && row.hundred }
           [pool && drawn::Forest.of(pool),
            people && drawn::Hundred.of(people)].compact.map do |picture|
-            [picture.name, Exchange::Report::Writers::Drawing.of(picture)]
+            [picture.name, Exchange::Report::Writers::Html::Drawing.of(picture)]
           end
         end
 
         # The whole report as files have it, as safe markup.
         def whole
           report = Services::ReadVersions.new(@context).now(opened, style:)
-          Exchange::Report::Writers::Markup.of(report.sections)
+          Exchange::Report::Writers::Html::Markup.of(report.sections)
         end
 
         # Who signed last, in words.
@@ -146,7 +146,7 @@ module Hobrin
           moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
           Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
                        level: row.level && "#{row.level}#{moved}", finding: paper&.finding, applicability: row.applicability,
-                       results: row.results.map { |result| Brief::ResultWords.of(result) })
+                       results: row.results.map { |result| Brief::Words::OfPaper.of(result) })
         end
       end
     end

@@ -56,13 +56,13 @@ module Hobrin
         # Words that are likely misspelled: [Question::Slips::Slip, what a press sends].
         def slips = reading.slips.map { |slip| [slip, "#{slip.from}:#{slip.meant}"] }
 
-        # Question::FittingFrame::Suggestion, or nil.
+        # Question::Frame::Fitting::Suggestion, or nil.
         def fitting_frame = reading.frame
 
         def mentions
           reading.mentioned.map do |one|
-            name = Narrowing::Wording::NAMES.fetch(one.leaf.name).downcase
-            Mention.new(name: one.leaf.name, words: one.words, limit: "#{name} #{Narrowing::Wording.of(one.leaf)}")
+            name = Narrowing::AppliedLimit::Wording::NAMES.fetch(one.leaf.name).downcase
+            Mention.new(name: one.leaf.name, words: one.words, limit: "#{name} #{Narrowing::AppliedLimit::Wording.of(one.leaf)}")
           end
         end
 

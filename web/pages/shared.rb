@@ -15,7 +15,7 @@ module Hobrin
         def sample = @shared.report.sample && Exchange::Report::SAMPLE
 
         # The whole report, as safe markup.
-        def report = Exchange::Report::Writers::Markup.of(@shared.report.sections)
+        def report = Exchange::Report::Writers::Html::Markup.of(@shared.report.sections)
 
         # Which version this is, in words.
         def standing

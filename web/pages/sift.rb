@@ -27,10 +27,10 @@ module Hobrin
 
         # How the list is looked at, by what was sent. fields :: Fields
         def self.view_of(fields)
-          Sifting::ListView.new(order: fields.one_of(:order, Sifting::ListView::ORDERS.keys),
-                                group: fields.one_of(:group, Sifting::ListView::GROUPS.keys),
-                                part: fields.one_of(:part, Sifting::ListView::PARTS.keys),
-                                rung: fields.some_text(:rung), find: fields.text(:find)[0, 200])
+          Screening::ListView.new(order: fields.one_of(:order, Screening::ListView::ORDERS.keys),
+                                  group: fields.one_of(:group, Screening::ListView::GROUPS.keys),
+                                  part: fields.one_of(:part, Screening::ListView::PARTS.keys),
+                                  rung: fields.some_text(:rung), find: fields.text(:find)[0, 200])
         end
 
         def view = @view ||= Sift.view_of(fields)
@@ -114,7 +114,7 @@ module Hobrin
 
         # Each reason with the number that picks it and whether it was picked.
         def reasons
-          Sifting::Reasons.for(question.frame).map.with_index(1) { |reason, key| [reason, key, decision&.reason == reason] }
+          Screening::Decision::Reasons.for(question.frame).map.with_index(1) { |reason, key| [reason, key, decision&.reason == reason] }
         end
 
         def neighbours

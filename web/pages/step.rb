@@ -76,7 +76,7 @@ module Hobrin
                    change: opened.redo&.change)]
         end
 
-        # What the number of papers means beside the aim: a Narrowing::Outlook, and in words.
+        # What the number of papers means beside the aim: a Narrowing::Target::Outlook, and in words.
         def outlook = @outlook ||= Services::ReadOutlook.new(@context).call(opened)
 
         def standing_words

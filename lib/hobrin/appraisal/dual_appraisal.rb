@@ -65,14 +65,14 @@ module Hobrin
       private
 
       def of_concerns
-        Statistics::AgreementWords.new(concerns, what: "papers’ concerns", weighting: :linear,
-                                                 of: "the concern that error came in")
+        Statistics::Agreement::Words.new(concerns, what: "papers’ concerns", weighting: :linear,
+                                                   of: "the concern that error came in")
       end
 
       def answered
         return [] if answers.total.zero?
 
-        said = Statistics::AgreementWords.new(answers, what: "answers")
+        said = Statistics::Agreement::Words.new(answers, what: "answers")
         questions = answers.total == 1 ? "1 question" : "#{answers.total} questions"
         ["Of #{questions} that both answered they #{said.agreed}; #{said.by_chance}."]
       end

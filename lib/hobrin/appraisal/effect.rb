@@ -3,14 +3,14 @@
 module Hobrin
   module Appraisal
     # What a 2×2 table says: risk ratio, risk difference, number needed to treat, with 95 %
-    # intervals. ratio is nil where none can be told, see Statistics::RiskRatio.
+    # intervals. ratio is nil where none can be told, see Statistics::TwoByTwo::RiskRatio.
     class Effect < Value
       attributes :table, :ratio, :difference, :needed
 
       def self.of(table)
-        difference = Statistics::RiskDifference.call(table)
-        new(table:, ratio: Statistics::RiskRatio.call(table), difference:,
-            needed: Statistics::NumberNeededToTreat.from(difference))
+        difference = Statistics::TwoByTwo::RiskDifference.call(table)
+        new(table:, ratio: Statistics::TwoByTwo::RiskRatio.call(table), difference:,
+            needed: Statistics::TwoByTwo::NumberNeededToTreat.from(difference))
       end
 
       # What a comparison says, by its interval and never by its estimate alone: fewer or less, more,

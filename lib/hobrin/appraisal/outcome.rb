@@ -160,7 +160,7 @@ module Hobrin
         def told(value)
           case scale
           when :log then Math.exp(value)
-          when :logit then 100 * Statistics::Shares.share(value)
+          when :logit then 100 * Statistics::Proportions::Shares.share(value)
           else of_hundred? ? 100 * value : value
           end
         end
@@ -206,7 +206,7 @@ module Hobrin
         def share = level / 100.0
 
         # How many standard errors the interval of one study reaches.
-        def z = Statistics::Normal.quantile((1 + share) / 2)
+        def z = Statistics::Distributions::Normal.quantile((1 + share) / 2)
 
         private
 

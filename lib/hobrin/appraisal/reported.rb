@@ -44,7 +44,7 @@ module Hobrin
       # The numbers as the statistics work with them, see Values.
       def values = @form == "estimate" ? @read.merge(measure:) : Figures::Values.of(@form, @read)
 
-      # Its effect by an Outcome::Measure, a Statistics::Result; nil where it tells nothing by that
+      # Its effect by an Outcome::Measure, a Statistics::Pooling::Result; nil where it tells nothing by that
       #   one.
       def effect(measure) = Effects.new(values, turned:, allocation:).by(measure)
 
@@ -140,7 +140,7 @@ module Hobrin
         when Statistics::TwoByTwo then numbers.total + numbers.comparison_total
         when Statistics::Accuracy then numbers.people
         when Hash then numbers[:people]
-        else @form == "one_group" ? numbers.last : (numbers.sum(&:size) if numbers.all?(Statistics::Means::Group))
+        else @form == "one_group" ? numbers.last : (numbers.sum(&:size) if numbers.all?(Statistics::Effects::Means::Group))
         end
       end
 

@@ -55,13 +55,13 @@ module Hobrin
         return { pooled: nil, tests: nil } unless settled && @outcome.way.model != :none && studies.any?
         return { pooled: Pooling.call(studies, @outcome.way), tests: nil } unless test?
 
-        { pooled: nil, tests: Statistics::Bivariate.new(studies.map { |study| study.reported.values }).call }
+        { pooled: nil, tests: Statistics::Pooling::Bivariate.new(studies.map { |study| study.reported.values }).call }
       end
 
       # One result of one paper for an outcome.
       #
       # record :: Records::Record; paper :: Paper; reported :: Reported
-      # result :: Statistics::Result by the outcome's measure, nil where it tells nothing by it,
+      # result :: Statistics::Pooling::Result by the outcome's measure, nil where it tells nothing by it,
       #   and for a test
       class Study < Value
         attributes :record, :paper, :reported, :result
@@ -101,7 +101,7 @@ module Hobrin
 
         class << self
           # studies :: Array of Study, all with a result; way :: Outcome::Way. Gives a
-          # Statistics::Pooled; nil for fewer than two, or where counts tell nothing.
+          # Statistics::Pooling::Pooled; nil for fewer than two, or where counts tell nothing.
           def call(studies, way)
             return if studies.size < 2
             return weighed(studies, way) if by_counts?(studies, way)
@@ -117,12 +117,12 @@ module Hobrin
           # How InverseVariance is to go about it. results :: how many there are
           def how(way, results) = { tau2: tau2(way), **interval(way, results) }
 
-          # results :: Array of Statistics::Result, one or more
+          # results :: Array of Statistics::Pooling::Result, one or more
           def inverse(results, way)
-            Statistics::InverseVariance.call(results, **how(way, results.size))
+            Statistics::Pooling::InverseVariance.call(results, **how(way, results.size))
           end
 
-          # The variance between studies that is asked for, a key of Statistics::Tau2::METHODS.
+          # The variance between studies that is asked for, a key of Statistics::Pooling::Tau2::METHODS.
           def tau2(way) = way.random? ? way.model : nil
 
           # Of which method and level the interval is.
@@ -134,7 +134,7 @@ module Hobrin
           private
 
           def weighed(studies, way)
-            Statistics::MantelHaenszel.call(studies.map { |study| study.reported.plain_table }, way.weighed, level: way.share)
+            Statistics::Pooling::MantelHaenszel.call(studies.map { |study| study.reported.plain_table }, way.weighed, level: way.share)
           end
         end
       end
@@ -148,10 +148,10 @@ module Hobrin
           @by_counts = Pooling.by_counts?(studies, way)
         end
 
-        # Array of Statistics::Pooled, each without the study of its place, nil where counts tell
+        # Array of Statistics::Pooling::Pooled, each without the study of its place, nil where counts tell
         # nothing.
         def without_each
-          return Statistics::Comparisons.leave_one_out(results, tau2:, &options) unless @by_counts
+          return Statistics::Pooling::Comparisons.leave_one_out(results, tau2:, &options) unless @by_counts
 
           @studies.each_index.map do |place|
             by_counts(@studies.reject.with_index { |_, other| other == place })
@@ -160,18 +160,18 @@ module Hobrin
 
         # The same of the studies up to each place.
         def up_to_each
-          return Statistics::Comparisons.cumulative(results, tau2:, &options) unless @by_counts
+          return Statistics::Pooling::Comparisons.cumulative(results, tau2:, &options) unless @by_counts
 
           (1..@studies.size).map { |size| by_counts(@studies.first(size)) }
         end
 
-        # labels :: one for each study. Gives Statistics::Comparisons::Groups.
+        # labels :: one for each study. Gives Statistics::Pooling::Comparisons::Groups.
         def in_groups(labels)
-          return Statistics::Comparisons.groups(results, labels, tau2:, &options) unless @by_counts
+          return Statistics::Pooling::Comparisons.groups(results, labels, tau2:, &options) unless @by_counts
 
           groups = @studies.zip(labels).group_by(&:last)
           pooled = groups.transform_values { |group| by_counts(group.map(&:first)) }
-          Statistics::Comparisons.between(pooled.compact)
+          Statistics::Pooling::Comparisons.between(pooled.compact)
         end
 
         private

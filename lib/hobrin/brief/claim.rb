@@ -78,7 +78,7 @@ module Hobrin
         end
 
         def size(row)
-          told = MeasuredWords.new(row.pool.measure)
+          told = Words::OfResult.new(row.pool.measure)
           found = "#{row.pool.measure.name} #{told.of(row.effect)}#{told.unit}"
           Objection.new(outcome: row.outcome.name, kind: :size,
                         words: "#{row.outcome.name}: this is not the size that was found: #{found}#{hundred(row)}.")
@@ -89,6 +89,41 @@ module Hobrin
 
           without, with, *ends = row.hundred.map { |share| (100 * share).round }
           ", of 100 people #{without} without it and #{with} (#{ends.min} to #{ends.max}) with it"
+        end
+      end
+
+      # How large a change a clause says it is, against the interval of what was found.
+      module Size
+        PER_HUNDRED = /\b(?<number>\d+(?:\.\d+)?) (?:fewer |more |less )?(?:\w+ )?(?:per|in|of|out of|for every) (?:every )?(?<of>10|100|1,?000)\b/i
+        PARTS = { /\bhalv\w*|\bby (?:about |around |nearly )?(?:a )?half\b/i => 0.5, /\bby (?:about |around |nearly )?a third\b/i => 2 / 3.0,
+                  /\bby (?:about |around |nearly )?a quarter\b/i => 0.75, /\bdoubl\w*/i => 2.0, /\btrebl\w*|\btripl\w*/i => 3.0 }.freeze
+        MUCH = /\b(?:greatly|markedly|strongly|substantially|considerably|much|by far)\b/i
+        private_constant :PER_HUNDRED, :PARTS, :MUCH
+
+        class << self
+          # clause :: String; row :: Appraisal::Findings::Row. Whether the clause gives a size that
+          # the interval, as it is rounded on the page, leaves out.
+          def wrong?(clause, row)
+            outside_hundred?(clause, row) || outside_ratio?(clause, row) || (clause.match?(MUCH) && row.slight?)
+          end
+
+          private
+
+          def outside_hundred?(clause, row)
+            match = clause.match(PER_HUNDRED)
+            return false unless match && row.hundred
+
+            without, _, *ends = row.hundred.map { |share| (100 * share).round }
+            low, high = ends.map { |share| (share - without).abs }.minmax
+            !(100 * match[:number].to_f / match[:of].delete(",").to_f).between?(low, high)
+          end
+
+          def outside_ratio?(clause, row)
+            said = PARTS.find { |pattern, _| clause.match?(pattern) }&.last
+            return false unless said && row.pool.measure.ratio?
+
+            !Math.log(said).between?(row.effect.low, row.effect.high)
+          end
         end
       end
     end

@@ -55,7 +55,7 @@ module Hobrin
 
       def limit_line(step)
         leaf = step.source.leaf
-        add(:limit, Narrowing::Wording.named(leaf),
+        add(:limit, Narrowing::AppliedLimit::Wording.named(leaf),
             "#{@lines.size} and #{Strategy::Cql.write(leaf)}", step.size)
       end
 
@@ -66,8 +66,17 @@ module Hobrin
       end
 
       def add(kind, name, rule, count)
-        @lines << SearchLine.new(number: @lines.size + 1, kind:, name:, rule:, count:)
+        @lines << Line.new(number: @lines.size + 1, kind:, name:, rule:, count:)
         @lines.size
+      end
+
+      # One line of the search as it was run.
+      #
+      # number :: from 1; kind :: :term, :block, :join, :limit or :by_hand; name :: in words
+      # rule   :: as CQL for a term or a limit, and by the numbers of earlier lines for what joins them
+      # count  :: papers
+      class Line < Value
+        attributes :number, :kind, :name, :rule, :count
       end
     end
   end

@@ -15,13 +15,13 @@ module Hobrin
 
       # library   :: { name:, papers:, version:, sample: }
       # lines     :: Array of SearchLine; cql :: the whole search
-      # limits    :: Array of AppliedLimit that are on; filter :: Strategy::PublishedFilter or
+      # limits    :: Array of AppliedLimit that are on; filter :: Strategy::Filters::PublishedFilter or
       #   OwnFilter that is on, or nil
       # must_find :: papers that the search was held against; found :: of those; included :: papers
-      #   added manually; rounds :: Array of Sifting::Round in which citations were followed;
+      #   added manually; rounds :: Array of Screening::CitationSearch::Round in which citations were followed;
       #   threaded :: papers added from there
       # begun, counted :: Date; runs :: Array of Date on which it was run again
-      # elsewhere :: Array of Narrowing::Elsewhere, of each other catalogue that was asked; given ::
+      # elsewhere :: Array of Narrowing::State::ExternalSearch, of each other catalogue that was asked; given ::
       #   Hash of its name to [records of it in the library, of them the same paper from elsewhere]
       # findings  :: what the check of the search still finds; identified :: records that
       #   match all blocks, before limits; total :: papers left to screen
@@ -140,20 +140,20 @@ module Hobrin
       def limits
         return "No limit." if facts.limits.empty?
 
-        said = facts.limits.map { |limit| Narrowing::Wording.named(limit.leaf) }
+        said = facts.limits.map { |limit| Narrowing::AppliedLimit::Wording.named(limit.leaf) }
         "In this order: #{said.join("; ")}."
       end
 
       def filter
         case facts.filter
         when nil then "No study filter."
-        when Strategy::OwnFilter then "“#{facts.filter.title}”, one of our own: #{Strategy::Cql.write(facts.filter.tree)}"
+        when Strategy::Filters::OwnFilter then "“#{facts.filter.title}”, one of our own: #{Strategy::Cql.write(facts.filter.tree)}"
         else published(facts.filter)
         end
       end
 
       def published(one)
-        [Narrowing::Wording.of(one.filter), one.source, *figures(one), one.note.delete_suffix("."),
+        [Narrowing::AppliedLimit::Wording.of(one.filter), one.source, *figures(one), one.note.delete_suffix("."),
          Strategy::Cql.write(one.tree)].reject(&:empty?).join(". ")
       end
 

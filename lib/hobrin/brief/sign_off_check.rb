@@ -68,7 +68,7 @@ module Hobrin
       def plan
         missing = NEEDED.select { |field| @inquiry.plan.public_send(field).empty? }
         if changes? && missing.any?
-          names = missing.map { |field| "“#{ChangePlan::PROMPTS.fetch(field)}”" }.join(", ")
+          names = missing.map { |field| "“#{ActionPlan::PROMPTS.fetch(field)}”" }.join(", ")
           [gap(:decision, "Decision: #{decided_words}. The plan leaves empty: #{names}.", :brief)]
         elsif decided == "leave" && !@inquiry.plan.what.empty?
           [gap(:decision, "Decision: #{decided_words}. The plan changes something.", :brief)]
@@ -108,7 +108,7 @@ module Hobrin
       end
 
       def decided = @inquiry.acting.decision
-      def decided_words = Consideration::DECISIONS.fetch(decided).downcase
+      def decided_words = Acting::Consideration::DECISIONS.fetch(decided).downcase
       def changes? = CHANGING.include?(decided)
       def named(rows) = rows.map { |row| row.outcome.name }.join(", ")
 

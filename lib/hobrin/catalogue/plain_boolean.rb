@@ -24,7 +24,13 @@ module Hobrin
         return "" if joined.empty?
 
         text = [joined.map { |block| block(block) }.join("\nAND\n"), *taken.map { |block| "NOT\n#{block(block)}" }].join("\n")
-        @limits.empty? ? "#{text}\n" : "#{text}\n\nLimits: #{@limits.map { |leaf| Narrowing::Wording.named(leaf) }.join("; ")}\n"
+        if @limits.empty?
+          "#{text}\n"
+        else
+          "#{text}\n\nLimits: #{@limits.map do |leaf|
+            Narrowing::AppliedLimit::Wording.named(leaf)
+          end.join("; ")}\n"
+        end
       end
 
       private

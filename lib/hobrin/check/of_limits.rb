@@ -66,7 +66,7 @@ module Hobrin
                                 .to_h { |one| [one.leaf.name, one.leaf] }
       end
 
-      def name(leaf) = Narrowing::Wording.of(leaf).downcase
+      def name(leaf) = Narrowing::AppliedLimit::Wording.of(leaf).downcase
     end
   end
 end

@@ -69,7 +69,7 @@ module Hobrin
       end
 
       def no_use(block, term)
-        remark = Question::NoUse.call(term.leaf.text.delete("*?"), thesaurus).first or return
+        remark = Question::SearchNames::NoUse.call(term.leaf.text.delete("*?"), thesaurus).first or return
 
         mended = crossed_out(block, term, "no use as a search word")
         finding(:no_use, of_term(term), mended, words: remark.words, reason: remark.reason)

@@ -62,7 +62,7 @@ module Hobrin
         # Each share by itself, and two beside each other as one group.
         def groups(sentence)
           single = Groups.shares(sentence).map { |share| [[share.part, share.whole], [share.says]] }
-          pairs = Pair.all_in(sentence).map do |pair|
+          pairs = Share::Pair.all_in(sentence).map do |pair|
             [[pair.one.part + pair.two.part, pair.one.whole + pair.two.whole],
              [pair.one.match[0], pair.two.match[0]]]
           end
@@ -92,6 +92,22 @@ module Hobrin
 
         def offer(form, typed, says, sentence, measure: nil, labels: ["", ""], settled: true)
           Offer.new(form:, typed: typed.to_h.transform_values(&:to_s), says:, measure:, sentence:, labels:, settled:)
+        end
+      end
+
+      # Which end of a scale is the good one, as a sentence says: "10 being best", "higher is worse".
+      module ScaleWay
+        MORE = /\b\d+ (?:being|is|was|means?|for) (?:the )?best|\b(?:higher|more)(?: scores?| values?| points?)? (?:is|are|being|means?) (?:better|good)/i
+        LESS = /\b\d+ (?:being|is|was|means?|for) (?:the )?worst|\b(?:higher|more)(?: scores?| values?| points?)? (?:is|are|being|means?) (?:worse|bad)/i
+        private_constant :MORE, :LESS
+
+        # text :: String. Gives :more where more is better, :less where less is, nil where it does
+        # not say, or says both.
+        def self.of(text)
+          more, less = [MORE, LESS].map { |pattern| text.match?(pattern) }
+          return if more == less
+
+          more ? :more : :less
         end
       end
     end

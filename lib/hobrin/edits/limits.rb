@@ -122,7 +122,7 @@ module Hobrin
 
       # Sets how many papers a person can read.
       #
-      # aim :: Narrowing::Aim
+      # aim :: Narrowing::Target
       class SetTarget < Edit
         STEP = :narrow
         attributes :aim

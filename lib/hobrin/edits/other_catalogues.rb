@@ -7,7 +7,7 @@ module Hobrin
       # Writes down that another catalogue was asked, and what it was asked; the last time of each
       # counts.
       #
-      # search :: Narrowing::Elsewhere
+      # search :: Narrowing::State::ExternalSearch
       class RecordSearch < Edit
         STEP = :narrow
         attributes :search

@@ -6,13 +6,13 @@ module Hobrin
     module Practice
       # Saves the conclusion and the change plan.
       #
-      # plan :: Hash of names of Brief::ChangePlan::PROMPTS to texts
+      # plan :: Hash of names of Brief::ActionPlan::PROMPTS to texts
       class WriteBrief < Edit
         STEP = :act
         attributes :conclusion, :plan
 
         def about(inquiry)
-          [inquiry.conclusion, inquiry.plan.to_h.slice(*Brief::ChangePlan::PROMPTS.keys)]
+          [inquiry.conclusion, inquiry.plan.to_h.slice(*Brief::ActionPlan::PROMPTS.keys)]
         end
 
         def call(inquiry, _surroundings)
@@ -24,9 +24,9 @@ module Hobrin
 
       # Writes what speaks for and against a change, and what is decided.
       #
-      # considerations :: Hash of a key of Brief::Consideration::ALL to Brief::Consideration;
+      # considerations :: Hash of a key of Brief::Acting::Consideration::ALL to Brief::Acting::Consideration;
       #   decision :: key
-      #   of Brief::Consideration::DECISIONS, "" for none
+      #   of Brief::Acting::Consideration::DECISIONS, "" for none
       class Decide < Edit
         STEP = :act
         attributes :considerations, :decision
@@ -37,29 +37,29 @@ module Hobrin
         def call(inquiry, _surroundings)
           acting = inquiry.acting.with(considerations:, decision:)
           changed = decision != inquiry.acting.decision && !decision.empty?
-          facts = changed ? { decision: Brief::Consideration::DECISIONS.fetch(decision) } : {}
+          facts = changed ? { decision: Brief::Acting::Consideration::DECISIONS.fetch(decision) } : {}
           Change.new(inquiry: inquiry.with(acting:), kind: changed ? :decided : :deliberated, facts:)
         end
       end
 
       # Writes what a change needs, its steps, and its small cycles.
       #
-      # needs :: Hash of names of Brief::ChangePlan::MORE to texts; steps :: Array of Brief::Step;
-      #   cycles :: Array of Brief::Cycle
+      # needs :: Hash of names of Brief::ActionPlan::MORE to texts; steps :: Array of Brief::ActionPlan::Step;
+      #   cycles :: Array of Brief::ActionPlan::PdsaCycle
       class PlanSteps < Edit
         STEP = :act
         attributes :needs, :steps, :cycles
 
         def about(inquiry)
-          [inquiry.plan.to_h.slice(*Brief::ChangePlan::MORE.keys), inquiry.acting.steps,
+          [inquiry.plan.to_h.slice(*Brief::ActionPlan::MORE.keys), inquiry.acting.steps,
            inquiry.acting.cycles]
         end
 
         # Raises InputError.
         def call(inquiry, _surroundings)
           errors = {}
-          errors[:steps] = "Keep it to #{Brief::Step::MOST} steps." if steps.size > Brief::Step::MOST
-          errors[:cycles] = "Keep it to #{Brief::Cycle::MOST} cycles." if cycles.size > Brief::Cycle::MOST
+          errors[:steps] = "Keep it to #{Brief::ActionPlan::Step::MOST} steps." if steps.size > Brief::ActionPlan::Step::MOST
+          errors[:cycles] = "Keep it to #{Brief::ActionPlan::PdsaCycle::MOST} cycles." if cycles.size > Brief::ActionPlan::PdsaCycle::MOST
           raise InputError, errors unless errors.empty?
 
           acting = inquiry.acting.with(steps:, cycles:)

@@ -23,7 +23,7 @@ module Hobrin
 
       # Keeps or drops a paper, or sets it aside.
       #
-      # decision :: Sifting::Decision; although_retracted :: whether the person knows that the paper
+      # decision :: Screening::Decision; although_retracted :: whether the person knows that the paper
       #   was retracted, and keeps it all the same
       class Decide < PaperEdit
         attributes :decision, :although_retracted
@@ -54,7 +54,7 @@ module Hobrin
       # Decides several papers in one way, in one line of the trail, so that one undo takes all
       # back.
       #
-      # record_ids :: Array of ids; verdict, reason, note :: see Sifting::Decision
+      # record_ids :: Array of ids; verdict, reason, note :: see Screening::Decision
       class DecideSeveral < Edit
         STEP = :sift
         MOST = 2_000
@@ -75,7 +75,7 @@ module Hobrin
           raise GoneError, "paper" if set.size < record_ids.uniq.size
 
           ask(set, surroundings) if verdict == :keep
-          made = record_ids.uniq.map { |id| Sifting::Decision.new(record_id: id, verdict:, reason:, note:) }
+          made = record_ids.uniq.map { |id| Screening::Decision.new(record_id: id, verdict:, reason:, note:) }
           Change.new(inquiry: inquiry.with_decisions(made), kind: :papers_decided,
                      facts: { verdict: verdict.to_s, reason:, papers: made.size, records: made.map(&:record_id) })
         end
@@ -133,7 +133,7 @@ module Hobrin
       # Takes what came of a paper that two people read: what both decided, or what was settled
       # where they differ. The trail keeps all of it.
       #
-      # decision :: Sifting::Decision that holds; pair :: Sifting::Twice::Pair; readers :: the names of
+      # decision :: Screening::Decision that holds; pair :: Screening::DualScreening::Pair; readers :: the names of
       #   the two
       class Resolve < PaperEdit
         attributes :decision, :pair, :readers
@@ -159,10 +159,10 @@ module Hobrin
 
         # Raises InputError (:threads) when there is nothing to go from.
         def call(inquiry, surroundings)
-          from = Sifting::Threads.next_from(inquiry)
+          from = Screening::CitationSearch.next_from(inquiry)
           refuse(inquiry) if from.empty? || inquiry.rounds.size >= MOST_ROUNDS
           found = found(inquiry, from, surroundings)
-          round = Sifting::Round.new(from_ids: from, found_ids: found.map(&:record_id))
+          round = Screening::CitationSearch::Round.new(from_ids: from, found_ids: found.map(&:record_id))
           Change.new(inquiry: inquiry.with(rounds: [*inquiry.rounds, round]), kind: :threads_followed,
                      facts: { round: inquiry.rounds.size + 1, from: from.size, found: found.size })
         end
@@ -174,7 +174,7 @@ module Hobrin
           near = surroundings.set(neighbours.values.flatten.uniq)
           here = surroundings.ids(near & inquiry.cascade(surroundings.evaluator).final)
           earlier = inquiry.rounds.flat_map { |round| round.from_ids + round.found_ids }
-          Sifting::Threads.of(from, neighbours, known: [*here, *earlier, *from])
+          Screening::CitationSearch.of(from, neighbours, known: [*here, *earlier, *from])
         end
 
         def refuse(inquiry)

@@ -26,7 +26,7 @@ module Hobrin
         # The Change that what the block gives for the term makes; nil takes it out.
         # kinds :: what the term must be for this; more :: a Proc from the changed leaf to further
         #   facts
-        def replace(inquiry, kind, kinds: Strategy::Term::LEAVES, more: nil, **facts, &changing)
+        def replace(inquiry, kind, kinds: Strategy::Block::Term::LEAVES, more: nil, **facts, &changing)
           block = block(inquiry)
           term = block.term(term_id)
           raise GoneError, "term" unless kinds.include?(term.leaf.class)

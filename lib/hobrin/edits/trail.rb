@@ -62,7 +62,7 @@ module Hobrin
 
       # Names a line, or joins, meets and subtracts lines into a new one.
       #
-      # name :: String; tree :: of Strategy::Line leaves, see Strategy::LineNotation
+      # name :: String; tree :: of Strategy::Lines::Line leaves, see Strategy::Lines::LineNotation
       class NameLine < Edit
         MOST = 60
         attributes :name, :tree
@@ -71,7 +71,7 @@ module Hobrin
         # Raises InputError (:name) for one that is taken or no name, (:notation) for lines that are
         # not there.
         def call(inquiry, surroundings)
-          line = Strategy::NamedLine.new(name:, tree:)
+          line = Strategy::Lines::NamedLine.new(name:, tree:)
           refuse("There is a line “#{line.name}” already.") if inquiry.lines.any? do |one|
             one.name == line.name
           end

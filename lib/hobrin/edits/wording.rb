@@ -117,7 +117,7 @@ module Hobrin
         #   known of.
         def of(kind, facts)
           return format(TEMPLATES.fetch(kind), facts) if TEMPLATES.key?(kind)
-          return "#{LIMITS.fetch(kind)} #{Narrowing::Wording.named(facts.fetch(:leaf))}" if LIMITS.key?(kind)
+          return "#{LIMITS.fetch(kind)} #{Narrowing::AppliedLimit::Wording.named(facts.fetch(:leaf))}" if LIMITS.key?(kind)
 
           case kind
           when :question_written then question(facts)
@@ -141,7 +141,7 @@ module Hobrin
         private
 
         def question(facts)
-          limit = facts[:limit] && "limit #{Narrowing::Wording.named(facts[:limit])}"
+          limit = facts[:limit] && "limit #{Narrowing::AppliedLimit::Wording.named(facts[:limit])}"
           said = [*facts.fetch(:changes).map { |change| question_change(change) }, *limit].join("; ")
           said[0].to_s.upcase + said[1..].to_s
         end

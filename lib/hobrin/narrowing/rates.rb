@@ -21,11 +21,11 @@ module Hobrin
 
       # The share of the must-find papers that is found, as a Statistics::Interval (Wilson); nil
       # without any.
-      def sensitivity = (Statistics::Wilson.call(found, known) if known.positive?)
+      def sensitivity = (Statistics::Proportions::Wilson.call(found, known) if known.positive?)
 
       # The share of the papers read that was kept, as a Statistics::Interval (Wilson); nil while
       # none is read.
-      def precision = (Statistics::Wilson.call(kept, read) if read.positive?)
+      def precision = (Statistics::Proportions::Wilson.call(kept, read) if read.positive?)
 
       # How many papers are read for one that is kept: 1 / precision. nil while none is kept.
       def number_needed_to_read = (read.fdiv(kept) if kept.positive?)

@@ -8,6 +8,60 @@ module Hobrin
     # Wildridge and Bell 2002. The letters and what they stand for are theirs, the words here are
     # ours.
     class Frame < Value
+      # One place of a frame, for one element.
+      #
+      # frame :: the key of the frame it belongs to
+      # key   :: what the element is, whatever a frame calls it: the same in every frame, so that
+      #   changing the frame moves nothing (P who it is about, I what is done or met, C against what,
+      #   O to what end, T by when, S which studies, R which kind of research, W where, X what is
+      #   hoped for, H who acts)
+      # letter, name, prompt :: as this frame says it; ask :: the question put when the element is missing
+      # use   :: what it is used for unless the person says otherwise, see Element
+      class Slot < Value
+        attributes :frame, :key, :letter, :name, :prompt, :ask, :use
+
+        def initialize(frame:, key:, letter:, name:, prompt:, ask:, use: :searched)
+          texts = [frame, key, letter, name, prompt, ask].map { |text| text.dup.freeze }
+          @frame, @key, @letter, @name, @prompt, @ask = texts
+          @use = use
+          freeze
+        end
+      end
+
+      # Whether another frame would fit a question better than PICO, and why. Common practice, no
+      # source.
+      module Fitting
+        # frame :: the Frame; reason :: why, as a clause
+        class Suggestion < Value
+          attributes :frame, :reason
+        end
+
+        SERVICE = /\b(?:services?|clinics?|schemes?|teams?|pathways?|rotas?|staffing|policy|policies|drop[-\s]in|outreach|
+                    hospital\sat\shome|visiting|appointments?)\b/ix
+        private_constant :SERVICE
+
+        class << self
+          # question :: Question; kind :: key of the kind that it has or sounds like, or nil; time ::
+          #   the words that say by when, or nil. Gives a Suggestion, nil where PICO will do or
+          #   another frame was chosen.
+          def call(question, kind:, time: nil)
+            return unless question.frame == Frame::PICO.key
+
+            if %w[experience cost].include?(kind) && question.text.match?(SERVICE)
+              suggest("spice", "it asks how a service is met or worth")
+            elsif kind == "experience"
+              suggest("spider", "it asks what something is like")
+            elsif time
+              suggest("picot", "it has a place for “#{time}”")
+            end
+          end
+
+          private
+
+          def suggest(key, reason) = Suggestion.new(frame: Frame.fetch(key), reason:)
+        end
+      end
+
       attributes :key, :name, :good_for, :slots
 
       def initialize(key:, name:, good_for:, slots:)

@@ -35,7 +35,7 @@ module Hobrin
       # Of those that only one or both found, with a half added to each.
       def self.ends(*counts)
         shared, left, right = counts.map { |number| number + HALF }
-        spread = Normal::Z95 * Math.sqrt((1 / shared) + (1 / left) + (1 / right) + (shared / (left * right)))
+        spread = Distributions::Normal::Z95 * Math.sqrt((1 / shared) + (1 / left) + (1 / right) + (shared / (left * right)))
         found = counts.sum - HALF
         unseen = left * right / shared
         { low: found + (unseen * Math.exp(-spread)), high: found + (unseen * Math.exp(spread)) }

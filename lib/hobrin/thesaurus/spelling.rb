@@ -27,7 +27,7 @@ module Hobrin
 
         most = word.size >= LONG ? 2 : 1
         near = candidates(word, most).filter_map do |candidate|
-          distance = Text::EditDistance.call(word, candidate, most:)
+          distance = Text::Nearest::EditDistance.call(word, candidate, most:)
           [distance, candidate] if distance <= most
         end
         near.min&.last

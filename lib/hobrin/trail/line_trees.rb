@@ -8,7 +8,7 @@ module Hobrin
       MOST = 2**31
       private_constant :MOST
 
-      # named :: Array of Strategy::NamedLine; size :: lines of the trail
+      # named :: Array of Strategy::Lines::NamedLine; size :: lines of the trail
       # The block gives the Inquiry as it was after a line, by its number; raises GoneError.
       def initialize(named, size:, &state_at)
         @named = named.to_h { |line| [line.name, line.tree] }

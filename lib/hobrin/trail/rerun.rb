@@ -26,7 +26,7 @@ module Hobrin
           now = inquiry.cascade(evaluator)
           return unknown(now, counted) unless records
 
-          as_of = Retrieval::AsOf.new(evaluator, records)
+          as_of = Retrieval::Evaluator::AsOf.new(evaluator, records)
           before = inquiry.cascade(as_of)
           new(before: same ? counted : before.final.size, now: now.final.size, fresh: now.final - records,
               lines: moved(inquiry.question, [before, as_of], [now, evaluator]), known: true)

@@ -85,7 +85,7 @@ RSpec.describe Hobrin::Appraisal::Reported do
     measure = Hobrin::Appraisal::Outcome::Measure.fetch(:risk_ratio)
     counted = a_result(720, 1000, 800, 1000, turned: true).effect(measure)
     alive = a_result(720, 1000, 800, 1000).effect(measure)
-    low, high = [-1, 1].map { |way| Math.exp(alive.effect + (way * Hobrin::Statistics::Normal::Z95 * alive.error)) }
+    low, high = [-1, 1].map { |way| Math.exp(alive.effect + (way * Hobrin::Statistics::Distributions::Normal::Z95 * alive.error)) }
     printed = a_result(0.9, low, high, form: "estimate", measure: :risk_ratio, turned: true)
     expect([printed.effect(measure), printed.irreversible]).to match([nil, /cannot be reversed.*enter the risk/])
     expect(printed.questions.keys).to eq([:risk])

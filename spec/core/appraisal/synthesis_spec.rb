@@ -17,7 +17,7 @@ RSpec.describe Hobrin::Appraisal::Synthesis do
 
   it "pools what belongs together, with an interval that is never narrower for being Hartung and Knapp's" do
     pool = together(outcome, *three)
-    plain = Hobrin::Statistics::InverseVariance.call(pool.results, tau2: :reml)
+    plain = Hobrin::Statistics::Pooling::InverseVariance.call(pool.results, tau2: :reml)
     expect(pool.pooled.estimate).to be_within(1e-12).of(plain.estimate)
     expect(pool.pooled.high - pool.pooled.low).to be > plain.high - plain.low
     expect([pool.pooled.df, pool.without_each.size, pool.one_by_one.size, pool.baseline,
@@ -30,7 +30,7 @@ RSpec.describe Hobrin::Appraisal::Synthesis do
                                               level: 90)
     pool = together(outcome.with(way:), *three)
     tables = three.map { |_, _, reported| reported.table }
-    own = Hobrin::Statistics::MantelHaenszel.call(tables, :log_risk_ratio, level: 0.9)
+    own = Hobrin::Statistics::Pooling::MantelHaenszel.call(tables, :log_risk_ratio, level: 0.9)
     expect([pool.pooled.estimate, pool.pooled.low]).to eq([own.estimate, own.low])
     printed = an_entry("printed",
                        a_result("0.8", "0.5", "1.3", form: "estimate", measure: :risk_ratio))

@@ -21,7 +21,7 @@ RSpec.describe Hobrin::Brief::SignOffCheck do
 
   # decided :: key of a decision; plan :: fields of the plan
   def gaps(decided: "", plan: {}, findings: [], **given)
-    inquiry = instance_double(Hobrin::Inquiry, question: Hobrin::Question.ask("Do earplugs help?"), conclusion: "We cannot tell.", plan: Hobrin::Brief::ChangePlan.new(**plan),
+    inquiry = instance_double(Hobrin::Inquiry, question: Hobrin::Question.ask("Do earplugs help?"), conclusion: "We cannot tell.", plan: Hobrin::Brief::ActionPlan.new(**plan),
                                                acting: Hobrin::Brief::Acting.new(decision: decided))
     described_class.new(inquiry:, findings:, evidence: [], flow: flow, **given).call.map { |gap| [gap.about, gap.words, gap.place] }
   end

@@ -53,8 +53,8 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
                                       ['dc.creator = "zorvane, A"', nil]],
       s::Journal.named("Bedside Evidence") => [["", /left out/], ["", /left out/]],
       s::Identifier.read("10.5555/x") => [["", /left out/], ['dc.identifier = "10.5555/x"', nil]],
-      s::Filter.new(kind: "treatment", width: "balanced") => [["(", /filter's own words/], ["(",
-                                                                                            /filter's own words/]],
+      s::Filters::Filter.new(kind: "treatment", width: "balanced") => [["(", /filter's own words/], ["(",
+                                                                                                     /filter's own words/]],
       s::Everything.new => [["", /left out/], ["cql.allRecords = 1", nil]] }
   end
 
@@ -104,9 +104,9 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
     end
     (2..5).each do |id|
       opened = Hobrin::Services::ReadInquiry.new(context).call(id)
-      plan = Hobrin::Catalogue::Planning.new(cascade: opened.cascade, question: opened.question,
-                                             ability: told,
-                                             evaluator:).call
+      plan = Hobrin::Catalogue::Plan::Planning.new(cascade: opened.cascade, question: opened.question,
+                                                   ability: told,
+                                                   evaluator:).call
       lines = Hobrin::Brief::SearchLines.new(question: opened.question, cascade: opened.cascade,
                                              evaluator:)
       expect([id, plan.query]).to eq([id, lines.cql])
@@ -115,8 +115,8 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
 
   it "keeps what a person wrote for a line, and makes the whole of it" do
     opened = Hobrin::Services::ReadInquiry.new(context).call(1)
-    plan = Hobrin::Catalogue::Planning.new(cascade: opened.cascade, question: opened.question,
-                                           ability: kinds.fetch("plain").ability, evaluator:).call
+    plan = Hobrin::Catalogue::Plan::Planning.new(cascade: opened.cascade, question: opened.question,
+                                                 ability: kinds.fetch("plain").ability, evaluator:).call
     first = plan.lines.first
     changed = plan.edited(first.number => "icu", 5 => "")
     expect(changed.lines.first.to_h).to include(there: "icu", notes: ["changed by hand"],

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Hobrin::CloseReading::UnitOfAllocation do
+RSpec.describe Hobrin::CloseReading::MadeAs::UnitOfAllocation do
   include Builders
 
   # Ours.

@@ -49,7 +49,7 @@ RSpec.describe Hobrin::Exchange::Report do
       points = Array.new(random.rand(1..40)) { |day| Hobrin::Brief::Measure::Point.new(day: Date.new(2026, 1, 1) + day, events: random.rand(-50..50), of: nil) }
       measure = Hobrin::Brief::Measure.new(id: 1, name: "Value", way: :value, points:, started: Date.new(2026, 1, 10),
                                            target: random.rand(-60..60))
-      chart = Hobrin::Brief::Chart.new(measure)
+      chart = Hobrin::Brief::Measure::Chart.new(measure)
       inside(described_class::Pictures::RunChart.of(chart, measure))
       expect(chart.ticks.size).to be_between(2, 7)
     end

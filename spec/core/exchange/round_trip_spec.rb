@@ -118,7 +118,7 @@ RSpec.describe Hobrin::Exchange, :slow do
   it "parts a heading from its aspect before it looks for a name with the two words" do
     headings = [a_heading("Pressure Injury", aspects: ["prevention"]),
                 a_heading("Pressure Injury Prevention")]
-    sorted = ->(word) { Hobrin::Exchange::Keyword.sorted([word], Hobrin::Thesaurus.new(headings)).first.map(&:to_h) }
+    sorted = ->(word) { Hobrin::Exchange::Indexing::Keyword.sorted([word], Hobrin::Thesaurus.new(headings)).first.map(&:to_h) }
     expect(sorted["*Pressure Injury/prevention"])
       .to match([include(label: "Pressure Injury", main: true, aspects: ["prevention"])])
     expect(sorted["*pressure injury prevention"].first[:label]).to eq("Pressure Injury Prevention")

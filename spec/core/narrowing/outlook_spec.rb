@@ -1,8 +1,8 @@
 # frozen_string_literal: true
 
-RSpec.describe Hobrin::Narrowing::Outlook do
+RSpec.describe Hobrin::Narrowing::Target::Outlook do
   def outlook(papers, **rest)
-    found = described_class.of(aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40), papers:, **rest)
+    found = described_class.of(aim: Hobrin::Narrowing::Target.new(from: 20, to: 40), papers:, **rest)
     [found.standing, found.reason, found.about].compact
   end
 

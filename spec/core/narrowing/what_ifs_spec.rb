@@ -46,11 +46,11 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample, :slow do
     delirium = Hobrin::Strategy::Heading.new(label: "Delirium", main: true, aspects: ["nursing"])
     leaves = [delirium, words("sleep*", fields: [:abstract]), words("confus*"), words("sedation"),
               Hobrin::Strategy::Heading.new(label: "Inpatients")]
-    terms = leaves.map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:) }
+    terms = leaves.map.with_index(1) { |leaf, id| Hobrin::Strategy::Block::Term.new(id:, leaf:) }
     block = Hobrin::Strategy::Block.new(key: "O", terms:)
     place = Hobrin::Narrowing::AppliedLimit.new(leaf: Hobrin::Strategy::Limit.new(name: :age,
                                                                                   values: ["aged"]))
-    balanced = Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced")
+    balanced = Hobrin::Strategy::Filters::Filter.new(kind: "treatment", width: "balanced")
     filter = Hobrin::Narrowing::AppliedLimit.new(leaf: balanced)
     before = Hobrin::Narrowing::State.new(blocks: [block, block.with(key: "P")], limits: [place, filter],
                                           waiting: [block.with(key: "I")])
@@ -69,12 +69,12 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample, :slow do
 
   it "puts the changes that reach the aim first, and finds the same again when one is taken back" do
     before = Hobrin::Narrowing::State.new(blocks: [Hobrin::Strategy::Block.new(key: "P",
-                                                                               terms: [Hobrin::Strategy::Term.new(
+                                                                               terms: [Hobrin::Strategy::Block::Term.new(
                                                                                  id: 1, leaf: words("sleep*")
                                                                                )])])
     what_ifs = described_class.new(before, evaluator:)
     sizes = what_ifs.call(moves(before),
-                          aim: Hobrin::Narrowing::Aim.new(from: 20, to: 40)).map(&:size)
+                          aim: Hobrin::Narrowing::Target.new(from: 20, to: 40)).map(&:size)
     distances = sizes.map { |size| [20 - size, size - 40, 0].max }
     expect(distances).to eq(distances.sort)
     aged = before.with_limit(:age, Hobrin::Strategy::Limit.new(name: :age, values: ["aged"]))
@@ -87,7 +87,7 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample, :slow do
       blocks = %w[P O].map { |key| strategies.block(key) }
       cascade = Hobrin::Narrowing::Cascade.of(blocks:, limits:, evaluator:)
       records.each_index.to_a.sample(20, random: Random.new(3)).map(&:succ).each do |number|
-        absence = Hobrin::Narrowing::ExclusionReasons.of(cascade, number, evaluator)
+        absence = Hobrin::Narrowing::Cascade::ExclusionReasons.of(cascade, number, evaluator)
         without = cascade.steps.select(&:on).reject do |step|
           plain.call(step.block? ? step.source.tree : step.source.leaf).include?(number)
         end
@@ -113,9 +113,9 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample, :slow do
       end
     end
     near = Hobrin::Strategy::Proximity.new(left: "ear plug*", right: "night", distance: 3)
-    expect(Hobrin::Retrieval::TextPlaces.of(near,
-                                            "Ear-plugs late at night, and ear plug")).to eq([[0, 9], [18, 23],
-                                                                                             [29, 37]])
+    expect(Hobrin::Retrieval::Reasons::TextPlaces.of(near,
+                                                     "Ear-plugs late at night, and ear plug")).to eq([[0, 9], [18, 23],
+                                                                                                      [29, 37]])
   end
 
   it "counts what the papers of a set have in common, and every place of a heading" do
@@ -127,10 +127,10 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample, :slow do
              species: :species.to_proc }
     said.each do |name, values|
       expected = own.flat_map { |one| values[one].uniq }.tally.sort_by { |value, size| [-size, value] }
-      expect([name, Hobrin::Retrieval::FacetCounts.call(set, name, evaluator)])
+      expect([name, Hobrin::Retrieval::Facets::Counts.call(set, name, evaluator)])
         .to eq([name, expected])
     end
-    place = Hobrin::Retrieval::HeadingPlace.of("Delirium", evaluator)
+    place = Hobrin::Retrieval::TermCard::HeadingPlace.of("Delirium", evaluator)
     expect(place.paths.map { |path| path.last.first }.uniq).to eq(["Delirium"])
     expect(place.paths.first.last.last)
       .to eq(plain.call(Hobrin::Strategy::Heading.new(label: "Delirium")).size)

@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Hobrin::Question::Edges do
+RSpec.describe Hobrin::Question::Marks::Edges do
   it "moves an edge by whole words, keeps one word, and pushes other marks aside" do
     question = Hobrin::Question.ask("In ill adults at night, help?").marked("P", "adults").marked(
       "O", "night"

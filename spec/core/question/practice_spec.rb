@@ -10,13 +10,13 @@ RSpec.describe Hobrin::Question::Practice do
     "patients" => ["patients"], "effect of music" => ["effect"] }
     .each do |text, poor|
     it "flags in “#{text}” #{poor}" do
-      expect(Hobrin::Question::NoUse.call(text, thesaurus).map(&:words)).to eq(poor)
+      expect(Hobrin::Question::SearchNames::NoUse.call(text, thesaurus).map(&:words)).to eq(poor)
     end
   end
 
   it "flags a sentence where a name is wanted" do
-    remarks = Hobrin::Question::NoUse.call("what can a nurse do at night so that adults sleep",
-                                           thesaurus)
+    remarks = Hobrin::Question::SearchNames::NoUse.call("what can a nurse do at night so that adults sleep",
+                                                        thesaurus)
     expect(remarks.map(&:reason)).to contain_exactly(/11 words in a row/)
   end
 

@@ -30,8 +30,8 @@ RSpec.describe Hobrin::Question::Understanding do
     learned = described_class.new(four_fifths, thesaurus)
     offered = lambda do |one|
       question = Hobrin::Question.ask(one.text)
-      Hobrin::Question::FittingFrame.call(question,
-                                          kind: learned.kind(one.text).kind.key)&.frame&.key
+      Hobrin::Question::Frame::Fitting.call(question,
+                                            kind: learned.kind(one.text).kind.key)&.frame&.key
     end
     asked, others = learning::Examples.held_out.partition { |one| one.kind == "experience" }
     counts = [asked, others].map do |some|
@@ -44,7 +44,7 @@ RSpec.describe Hobrin::Question::Understanding do
       "of the #{others.size} others #{counts.last}."
     )
     timed = Hobrin::Question.ask("Does honey heal burns within two weeks?")
-    fitting = ->(question, time) { Hobrin::Question::FittingFrame.call(question, kind: "treatment", time:) }
+    fitting = ->(question, time) { Hobrin::Question::Frame::Fitting.call(question, kind: "treatment", time:) }
     expect(fitting.call(timed, "within two weeks").frame.key).to eq("picot")
     expect([fitting.call(timed, nil),
             fitting.call(timed.framed("picos"), "within two weeks")]).to eq([nil, nil])

@@ -13,7 +13,7 @@ RSpec.describe Hobrin::Records::SamePaper do
   end
 
   def linked?(one, two)
-    keys = [one, two].map { |record| Hobrin::Records::DuplicateKey.key(record) }
+    keys = [one, two].map { |record| Hobrin::Records::SamePaper::DuplicateKey.key(record) }
     keys.none?(&:nil?) && keys.uniq.size == 1 && described_class.call(one, two)
   end
 

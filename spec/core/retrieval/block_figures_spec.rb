@@ -26,7 +26,7 @@ RSpec.describe "Blocks however they are joined", :small_sample do
 
   def absent_papers_name_their_step(cascade)
     (1..records.size).step(97) do |number|
-      absence = Hobrin::Narrowing::ExclusionReasons.of(cascade, number, context.evaluator)
+      absence = Hobrin::Narrowing::Cascade::ExclusionReasons.of(cascade, number, context.evaluator)
       lost = cascade.steps.find { |step| !step.set.include?(number) }
       expect([number, absence.step]).to eq([number, lost]) unless cascade.final.include?(number)
       expect(absence.all).to include(lost) if lost
@@ -50,7 +50,7 @@ RSpec.describe "Blocks however they are joined", :small_sample do
   end
 
   it "writes the lines of such a search so that they lead to the same papers" do
-    terms = [words("sleep*"), words("noise")].map.with_index(1) { |leaf, id| Hobrin::Strategy::Term.new(id:, leaf:, excluded: id == 2) }
+    terms = [words("sleep*"), words("noise")].map.with_index(1) { |leaf, id| Hobrin::Strategy::Block::Term.new(id:, leaf:, excluded: id == 2) }
     blocks = [Hobrin::Strategy::Block.new(key: "P", terms:),
               Hobrin::Strategy::Block.new(key: "I", terms: terms.take(1), operator: :not)]
     question = Hobrin::Question.ask("sleep noise").marked("P", "sleep").marked("I", "noise")

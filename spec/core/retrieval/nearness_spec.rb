@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Hobrin::Retrieval::Nearness do
+RSpec.describe Hobrin::Retrieval::HeadingSuggestions::Nearness do
   s = Hobrin::Strategy
   thesaurus = Hobrin::Thesaurus.new(
     [["Confusion", [], []], ["Delirium", ["Confusion"], ["acute confusion"]], ["Dementia", ["Confusion"], []],

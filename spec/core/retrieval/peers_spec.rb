@@ -50,7 +50,7 @@ RSpec.describe "The engine and its peers", :small_sample, :slow do
     trees = Array.new(40) { strategies.tree }
     expected = trees.map { |tree| evaluator.call(tree).to_a }
     fresh = Hobrin::Retrieval::Evaluator.new(index: context.library.index, thesaurus: context.library.thesaurus,
-                                             cache: Hobrin::Retrieval::LeafCache.new(most_bytes: 20_000))
+                                             cache: Hobrin::Retrieval::Evaluator::LeafCache.new(most_bytes: 20_000))
     answers = Array.new(6) do
       Thread.new do
         trees.map do |tree|

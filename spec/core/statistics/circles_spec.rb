@@ -16,7 +16,7 @@ RSpec.describe Hobrin::Statistics::Circles do
       sets = Array.new(random.rand(2..3)) do
         Array.new(random.rand(1..80)) { random.rand(1..120) }.uniq
       end
-      overlap = Hobrin::Retrieval::Overlap.of(sets.map { |numbers| a_set(*numbers) })
+      overlap = Hobrin::Retrieval::BlockFigures::Overlap.of(sets.map { |numbers| a_set(*numbers) })
       expect(overlap.regions).to eq(regions(sets))
       drawn = described_class.of(overlap.regions)
       expect(drawn.error).to be < (sets.size == 2 ? 0.02 : 1.2)

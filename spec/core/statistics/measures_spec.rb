@@ -14,10 +14,10 @@ RSpec.describe "Measures" do
 
   outside["rates"].each do |measure, said|
     it "gives and pools the #{measure} that metafor gives" do
-      results = said["rows"].map { |row| s::Rates.call(*row, measure.to_sym) }
+      results = said["rows"].map { |row| s::Effects::Rates.call(*row, measure.to_sym) }
       expect([results.map(&:effect),
               results.map(&:variance)]).to match(near([said["effects"], said["variances"]]))
-      pooled = s::InverseVariance.call(results, tau2: :reml)
+      pooled = s::Pooling::InverseVariance.call(results, tau2: :reml)
       expect([pooled.estimate, pooled.error, pooled.tau2,
               pooled.q]).to match(near(said.values_at("estimate", "error", "tau2", "q")))
     end
@@ -25,10 +25,10 @@ RSpec.describe "Measures" do
 
   outside["shares"].each do |name, said|
     it "pools the shares of #{name} as metafor does" do
-      results = said["rows"].map { |events, total| s::Shares.call(events, total) }
+      results = said["rows"].map { |events, total| s::Proportions::Shares.call(events, total) }
       expect([results.map(&:effect),
               results.map(&:variance)]).to match(near([said["effects"], said["variances"]]))
-      pooled = s::InverseVariance.call(results, tau2: :reml)
+      pooled = s::Pooling::InverseVariance.call(results, tau2: :reml)
       expect([pooled.estimate, pooled.error,
               pooled.tau2]).to match(near(said.values_at("estimate", "error", "tau2")))
     end
@@ -36,7 +36,7 @@ RSpec.describe "Measures" do
 
   outside["bivariate"].each do |name, said|
     it "pools the tests of #{name} as metafor's multivariate model does" do
-      pooled = s::Bivariate.new(said["rows"].map { |row| accuracy(*row) }).call
+      pooled = s::Pooling::Bivariate.new(said["rows"].map { |row| accuracy(*row) }).call
       expect(pooled.converged).to be(true)
       expect(pooled.middle).to match(near(said["middle"]))
       errors = [0, 1].map { |place| Math.sqrt(pooled.covariance[place, place]) }
@@ -62,12 +62,12 @@ RSpec.describe "Measures" do
         .to match(near(said.values_at("positive_ratio", "negative_ratio", "odds_ratio")))
       prevalence = test.ill.fdiv(test.people)
       values = %i[positive negative].map do |name|
-        s::PredictiveValues.public_send(name, sensitivity, specificity, prevalence)
+        s::Accuracy::PredictiveValues.public_send(name, sensitivity, specificity, prevalence)
       end
       expect(values).to match(near(said.values_at("positive", "negative")))
     end
     outside["wilson"].each do |said|
-      expect(ends(s::Wilson.call(said["events"], said["total"]))).to match(near(said["interval"]))
+      expect(ends(s::Proportions::Wilson.call(said["events"], said["total"]))).to match(near(said["interval"]))
     end
   end
 
@@ -87,8 +87,8 @@ RSpec.describe "Measures" do
   # Source: Fagan, N Engl J Med 1975;293:257 in its arithmetic: 0.30 and LR+ 6 give 0.72; 0.10 and
   # LR− 0.1 give 0.011.
   it "turns a chance before a test into one after it" do
-    expect(s::PredictiveValues.positive(0.9, 0.85, 0.3)).to be_within(0.005).of(0.72)
-    expect(1 - s::PredictiveValues.negative(0.91, 0.9, 0.1)).to be_within(0.0005).of(0.011)
+    expect(s::Accuracy::PredictiveValues.positive(0.9, 0.85, 0.3)).to be_within(0.005).of(0.72)
+    expect(1 - s::Accuracy::PredictiveValues.negative(0.91, 0.9, 0.1)).to be_within(0.0005).of(0.011)
   end
 
   describe "on random numbers" do
@@ -96,17 +96,17 @@ RSpec.describe "Measures" do
 
     it "gives back an effect from its own interval, error and p-value" do
       1000.times do
-        result = s::Result.new(effect: random.rand(0.2..2.0) * [1, -1].sample(random:),
-                               variance: random.rand(0.001..0.5))
-        reach = s::Normal::Z95 * result.error
-        p_value = s::Normal.two_sided(result.effect / result.error)
+        result = s::Pooling::Result.new(effect: random.rand(0.2..2.0) * [1, -1].sample(random:),
+                                        variance: random.rand(0.001..0.5))
+        reach = s::Distributions::Normal::Z95 * result.error
+        p_value = s::Distributions::Normal.two_sided(result.effect / result.error)
         [true, false].each do |ratio|
           value, low, high = [0, -reach, reach].map do |way|
             ratio ? Math.exp(result.effect + way) : result.effect + way
           end
-          made = [s::ReadyMade.from_interval(value, low, high, ratio:),
-                  s::ReadyMade.from_error(value, result.error, ratio:)]
-          made << s::ReadyMade.from_p(value, p_value, ratio:) if p_value.between?(1e-12, 0.9)
+          made = [s::Effects::ReadyMade.from_interval(value, low, high, ratio:),
+                  s::Effects::ReadyMade.from_error(value, result.error, ratio:)]
+          made << s::Effects::ReadyMade.from_p(value, p_value, ratio:) if p_value.between?(1e-12, 0.9)
           expect(made.flat_map { |one| [one.effect, one.variance] }).to match(near([result.effect, result.variance] * made.size))
         end
       end
@@ -115,7 +115,7 @@ RSpec.describe "Measures" do
     it "puts groups together as if their values had been in one" do
       200.times do
         parts = Array.new(random.rand(2..4)) { Array.new(random.rand(2..30)) { random.rand * 10 } }
-        groups = parts.map { |values| s::Means::Group.new(size: values.size, mean: mean(values), deviation: deviation(values)) }
+        groups = parts.map { |values| s::Effects::Means::Group.new(size: values.size, mean: mean(values), deviation: deviation(values)) }
         one = s::Spread.together(groups)
         expect([one.size, one.mean,
                 one.deviation]).to match(near([parts.flatten.size, mean(parts.flatten),
@@ -131,20 +131,20 @@ RSpec.describe "Measures" do
 
     it "counts every one of a thousand people once, and says when tests could only be pooled apart" do
       300.times do
-        values = s::PredictiveValues.of(sensitivity: random.rand, specificity: random.rand,
-                                        prevalence: random.rand)
+        values = s::Accuracy::PredictiveValues.of(sensitivity: random.rand, specificity: random.rand,
+                                                  prevalence: random.rand)
         expect(values.found + values.missed + values.alarmed + values.cleared).to eq(1000)
         expect([values.found + values.missed,
                 values.alarmed + values.cleared]).to eq([values.ill, values.well])
       end
       [1, 2, 4].each do |size|
-        pooled = s::Bivariate.new(Array.new(size) { accuracy(90, 10, 10, 90) }).call
+        pooled = s::Pooling::Bivariate.new(Array.new(size) { accuracy(90, 10, 10, 90) }).call
         expect([pooled.sensitivity.estimate,
                 pooled.specificity.estimate]).to match(near([0.9, 0.9]))
         expect(pooled.converged).to be(false)
       end
       hostile = Array.new(5) { |place| accuracy(place, 0, 1, 10**place) }
-      expect(s::Bivariate.new(hostile).call.sensitivity.estimate).to be_between(0, 1)
+      expect(s::Pooling::Bivariate.new(hostile).call.sensitivity.estimate).to be_between(0, 1)
     end
   end
 end

@@ -23,8 +23,8 @@ RSpec.describe Hobrin::Strategy::Cql do
 
   # A random leaf of every kind that has no place among random searches over records.
   def unusual
-    strategies.pick([Hobrin::Strategy::Line.new(name: "line \"3\""),
-                     Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
+    strategies.pick([Hobrin::Strategy::Lines::Line.new(name: "line \"3\""),
+                     Hobrin::Strategy::Filters::Filter.new(kind: "treatment", width: "balanced"),
                      Hobrin::Strategy::Author.read("van Ostrel, A B C D"), Hobrin::Strategy::Identifier.read("10.5555/A\\\"*b")])
   end
 
@@ -159,7 +159,7 @@ RSpec.describe Hobrin::Strategy::Cql do
   it "puts earlier lines in their place, and names those that are not there or go round" do
     lines = Hobrin::Strategy::Lines.new("1" => words("sleep"),
                                         "2" => read('cql.resultSetId = 1 not dc.title = "noise"'),
-                                        "loop" => Hobrin::Strategy::Line.new(name: "loop"))
+                                        "loop" => Hobrin::Strategy::Lines::Line.new(name: "loop"))
     expect(lines.resolve(read("cql.resultSetId = 2 and delirium"))).to eq(
       read('(hobrin.text = "sleep" not dc.title = "noise") and delirium')
     )

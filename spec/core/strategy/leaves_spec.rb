@@ -67,7 +67,7 @@ RSpec.describe Hobrin::Strategy do
   end
 
   it "marks in a text the places of words, phrases and nearness, counted in words" do
-    places = ->(leaf, text) { Hobrin::Retrieval::TextPlaces.of(leaf, text).map { |from, to| text[from...to] } }
+    places = ->(leaf, text) { Hobrin::Retrieval::Reasons::TextPlaces.of(leaf, text).map { |from, to| text[from...to] } }
     text = "Ear-plugs at night; éar plug, and an Earplug. Sleep was better with ear plugs or without."
     expect(places[words("ear plug*"), text]).to eq(["Ear-plugs", "éar plug", "ear plugs"])
     expect(places[words("ear?lug"), text]).to eq(["Earplug"])

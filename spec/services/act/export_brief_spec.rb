@@ -55,7 +55,7 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
     findings.first(lines.lines.size).zip(lines.lines, lines.rows).each do |row, line, told|
       expect(row[3]).to eq(line.papers)
       expect(row[6, 3]).to match(row[6, 3].map { be_a(Float) })
-      words = Hobrin::Brief::MeasuredWords.new(told.pool.measure)
+      words = Hobrin::Brief::Words::OfResult.new(told.pool.measure)
       estimate, low, high = row[6, 3].map { |value| words.decimal(value) }
       expect("#{estimate} (#{low} to #{high})").to eq(words.of(told.effect))
     end
@@ -75,7 +75,7 @@ RSpec.describe Hobrin::Services::ExportBrief, :sample, :client do
 
   it "fills one A4 page for the ward, however much was written" do
     long = ("word " * 120).strip
-    plan = Hobrin::Brief::ChangePlan::PROMPTS.transform_values { long[0, 500] }
+    plan = Hobrin::Brief::ActionPlan::PROMPTS.transform_values { long[0, 500] }
     edit(Hobrin::Edits::Practice::WriteBrief.new(conclusion: long[0, 600], plan:))
     12.times do |place|
       given = { name: "#{long[0, 110]} #{place}", kind: "events", better: :less, matters: :important }

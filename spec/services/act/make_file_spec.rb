@@ -7,7 +7,7 @@ RSpec.describe Hobrin::Services::MakeFile, :client do
   before do
     papers = Array.new(160) { |place| a_record(id: "many#{place}", title: "Sleep again, paper #{place}", published: "2019") }
     context.library.add(papers)
-    decisions = papers.map { |paper| Hobrin::Sifting::Decision.new(record_id: paper.id, verdict: :keep) }
+    decisions = papers.map { |paper| Hobrin::Screening::Decision.new(record_id: paper.id, verdict: :keep) }
     saved = context.stored.find(1)
     line = { who: "a test", kind: :papers_decided, facts: { verdict: "keep", reason: nil, papers: 160, records: [] }, brings_back: nil,
              count_before: 0, count_after: 0, library_version: "1" }

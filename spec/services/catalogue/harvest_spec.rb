@@ -89,7 +89,7 @@ RSpec.describe "Harvesting", :outside do
 
   def an_inquiry_keeps(context, id)
     inquiry = Hobrin::Services::StartInquiry.new(context).call("Does night care help?")
-    decision = Hobrin::Sifting::Decision.new(record_id: id, verdict: :keep, reason: nil, note: "")
+    decision = Hobrin::Screening::Decision.new(record_id: id, verdict: :keep, reason: nil, note: "")
     Hobrin::Services::ApplyEdit.new(context).call(inquiry, Hobrin::Edits::Screen::Decide.new(decision:))
   end
 

@@ -211,7 +211,7 @@ RSpec.describe Hobrin::Services::WorkImports do
       numbers = context.library.imports.parts(import.id)
       losing = Hobrin::Services::StartInquiry.new(context).call("Does night care help?")
       record = context.library.numbered(numbers.first.first)
-      edit = Hobrin::Edits::Screen::Decide.new(decision: Hobrin::Sifting::Decision.new(
+      edit = Hobrin::Edits::Screen::Decide.new(decision: Hobrin::Screening::Decision.new(
         record_id: record.id, verdict: :keep, reason: nil, note: ""
       ))
       Hobrin::Services::ApplyEdit.new(context).call(losing, edit)

@@ -57,16 +57,16 @@ RSpec.describe "A paper read closely", :sample do
   end
 
   it "drops by the elements of the frame in use" do
-    reasons = %w[pico spider spice eclipse].map { |frame| Hobrin::Sifting::Reasons.for(frame).first(2) }
+    reasons = %w[pico spider spice eclipse].map { |frame| Hobrin::Screening::Decision::Reasons.for(frame).first(2) }
     expect(reasons).to eq([["Other people", "Other intervention"], ["Other sample", "Other phenomenon"],
                            ["Other setting", "Other perspective"], ["Other expectation", "Other client group"]])
-    expect(Hobrin::Question::Frame::ALL.map { |frame| Hobrin::Sifting::Reasons.for(frame.key).size }).to all(be <= 9)
+    expect(Hobrin::Question::Frame::ALL.map { |frame| Hobrin::Screening::Decision::Reasons.for(frame.key).size }).to all(be <= 9)
   end
 
   it "learns the order anew after each decision, hides nothing, and says when it is too early" do
     undecided(5)
     reader = Hobrin::Services::ReadSift.new(context, opened(5),
-                                            view: Hobrin::Sifting::ListView.new(order: :likeliest))
+                                            view: Hobrin::Screening::ListView.new(order: :likeliest))
     expect([reader.likeliest.any?, reader.call.records.size]).to eq([false, 215])
     trial, interview = ["randomized controlled trial", "qualitative study"].map do |type|
       reader.call.records.find { |record| record.types == [type] }
@@ -74,7 +74,7 @@ RSpec.describe "A paper read closely", :sample do
     decide(interview.id, :keep, id: 5)
     decide(trial.id, :drop, id: 5, reason: "Other design")
     learned = Hobrin::Services::ReadSift.new(context, opened(5),
-                                             view: Hobrin::Sifting::ListView.new(order: :likeliest))
+                                             view: Hobrin::Screening::ListView.new(order: :likeliest))
     list = learned.call.records
     expect(list.map(&:id)).to match_array(context.library.ids(opened(5).cascade.final))
     expect(list.first(10).count { |record| record.types == ["qualitative study"] }).to be >= 8
@@ -83,7 +83,7 @@ RSpec.describe "A paper read closely", :sample do
 
   it "knows a pace only from enough decisions, and no pause" do
     at = ->(*gaps) { gaps.reduce([Time.at(0)]) { |times, gap| [*times, times.last + gap] } }
-    expect(Hobrin::Sifting::Pace.call(at[60, 60])).to be_nil
-    expect(Hobrin::Sifting::Pace.call(at[60, 30, 5_000, 90, 60, 60, 45])).to eq(1.0)
+    expect(Hobrin::Screening::StoppingEstimate::Pace.call(at[60, 60])).to be_nil
+    expect(Hobrin::Screening::StoppingEstimate::Pace.call(at[60, 30, 5_000, 90, 60, 60, 45])).to eq(1.0)
   end
 end

@@ -83,7 +83,7 @@ RSpec.describe "The list of papers on Sift" do
 
   describe "of the main inquiry", :sample do
     def list(**view)
-      Hobrin::Services::ReadSift.new(context, opened, view: Hobrin::Sifting::ListView.new(**view))
+      Hobrin::Services::ReadSift.new(context, opened, view: Hobrin::Screening::ListView.new(**view))
     end
 
     it "shows the part, the rung and the words that are asked for, in the order that is" do

@@ -63,7 +63,7 @@ RSpec.describe "Citations around papers", :sample do
     expect(by_key["trial-2021"]).to have_attributes(in_set: true, kept_out: nil)
     expect(by_key["trial-2021"].decision.verdict).to eq(:keep)
     expect(by_key["trial-2015-old"]).to have_attributes(in_set: false, decision: nil)
-    expect(Hobrin::Narrowing::Wording.named(by_key["trial-2015-old"].kept_out.leaf)).to eq("Published: 2016 to 2026")
+    expect(Hobrin::Narrowing::AppliedLimit::Wording.named(by_key["trial-2015-old"].kept_out.leaf)).to eq("Published: 2016 to 2026")
     expect(groups[:alike].map(&:likeness)).to eq(groups[:alike].map(&:likeness).sort.reverse)
   end
 

@@ -5,7 +5,7 @@ RSpec.describe "Lines of a search", :sample do
   let(:reader) { Hobrin::Services::ReadTrail.new(context) }
 
   def make(name, notation)
-    edit(Hobrin::Edits::Trail::NameLine.new(name:, tree: Hobrin::Strategy::LineNotation.read(notation)))
+    edit(Hobrin::Edits::Trail::NameLine.new(name:, tree: Hobrin::Strategy::Lines::LineNotation.read(notation)))
   end
 
   def found(number) = context.inquiries.state_at(1, number).cascade(context.evaluator).final

@@ -64,8 +64,8 @@ RSpec.describe "The weighed sample", :sample do
   it "catches a double report and a retracted paper, and mends each in one press" do
     { "trial-2021-again" => :same_people, "retracted-2020" => :retracted }.each do |name, trap|
       before = pool(1, "Delirium").pooled
-      decision = Hobrin::Sifting::Decision.new(record_id: key(name), verdict: :keep, reason: nil,
-                                               note: "to see")
+      decision = Hobrin::Screening::Decision.new(record_id: key(name), verdict: :keep, reason: nil,
+                                                 note: "to see")
       edit(Hobrin::Edits::Screen::Decide.new(decision:, although_retracted: true))
       report(1, "Delirium", key(name))
       expect([name, pool(1, "Delirium").open_traps.map(&:key),

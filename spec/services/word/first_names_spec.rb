@@ -3,7 +3,7 @@
 require "yaml"
 
 # What an empty block is offered; which names a searcher would keep was marked by hand beforehand.
-RSpec.describe Hobrin::Retrieval::FirstNames, :sample do
+RSpec.describe Hobrin::Retrieval::FirstTerms, :sample do
   def offers(*phrases)
     block = Hobrin::Strategy::Block.new(key: "I")
     described_class.new(block, context.evaluator, dictionary: context.dictionary).call(phrases)

@@ -9,7 +9,7 @@ RSpec.describe "Growth of what is kept" do
 
   def decided(number, verdict = :drop)
     reason = "No study" if verdict == :drop
-    Hobrin::Sifting::Decision.new(record_id: "10.5555/#{number}", verdict:, reason:)
+    Hobrin::Screening::Decision.new(record_id: "10.5555/#{number}", verdict:, reason:)
   end
 
   def save(inquiry)

@@ -7,13 +7,13 @@ RSpec.describe Hobrin::Store::Inquiries, :sample, :slow do
     strategies = RandomStrategies.new(26, context.library.thesaurus, SampleHome.records)
     40.times do
       blocks = %w[I P].map { |key| strategies.block(key) }
-      filter = strategies.pick([Hobrin::Strategy::Filter.new(kind: "treatment", width: "balanced"),
-                                Hobrin::Strategy::OwnFilter.new(title: "Mine",
-                                                                tree: strategies.tree)])
+      filter = strategies.pick([Hobrin::Strategy::Filters::Filter.new(kind: "treatment", width: "balanced"),
+                                Hobrin::Strategy::Filters::OwnFilter.new(title: "Mine",
+                                                                         tree: strategies.tree)])
       limits = [filter, Hobrin::Strategy::Journal.new(values: %w[B A])].map { |leaf| placed(leaf) } + strategies.limits
-      tree = Hobrin::Strategy::LineNotation.read("3 not (4 or 5)")
-      lines = [Hobrin::Strategy::NamedLine.new(name: "mine", tree:)]
-      rest = { order: %w[O P], included_ids: ["10.5555/x"], aim: Hobrin::Narrowing::Aim.new(from: 1, to: 9) }
+      tree = Hobrin::Strategy::Lines::LineNotation.read("3 not (4 or 5)")
+      lines = [Hobrin::Strategy::Lines::NamedLine.new(name: "mine", tree:)]
+      rest = { order: %w[O P], included_ids: ["10.5555/x"], aim: Hobrin::Narrowing::Target.new(from: 1, to: 9) }
       inquiry = context.inquiries.find(1).inquiry.with(blocks:, limits:, lines:, **rest)
       expect(Hobrin::Store::InquiryDocument.load(Hobrin::Store::InquiryDocument.dump(inquiry)))
         .to eq(inquiry)

@@ -127,7 +127,7 @@ RSpec.describe "Reading twice", :client do
 
   it "leaves what was decided alone as it is, outside, and lets nobody else read" do
     people
-    decision = Hobrin::Sifting::Decision.new(record_id: "p2", verdict: :keep)
+    decision = Hobrin::Screening::Decision.new(record_id: "p2", verdict: :keep)
     Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Screen::Decide.new(decision:))
     sign_in(:owner)
     visit_page("/inquiries/1/people")
@@ -150,13 +150,13 @@ RSpec.describe "Reading twice", :client do
   it "sums up agreement from the pairs, warns where one verdict is nearly all, and says nothing of nothing" do
     pair = lambda do |verdicts|
       first, second = verdicts.map do |verdict|
-        Hobrin::Sifting::Decision.new(record_id: "x", verdict:,
-                                      reason: ("No study" if verdict == :drop))
+        Hobrin::Screening::Decision.new(record_id: "x", verdict:,
+                                        reason: ("No study" if verdict == :drop))
       end
-      Hobrin::Sifting::Twice::Pair.new(first:, second:)
+      Hobrin::Screening::DualScreening::Pair.new(first:, second:)
     end
     twice = lambda do |counts|
-      Hobrin::Sifting::Twice.new(pairs: counts.flat_map do |both, count|
+      Hobrin::Screening::DualScreening.new(pairs: counts.flat_map do |both, count|
         Array.new(count) do
           pair[both]
         end

@@ -85,7 +85,7 @@ RSpec.describe "What all inquiries share", :client do
   end
 
   it "keeps an archive's papers with its inquiry, until a librarian adds them" do
-    decide = Hobrin::Sifting::Decision.new(record_id: "p0", verdict: :keep)
+    decide = Hobrin::Screening::Decision.new(record_id: "p0", verdict: :keep)
     people
     Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Screen::Decide.new(decision: decide))
     archive = Hobrin::Services::KeepArchive.new(context).write(1).body

@@ -13,13 +13,13 @@ RSpec.describe "Other wards", :client do
   def plant(id, word)
     edits = Hobrin::Edits
     draft = edits::Ask::Draft.new(situation: "On our ward #{word}.", text: "Does #{word} help patients to sleep?")
-    decide = Hobrin::Sifting::Decision.new(record_id: "came", verdict: :keep, note: "#{word} noted")
+    decide = Hobrin::Screening::Decision.new(record_id: "came", verdict: :keep, note: "#{word} noted")
     kept = Hobrin::Appraisal::Paper.new(record_id: "came", design: "randomized_trial", finding: "#{word} found")
     [edits::Ask::WriteQuestion.new(draft:, press: edits::Ask::Mark.new(key: "P", words: "patients")),
      edits::Additions::AddParts.words("P", word),
      edits::Screen::Decide.new(decision: decide), edits::Appraise::SaveAppraisal.new(paper: kept),
      edits::Outcomes::Write.new(outcome_id: nil, given: { name: "#{word} outcome", kind: "events" }),
-     edits::Trail::NameLine.new(name: word, tree: Hobrin::Strategy::Line.new(name: "3")),
+     edits::Trail::NameLine.new(name: word, tree: Hobrin::Strategy::Lines::Line.new(name: "3")),
      edits::Practice::WriteBrief.new(conclusion: "#{word} may help.", plan: { what: word })]
       .each { |edit| Hobrin::Services::ApplyEdit.new(context).call(id, edit) }
     Hobrin::Services::Talk.new(context, id).write("inquiry", "", "#{word} to the others")

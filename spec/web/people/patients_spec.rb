@@ -52,13 +52,13 @@ RSpec.describe "Patients' data", :client do
     paper = Hobrin::Appraisal::Paper.new(record_id: "p0", design: "randomized_trial", finding: "#{words} slept")
     [edits::Ask::WriteQuestion.new(draft:, press: edits::Ask::Mark.new(key: "P", words: "#{words} and other patients")),
      edits::Additions::AddParts.words("P", "\"#{words}\""),
-     edits::Screen::Decide.new(decision: Hobrin::Sifting::Decision.new(record_id: "p0", verdict: :keep, note: "like #{words}")),
+     edits::Screen::Decide.new(decision: Hobrin::Screening::Decision.new(record_id: "p0", verdict: :keep, note: "like #{words}")),
      edits::Appraise::SaveAppraisal.new(paper:),
      edits::Practice::WriteBrief.new(conclusion: "It helped #{words}.", plan: { what: "ask #{words}" }),
      edits::Practice::Sign.new(name: "Maren Vendrillon")].each { |edit| Hobrin::Services::ApplyEdit.new(context).call(1, edit) }
     report = Hobrin::Services::ReadVersions.new(context).now(Hobrin::Services::ReadInquiry.new(context).call(1))
     context.shared_briefs.keep(1, context.inquiries.find(1).version, report)
-    context.readings.put(1, people[:owner], Hobrin::Sifting::Decision.new(record_id: "p1", verdict: :keep, note: words), at: context.now)
+    context.readings.put(1, people[:owner], Hobrin::Screening::Decision.new(record_id: "p1", verdict: :keep, note: words), at: context.now)
     context.sheets.put(1, people[:owner], paper, done: true, at: context.now)
     Hobrin::Services::Talk.new(context, 1).write("inquiry", "", "ask #{words}")
   end

@@ -10,7 +10,7 @@ RSpec.describe "Weighing twice", :client do
   before do
     people
     %w[p0 p1].each do |id|
-      decision = Hobrin::Sifting::Decision.new(record_id: id, verdict: :keep)
+      decision = Hobrin::Screening::Decision.new(record_id: id, verdict: :keep)
       Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Screen::Decide.new(decision:))
     end
     context.shared_briefs.share(1, token: "f" * 40, at: context.now, kind: "feed")

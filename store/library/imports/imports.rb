@@ -64,7 +64,7 @@ module Hobrin
 
       # Adds to what an import did; called within the transaction that writes its batch.
       # outcome :: RecordRows::Outcome; place, at_byte :: how far the file was read
-      # refusals :: Array of Exchange::Refusal; headings :: Hash of strange heading to records
+      # refusals :: Array of Exchange::Entry::Refusal; headings :: Hash of strange heading to records
       def add(id, outcome, place:, at_byte:, refusals:, headings:, token: nil)
         counted = { added: outcome.added.size, known: outcome.known,
                     duplicates: outcome.duplicates,
@@ -78,10 +78,10 @@ module Hobrin
         keep_headings(id, headings)
       end
 
-      # Array of Exchange::Refusal, in order.
+      # Array of Exchange::Entry::Refusal, in order.
       def refusals(id)
         @db[:import_refusals].where(import_id: id).order(:place).map do |row|
-          Exchange::Refusal.new(**row.except(:import_id))
+          Exchange::Entry::Refusal.new(**row.except(:import_id))
         end
       end
 

@@ -2,7 +2,7 @@
 
 module Hobrin
   module Store
-    # The papers that are most like one by their words; see Sifting::Likeness. The full-text index
+    # The papers that are most like one by their words; see Screening::Likeness. The full-text index
     # names those that share its weightiest words, and of these the likeness is worked out in full.
     class Alike
       # How many of a paper's words are looked up, and in how many papers they may stand together;
@@ -12,7 +12,7 @@ module Hobrin
       COMPARED = 90
       private_constant :MOST_WORDS, :MOST_POSTINGS, :COMPARED
 
-      # likeness :: Sifting::Likeness over the same library
+      # likeness :: Screening::Likeness over the same library
       def initialize(db, likeness)
         @db = db
         @likeness = likeness

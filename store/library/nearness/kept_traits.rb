@@ -2,14 +2,14 @@
 
 module Hobrin
   module Store
-    # The Sifting::Traits of papers that were asked for, kept for as long as the version of the
+    # The Screening::Likeness::Traits of papers that were asked for, kept for as long as the version of the
     # library that they belong to.
     class KeptTraits
       # Past so many papers all are let go: some ten kilobytes each.
       MOST = 6_000
       private_constant :MOST
 
-      # The block gives the Sifting::Likeness of the library.
+      # The block gives the Screening::Likeness of the library.
       def initialize(&likeness)
         @likeness = likeness
         @known = {}
@@ -24,7 +24,7 @@ module Hobrin
         return known if fresh.empty?
 
         likeness = @likeness.call
-        made = fresh.zip(yield(fresh)).to_h { |number, record| [number, Sifting::Traits.of(record, likeness)] }
+        made = fresh.zip(yield(fresh)).to_h { |number, record| [number, Screening::Likeness::Traits.of(record, likeness)] }
         keep(made)
         known.merge(made)
       end

@@ -121,7 +121,7 @@ module Hobrin
 
       def holds?(leaf, record)
         leaf.fields.any? do |field|
-          Retrieval::TextPlaces.texts(record, field).any? { |text| Retrieval::TextPlaces.of(leaf, text).any? }
+          Retrieval::Reasons::TextPlaces.texts(record, field).any? { |text| Retrieval::Reasons::TextPlaces.of(leaf, text).any? }
         end
       end
 

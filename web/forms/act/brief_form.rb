@@ -7,7 +7,7 @@ module Hobrin
         # The conclusion and the change plan.
         class BriefForm < Form
           def edit
-            plan = Brief::ChangePlan::PROMPTS.keys.to_h { |name| [name, fields.text(name)] }
+            plan = Brief::ActionPlan::PROMPTS.keys.to_h { |name| [name, fields.text(name)] }
             Edits::Practice::WriteBrief.new(conclusion: fields.some_text(:proposed) || written(:conclusion), plan:)
           end
 

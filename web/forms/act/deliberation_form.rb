@@ -16,10 +16,10 @@ module Hobrin
           private
 
           def considerations
-            Brief::Consideration::ALL.keys.to_h do |key|
+            Brief::Acting::Consideration::ALL.keys.to_h do |key|
               mark = fields.nested(:marks).some_text(key)
               number = mark && (Integer(mark, 10, exception: false) || :none)
-              [key, Brief::Consideration.new(mark: number, line: fields.nested(:lines).text(key))]
+              [key, Brief::Acting::Consideration.new(mark: number, line: fields.nested(:lines).text(key))]
             end
           end
         end

@@ -33,7 +33,7 @@ module Hobrin
           def given
             way = fields.text(:way).to_sym
             texts = %i[name sort counted of].to_h { |name| [name, fields.text(name)] }
-            { **texts, way:, better:, target:, started:, points: Brief::Pasted.read(fields.text(:numbers), way) }
+            { **texts, way:, better:, target:, started:, points: Brief::Measure::Pasted.read(fields.text(:numbers), way) }
           end
 
           def better

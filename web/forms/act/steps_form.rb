@@ -10,7 +10,7 @@ module Hobrin
           private_constant :DAY
 
           def edit
-            needs = Brief::ChangePlan::MORE.keys.to_h { |name| [name, fields.text(name)] }
+            needs = Brief::ActionPlan::MORE.keys.to_h { |name| [name, fields.text(name)] }
             Edits::Practice::PlanSteps.new(needs:, steps:, cycles:)
           end
 
@@ -24,18 +24,18 @@ module Hobrin
           def steps
             rows(:step, %i[on who what]).map do |row, place|
               done = fields.nested(:step_done).text(place) == "1"
-              Brief::Step.new(on: day(row[:on]), who: row[:who], what: row[:what], done:)
+              Brief::ActionPlan::Step.new(on: day(row[:on]), who: row[:who], what: row[:what], done:)
             end
           end
 
           def cycles
-            rows(:cycle, Brief::Cycle::NAMES.keys).map { |row, _| Brief::Cycle.new(**row) }
+            rows(:cycle, Brief::ActionPlan::PdsaCycle::NAMES.keys).map { |row, _| Brief::ActionPlan::PdsaCycle.new(**row) }
           end
 
           # [Hash of name to text, place] of each row that says anything. Rows are sent as
           # step_on[0], step_who[0] …
           def rows(kind, names)
-            most = kind == :step ? Brief::Step::MOST : Brief::Cycle::MOST
+            most = kind == :step ? Brief::ActionPlan::Step::MOST : Brief::ActionPlan::PdsaCycle::MOST
             (0..most).filter_map do |place|
               row = names.to_h { |name| [name, fields.nested(:"#{kind}_#{name}").text(place.to_s)] }
               [row, place.to_s] if row.values.any? { |text| !text.strip.empty? }

@@ -7,9 +7,9 @@ module Hobrin
         # One of the usual aims, or the two numbers that were typed.
         class AimForm < Form
           def edit
-            usual = Narrowing::Aim::USUAL[fields.text(:usual)]
+            usual = Narrowing::Target::USUAL[fields.text(:usual)]
             from, to = usual || [fields.number(:aim_from), fields.number(:aim_to)]
-            Edits::Limits::SetTarget.new(aim: Narrowing::Aim.new(from:, to:))
+            Edits::Limits::SetTarget.new(aim: Narrowing::Target.new(from:, to:))
           end
         end
       end

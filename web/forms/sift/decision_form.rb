@@ -19,8 +19,8 @@ module Hobrin
           # What holds of a paper on which two readers differ: a reason stands beside every verdict,
           # and counts for dropping alone.
           def settled
-            Sifting::Decision.new(record_id: paper, verdict: fields.one_of(:verdict, Sifting::Decision::VERDICTS),
-                                  reason:, note: fields.text(:note))
+            Screening::Decision.new(record_id: paper, verdict: fields.one_of(:verdict, Screening::Decision::VERDICTS),
+                                    reason:, note: fields.text(:note))
           end
 
           def paper = fields.text(:paper)
@@ -45,17 +45,17 @@ module Hobrin
 
           def decision
             note = fields.text(:note)
-            Sifting::Decision.new(record_id: paper, verdict: reason ? :drop : verdict, reason:,
-                                  note:)
+            Screening::Decision.new(record_id: paper, verdict: reason ? :drop : verdict, reason:,
+                                    note:)
           end
 
           def verdict
-            although_retracted? ? :keep : fields.one_of(:verdict, Sifting::Decision::VERDICTS)
+            although_retracted? ? :keep : fields.one_of(:verdict, Screening::Decision::VERDICTS)
           end
 
           def although_retracted? = fields.text(:although_retracted) == "yes"
 
-          def reason = Sifting::Reasons.all.find { |known| known == fields.text(:reason) }
+          def reason = Screening::Decision::Reasons.all.find { |known| known == fields.text(:reason) }
         end
       end
     end

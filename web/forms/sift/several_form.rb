@@ -31,10 +31,10 @@ module Hobrin
 
           private
 
-          def reason = Sifting::Reasons.all.find { |known| known == fields.text(:reason) }
+          def reason = Screening::Decision::Reasons.all.find { |known| known == fields.text(:reason) }
 
           def verdict
-            reason ? :drop : fields.one_of(:verdict, Sifting::Decision::VERDICTS) || unknown
+            reason ? :drop : fields.one_of(:verdict, Screening::Decision::VERDICTS) || unknown
           end
         end
       end

@@ -10,7 +10,7 @@ module Hobrin
           def edit
             return Edits::Trail::RemoveLine.new(name: fields.text(:remove)) if fields.some_text(:remove)
 
-            tree = Strategy::LineNotation.read(fields.text(:notation))
+            tree = Strategy::Lines::LineNotation.read(fields.text(:notation))
             Edits::Trail::NameLine.new(name: fields.text(:name), tree:)
           end
 

@@ -18,16 +18,16 @@ module Hobrin
             @acting = page.inquiry.acting
           end
 
-          def lines = Brief::Consideration::ALL.map { |key, name| line(key, name) }
+          def lines = Brief::Acting::Consideration::ALL.map { |key, name| line(key, name) }
 
           # [key, name, whether it is chosen]
           def decisions
             chosen = @page.typed_or(:decision, @acting.decision)
             [["", "not decided yet", chosen.empty?]] +
-              Brief::Consideration::DECISIONS.map { |key, name| [key, name, key == chosen] }
+              Brief::Acting::Consideration::DECISIONS.map { |key, name| [key, name, key == chosen] }
           end
 
-          def decided = Brief::Consideration::DECISIONS[@acting.decision]
+          def decided = Brief::Acting::Consideration::DECISIONS[@acting.decision]
 
           private
 
@@ -35,7 +35,7 @@ module Hobrin
             stored = @acting.consideration(key)
             mark = @page.refused?(:marks) ? @page.fields.nested(:marks).text(key) : stored.mark.to_s
             text = @page.refused?(:lines) ? @page.fields.nested(:lines).text(key) : stored.line
-            marks = Brief::Consideration::MARKS.map { |value, words| [value, words, value.to_s == mark] }
+            marks = Brief::Acting::Consideration::MARKS.map { |value, words| [value, words, value.to_s == mark] }
             Line.new(key:, name:, marks:, text:, hint: hint(key))
           end
 

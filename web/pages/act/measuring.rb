@@ -16,7 +16,7 @@ module Hobrin
           # [Brief::Measure, path, what its numbers say, whether it is open]
           def list
             all.map do |measure|
-              [measure, @page.path(:act, show: "measures", measure: measure.id), Brief::Reading.new(measure).in_short,
+              [measure, @page.path(:act, show: "measures", measure: measure.id), Brief::Measure::Reading.new(measure).in_short,
                measure == open]
             end
           end
@@ -31,7 +31,7 @@ module Hobrin
             all.first unless @page.fields.some_text(:measure) || @page.errors.any?
           end
 
-          def chart = open && @chart ||= Brief::Chart.new(open)
+          def chart = open && @chart ||= Brief::Measure::Chart.new(open)
           def text(name) = @page.typed_or(name, open&.public_send(name).to_s)
           def sorts = @page.choices(:sort, Brief::Measure::SORTS, open&.sort || :outcome)
           def ways = @page.choices(:way, Brief::Measure::WAYS, open&.way || :share)

@@ -27,17 +27,17 @@ module Hobrin
             @inquiry = page.inquiry
           end
 
-          def needs = @page.prompted(Brief::ChangePlan::MORE)
+          def needs = @page.prompted(Brief::ActionPlan::MORE)
 
           def rows
             stored = @inquiry.acting.steps
-            count = [stored.size + EMPTY, Brief::Step::MOST].min
+            count = [stored.size + EMPTY, Brief::ActionPlan::Step::MOST].min
             (0...count).map { |place| row(place, stored[place]) }
           end
 
           def cycles
             stored = @inquiry.acting.cycles
-            count = [stored.size + 1, Brief::Cycle::MOST].min
+            count = [stored.size + 1, Brief::ActionPlan::PdsaCycle::MOST].min
             (0...count).map { |place| CycleRow.new(place:, cells: cells(place, stored[place])) }
           end
 
@@ -51,7 +51,7 @@ module Hobrin
 
           # [field, name, text]
           def cells(place, cycle)
-            Brief::Cycle::NAMES.map do |name, words|
+            Brief::ActionPlan::PdsaCycle::NAMES.map do |name, words|
               field = "cycle_#{name}"
               ["#{field}[#{place}]", words, sent(field, place, cycle&.public_send(name))]
             end

@@ -71,13 +71,13 @@ module Hobrin
           end
 
           # The version as it was signed, as safe markup.
-          def report = Exchange::Report::Writers::Markup.of(@reading.report(@page.opened, number).sections)
+          def report = Exchange::Report::Writers::Html::Markup.of(@reading.report(@page.opened, number).sections)
 
           def token = share&.token
           def share = @shares.share(@page.id)
 
           # The code to read off a screen, as safe markup.
-          def code(address) = Exchange::Report::Writers::Drawing.of(Exchange::Report::Pictures::Qr.of(address))
+          def code(address) = Exchange::Report::Writers::Html::Drawing.of(Exchange::Report::Pictures::Qr.of(address))
 
           private
 
@@ -107,7 +107,7 @@ module Hobrin
             return "not there" unless row
 
             papers = @page.count_of(row.pool.studies.size, "paper")
-            effect = Brief::MeasuredWords.new(row.pool.measure).of(row.effect) if row.effect
+            effect = Brief::Words::OfResult.new(row.pool.measure).of(row.effect) if row.effect
             certainty = "#{row.certainty.word} certainty" if row.certainty
             [papers, effect, certainty].compact.join(", ")
           end

@@ -25,7 +25,7 @@ module Hobrin
           def to = @page.typed_or(:aim_to, aim.to)
 
           def usual
-            Narrowing::Aim::USUAL.map do |name, (from, to)|
+            Narrowing::Target::USUAL.map do |name, (from, to)|
               Usual.new(value: name, words: "#{name} #{number(from)}–#{number(to)}",
                         chosen: [aim.from, aim.to] == [from, to])
             end

@@ -61,7 +61,7 @@ module Hobrin
           def rows = plan.lines.map { |line| row(line) }
           def changed = plan.lines.count { |line| line.notes.any? }
 
-          # What the chosen catalogue was asked last, as Narrowing::Elsewhere, or nil.
+          # What the chosen catalogue was asked last, as Narrowing::State::ExternalSearch, or nil.
           def asked = @page.inquiry.elsewhere.find { |one| one.source == chosen.name }
 
           # Whether what would be asked now is no longer what was asked.

@@ -54,9 +54,9 @@ module Hobrin
           def letter = @page.letter(step.source.key)
 
           # What kind of limit it is.
-          def heading = Narrowing::Wording::NAMES.fetch(step.source.name)
+          def heading = Narrowing::AppliedLimit::Wording::NAMES.fetch(step.source.name)
 
-          def label = block? ? block_label : Narrowing::Wording.of(step.source.leaf)
+          def label = block? ? block_label : Narrowing::AppliedLimit::Wording.of(step.source.leaf)
 
           # As `label`, with a long list of values cut after the third.
           def short_label
@@ -72,7 +72,7 @@ module Hobrin
 
           def tools = [switch, (up if movable?), (off unless block?)].compact
 
-          # Why papers that say nothing are gone. silence :: Narrowing::Silences::Silence
+          # Why papers that say nothing are gone. silence :: Narrowing::Previews::Silences::Silence
           def unstated(silence)
             fresh = ", #{silence.not_indexed} of them because they are not indexed yet" if silence.not_indexed.positive?
             "#{silence.papers} of the #{removed} papers that “#{short_label}” took away " \

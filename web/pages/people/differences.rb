@@ -31,12 +31,12 @@ module Hobrin
           end
 
           def settled = @overview.settled
-          def reasons = Sifting::Reasons.for(@frame)
+          def reasons = Screening::Decision::Reasons.for(@frame)
           def words = @overview.twice.words
 
           # Array of Counts.
           def tables
-            verdicts = VERDICTS.values_at(*Sifting::Twice::VERDICTS)
+            verdicts = VERDICTS.values_at(*Screening::DualScreening::VERDICTS)
             [counts("Papers, by what each decided", verdicts, said), *by_reason]
           end
 

@@ -62,7 +62,7 @@ module Hobrin
           def step(source)
             return "block #{@page.letter(source.key)}" if source.is_a?(Strategy::Block)
 
-            Narrowing::Wording.named(source.leaf).sub(/\A./, &:downcase)
+            Narrowing::AppliedLimit::Wording.named(source.leaf).sub(/\A./, &:downcase)
           end
         end
       end

@@ -40,13 +40,13 @@ module Hobrin
 
           private
 
-          def few = Sifting::Stopping::FEW
-          def enough = Sifting::Stopping.enough(@page.list.all)
+          def few = Screening::StoppingEstimate::FEW
+          def enough = Screening::StoppingEstimate.enough(@page.list.all)
           def stopping = @likeliest.stopping
 
           def expected
             about = @page.decimal(stopping.expected, stopping.expected < 10 ? 1 : 0)
-            most = stopping.high == Sifting::Stopping::MOST ? "" : ", hardly more than #{stopping.high}"
+            most = stopping.high == Screening::StoppingEstimate::MOST ? "" : ", hardly more than #{stopping.high}"
             "Of #{@page.number(@page.unread)} unread, about #{about} are expected to be kept#{most}."
           end
 

@@ -46,14 +46,14 @@ module Hobrin
           end
 
           def groupings
-            Sifting::ListView::GROUPS.map do |group, name|
+            Screening::ListView::GROUPS.map do |group, name|
               Choice.new(name:, count: nil, path: @page.path_with(group:), chosen: @page.view.group == group)
             end
           end
 
           # Likeliest is there as soon as there is something to learn from.
           def orders
-            names = Sifting::ListView::ORDERS
+            names = Screening::ListView::ORDERS
             names = names.except(:likeliest) unless @page.likeliest? || @page.reader.likeliest.any?
             names.map do |order, name|
               Choice.new(name:, count: nil, path: @page.path_with(order:), chosen: @page.view.order == order)
@@ -62,9 +62,9 @@ module Hobrin
 
           # How the list is ordered and grouped, in words.
           def order_words
-            order = Sifting::ListView::ORDERS.fetch(@page.view.order)
+            order = Screening::ListView::ORDERS.fetch(@page.view.order)
             first = @page.likeliest? ? order : "#{order} first"
-            group = Sifting::ListView::GROUPS.fetch(@page.view.group) unless @page.view.group == :none
+            group = Screening::ListView::GROUPS.fetch(@page.view.group) unless @page.view.group == :none
             [first, *group].join(", ").sub(/\A./, &:upcase)
           end
 
@@ -72,7 +72,7 @@ module Hobrin
           def parts
             by_verdict = VERDICTS.keys.to_h { |verdict| [verdict, @page.tally.fetch(verdict, 0)] }
             counts = { all: list.all, unread: @page.unread, free: @page.reader.free, **by_verdict }
-            Sifting::ListView::PARTS.map do |part, name|
+            Screening::ListView::PARTS.map do |part, name|
               Choice.new(name:, count: counts.fetch(part), path: @page.path_with(part:),
                          chosen: @page.view.part == part)
             end
@@ -86,7 +86,7 @@ module Hobrin
 
           # How each of several papers is decided: [value, name], and the reasons to drop them.
           def several_verdicts = [%w[keep Keep], %w[unsure Unsure]]
-          def several_reasons = Sifting::Reasons.for(@page.question.frame)
+          def several_reasons = Screening::Decision::Reasons.for(@page.question.frame)
 
           # How many are chosen by the press that takes all of the part.
           def whole_part = list.total

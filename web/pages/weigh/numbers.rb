@@ -148,7 +148,7 @@ module Hobrin
           end
 
           # As title and abstract say it.
-          def said_allocation = CloseReading::UnitOfAllocation.of(record) || :single
+          def said_allocation = CloseReading::MadeAs::UnitOfAllocation.of(record) || :single
 
           def missing
             given = (@row.paper&.reported || []).map(&:outcome_id)

@@ -32,7 +32,7 @@ module Hobrin
           end
 
           def pool = @pool ||= page.reading.pool(outcome)
-          def told = @told ||= Brief::MeasuredWords.new(outcome.measure)
+          def told = @told ||= Brief::Words::OfResult.new(outcome.measure)
           def certainty = @certainty ||= Certainty.new(self)
           def forest = @forest ||= Forest.new(self)
           def lines = @lines ||= Lines.new(self)

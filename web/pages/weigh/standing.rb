@@ -11,7 +11,7 @@ module Hobrin
             @page = page
             @record = record
             @result = result
-            @told = Brief::MeasuredWords.new(result.outcome.measure)
+            @told = Brief::Words::OfResult.new(result.outcome.measure)
           end
 
           def outcome = @result.outcome
@@ -42,10 +42,10 @@ module Hobrin
             @told.result(reported, outcome.way) || "tells nothing by the #{outcome.measure.name}"
           end
 
-          # Four counts with their difference and number needed, as Brief::EffectWords; nil for
+          # Four counts with their difference and number needed, as Brief::Words::OfEffect; nil for
           #   others.
           def effect_words
-            Brief::EffectWords.new(@result.effect) if @result.effect && outcome.measure.ratio?
+            Brief::Words::OfEffect.new(@result.effect) if @result.effect && outcome.measure.ratio?
           end
 
           private

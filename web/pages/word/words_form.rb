@@ -13,7 +13,7 @@ module Hobrin
           # Whether a leaf is one of words.
           def self.for?(leaf) = leaf.is_a?(Strategy::TextTerm) || leaf.is_a?(Strategy::Proximity)
 
-          # page :: Word; term :: Strategy::Term
+          # page :: Word; term :: Strategy::Block::Term
           def initialize(page, term)
             @leaf = term.leaf
             @near = @leaf if @leaf.is_a?(Strategy::Proximity)

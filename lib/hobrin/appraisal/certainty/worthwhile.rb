@@ -69,7 +69,7 @@ module Hobrin
 
           # The middle standard deviation of the groups; nil where none is given.
           def deviation(pool)
-            groups = pool.studies.flat_map { |study| Array(study.reported.values).grep(Statistics::Means::Group) }
+            groups = pool.studies.flat_map { |study| Array(study.reported.values).grep(Statistics::Effects::Means::Group) }
             Statistics.median(groups.map(&:deviation))
           end
         end

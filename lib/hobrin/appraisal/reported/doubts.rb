@@ -19,7 +19,7 @@ module Hobrin
           def of(values, ratio:)
             case values
             when Hash then [uneven(values, ratio)].compact
-            when Array then values.all?(Statistics::Means::Group) ? of_groups(*values) : []
+            when Array then values.all?(Statistics::Effects::Means::Group) ? of_groups(*values) : []
             else []
             end
           end

@@ -24,7 +24,7 @@ module Hobrin
           @allocation = allocation
         end
 
-        # measure :: Outcome::Measure. Gives a Statistics::Result; nil where the numbers tell nothing
+        # measure :: Outcome::Measure. Gives a Statistics::Pooling::Result; nil where the numbers tell nothing
         # by that measure, are an effect by another one, or cannot be reversed.
         def by(measure)
           result = case @values
@@ -44,16 +44,16 @@ module Hobrin
         def larger(result)
           return if result.nil?
 
-          Statistics::Result.new(effect: result.effect, variance: result.variance * @allocation.design_effect,
-                                 counts: result.counts)
+          Statistics::Pooling::Result.new(effect: result.effect, variance: result.variance * @allocation.design_effect,
+                                          counts: result.counts)
         end
 
         def of_counts(measure)
           table = @turned ? Effects.opposite(@values) : @values
           key = TWO_GROUPS.fetch(measure.key)
-          return Statistics::Paired.counts(table, key, correlation) if correlation
+          return Statistics::Effects::Paired.counts(table, key, correlation) if correlation
 
-          Statistics::TwoGroups.of([*table.cells.first(2), *table.cells.last(2).map { |cell| part(cell) }], key)
+          Statistics::Effects::TwoGroups.of([*table.cells.first(2), *table.cells.last(2).map { |cell| part(cell) }], key)
         end
 
         def of_array(measure)
@@ -64,16 +64,16 @@ module Hobrin
             return if @turned
 
             events, time, *others = @values
-            Statistics::Rates.call(events, time, *others.map { |number| part(number) }, RATES.fetch(measure.key))
-          when :share then Statistics::Shares.call(*@values)
+            Statistics::Effects::Rates.call(events, time, *others.map { |number| part(number) }, RATES.fetch(measure.key))
+          when :share then Statistics::Proportions::Shares.call(*@values)
           end
         end
 
         def of_means(name)
           one, two = @values
-          return Statistics::Paired.public_send(name, one, two, correlation) if correlation
+          return Statistics::Effects::Paired.public_send(name, one, two, correlation) if correlation
 
-          Statistics::Means.public_send(name, one, two.with(size: part(two.size)))
+          Statistics::Effects::Means.public_send(name, one, two.with(size: part(two.size)))
         end
 
         def correlation = @allocation.kind == :crossover && !@allocation.adjusted ? @allocation.correlation : nil
@@ -95,15 +95,15 @@ module Hobrin
 
         def printed(ratio)
           value, low, high, p = @values.values_at(:value, :low, :high, :p)
-          return Statistics::ReadyMade.from_p(value, p, ratio:) unless low
+          return Statistics::Effects::ReadyMade.from_p(value, p, ratio:) unless low
 
-          Statistics::ReadyMade.from_interval(value, low, high, ratio:, level: (@values[:level] || 95) / 100.0)
+          Statistics::Effects::ReadyMade.from_interval(value, low, high, ratio:, level: (@values[:level] || 95) / 100.0)
         end
 
         def turn(result)
           return result unless result && @turned
 
-          Statistics::Result.new(effect: -result.effect, variance: result.variance)
+          Statistics::Pooling::Result.new(effect: -result.effect, variance: result.variance)
         end
 
         # Which printed effects can be told of the opposite of an outcome: dying in place of staying
@@ -121,7 +121,7 @@ module Hobrin
             def by_sign?(measure) = BY_SIGN.include?(measure)
             def by_risks?(measure) = BY_RISKS.include?(measure)
 
-            # result :: Statistics::Result of a risk ratio; risk :: of 100 in the comparison group, of
+            # result :: Statistics::Pooling::Result of a risk ratio; risk :: of 100 in the comparison group, of
             # what was printed. Gives the Result of the opposite; nil where there are no such risks.
             # The error is that of two groups as large as the printed error says, of one size: of
             # ln RR, q1/(n p1) + q2/(n p2), of its opposite, p1/(n q1) + p2/(n q2).
@@ -132,7 +132,7 @@ module Hobrin
 
               odds = [one, two].map { |share| share / (1 - share) }
               variance = result.variance * odds.sum / odds.sum { |number| 1 / number }
-              Statistics::Result.new(effect: Math.log((1 - one) / (1 - two)), variance:)
+              Statistics::Pooling::Result.new(effect: Math.log((1 - one) / (1 - two)), variance:)
             end
 
             # Why a reversed scale does not do for a form of numbers, in a sentence; nil where it does.

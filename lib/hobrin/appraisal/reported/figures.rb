@@ -193,8 +193,8 @@ module Hobrin
               spread = Statistics::Spread
               size = of[:size]
               case key
-              when "means_sd" then Statistics::Means::Group.new(size:, mean: of[:mean],
-                                                                deviation: of[:deviation])
+              when "means_sd" then Statistics::Effects::Means::Group.new(size:, mean: of[:mean],
+                                                                         deviation: of[:deviation])
               when "means_se" then spread.from_error(size, of[:mean], of[:error])
               when "means_interval" then spread.from_interval(size, of[:mean], of[:low], of[:high])
               when "medians_quartiles" then spread.from_quartiles(size, of[:lower], of[:median],

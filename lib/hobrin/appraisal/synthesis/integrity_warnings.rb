@@ -80,7 +80,7 @@ module Hobrin
         end
 
         def turned(study)
-          way = CloseReading::ScaleWay.of("#{study.reported.shown} #{study.reported.group}")
+          way = CloseReading::Offers::ScaleWay.of("#{study.reported.shown} #{study.reported.group}")
           return if way.nil? || (way == @outcome.better) != study.reported.turned
 
           IntegrityWarning.new(key: :turned, study:, of: [])
@@ -97,7 +97,7 @@ module Hobrin
           own = study.reported.allocation
           return if own.adjusted || !@outcome.sort.compares?
 
-          kind = own.kind == :single ? CloseReading::UnitOfAllocation.of(study.record) : (own.kind if own.unadjusted?)
+          kind = own.kind == :single ? CloseReading::MadeAs::UnitOfAllocation.of(study.record) : (own.kind if own.unadjusted?)
           IntegrityWarning.new(key: { cluster: :clusters, crossover: :crossover }.fetch(kind), study:, of: []) if kind
         end
 

@@ -7,8 +7,8 @@ module Hobrin
       #
       # outcome :: Outcome; arms :: Arms, the two groups that are compared; studies :: Array of Study that are counted, in order of year
       # aside :: Array of Study that are not, by hand or since they tell nothing
-      # traps :: Array of Trap; pooled :: Statistics::Pooled, nil for fewer than two studies, for a test,
-      #   and while a trap is open; tests :: Statistics::Bivariate::Pooled, for a test only
+      # traps :: Array of Trap; pooled :: Statistics::Pooling::Pooled, nil for fewer than two studies, for a test,
+      #   and while a trap is open; tests :: Statistics::Pooling::Bivariate::Pooled, for a test only
       class Pool < Value
         attributes :outcome, :arms, :studies, :aside, :traps, :pooled, :tests
 
@@ -25,7 +25,7 @@ module Hobrin
         def effective_people = studies.filter_map { |study| study.reported.effective_people }.sum
 
         def events = studies.filter_map { |study| study.reported.events }.sum
-        def spread = Statistics::Heterogeneity.new(results)
+        def spread = Statistics::Pooling::Heterogeneity.new(results)
 
         # The share of the whole that each study weighs, 0 to 1; of a test, by its people.
         def weights
@@ -47,16 +47,16 @@ module Hobrin
           Pooling.call(left, way) if left.size > 1 && left.size < studies.size
         end
 
-        # Array of Statistics::Pooled, each without the study of its place; empty for fewer than
+        # Array of Statistics::Pooling::Pooled, each without the study of its place; empty for fewer than
         # three.
         def without_each
           pooled.nil? || studies.size < 3 ? [] : Subsets.new(studies, way).without_each
         end
 
-        # Array of Statistics::Pooled, of the studies up to each place in order of year.
+        # Array of Statistics::Pooling::Pooled, of the studies up to each place in order of year.
         def one_by_one = pooled ? Subsets.new(studies, way).up_to_each : []
 
-        # by :: key of GROUPS; kind :: of the question. Gives Statistics::Comparisons::Groups, nil
+        # by :: key of GROUPS; kind :: of the question. Gives Statistics::Pooling::Comparisons::Groups, nil
         # where all are alike or nothing is pooled.
         def groups(by, kind)
           labels = studies.map { |study| Labels.of(study, by, kind) }
@@ -66,14 +66,14 @@ module Hobrin
         end
 
         # Whether there are enough studies to test whether small ones show something else.
-        def enough_to_test? = pooled && studies.size >= Statistics::Egger::FEWEST
+        def enough_to_test? = pooled && studies.size >= Statistics::Pooling::SmallStudyEffects::Egger::FEWEST
 
         # Egger's test; nil for too few studies, or where there is no variation to test.
-        def egger = enough_to_test? ? Statistics::Egger.call(results) : nil
+        def egger = enough_to_test? ? Statistics::Pooling::SmallStudyEffects::Egger.call(results) : nil
 
         # Peters' test, of ratios of events that every study counts; nil otherwise, and as above.
         def peters
-          enough_to_test? && ratio_of_events? ? Statistics::Peters.call(results) : nil
+          enough_to_test? && ratio_of_events? ? Statistics::Pooling::SmallStudyEffects::Peters.call(results) : nil
         end
 
         # Of ratios of events Egger's test misleads.

@@ -47,7 +47,7 @@ module Hobrin
 
         # The two groups of a sentence that names no others.
         def groups(sentence)
-          pair, *more = Pair.all_in(sentence)
+          pair, *more = Share::Pair.all_in(sentence)
           [pair.one, pair.two] if pair && more.empty? && Share.all_in(sentence).size == 2
         end
 

@@ -50,7 +50,7 @@ module Hobrin
           return if estimate.ratio? && values.any? { |value| value <= 0 }
 
           middle, low, high = estimate.ratio? ? values.map { |value| Math.log(value) } : values
-          error = (high - low) / (2 * Statistics::Normal::Z95)
+          error = (high - low) / (2 * Statistics::Distributions::Normal::Z95)
           error.positive? ? Math.erfc((middle / error).abs / Math.sqrt(2)) : nil
         end
 

@@ -43,7 +43,7 @@ module Hobrin
 
           # Array of Counted in the order of the sentence, none within another.
           def shares(sentence)
-            text = NumberWords.in_figures(sentence.text)
+            text = Printed::NumberWords.in_figures(sentence.text)
             plain = sentence.with(text:)
             found = Share.all_in(plain).map { |share| counted(share.part, share.whole, share.match) }
             found += COUNTED.flat_map { |pattern| plain.matches(pattern).filter_map { |match| of_match(match) } }

@@ -94,7 +94,7 @@ module Hobrin
 
         def measures
           @inquiry.acting.measures.map do |measure|
-            reading = Brief::Reading.new(measure)
+            reading = Brief::Measure::Reading.new(measure)
             [measure.id.to_s, { points: measure.points.size, before: reading.before.size, middle: reading.middle,
                                 after: Statistics.median(reading.after), sign: reading.sign? }]
           end

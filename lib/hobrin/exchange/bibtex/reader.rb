@@ -30,13 +30,13 @@ module Hobrin
           field = ->(*names) { names.filter_map { |name| plain(entry[name]) }.first }
           title = field.call(:title)
           Records::Record.new(
-            id: Identity.of(field.call(:doi), nil, entry.key, title, field.call(:year)), title:,
+            id: Entry::Identity.of(field.call(:doi), nil, entry.key, title, field.call(:year)), title:,
             doi: field.call(:doi), abstract: field.call(:abstract), authors: authors(entry),
             published: published(entry, field), volume: field.call(:volume),
             journal: field.call(:journal, :journaltitle, :booktitle),
             issue: field.call(:number, :issue), pages: field.call(:pages)&.gsub(/-+|–/, "-"),
             language: Records::Languages.code(field.call(:language, :langid)), links: [field.call(:url)].compact,
-            keywords: Keyword.parted(field.call(:keywords, :keyword))
+            keywords: Indexing::Keyword.parted(field.call(:keywords, :keyword))
           )
         end
 

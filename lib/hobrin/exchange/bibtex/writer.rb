@@ -48,7 +48,7 @@ module Hobrin
           def month(published) = published.to_s.size > 4 ? MONTHS[published[5, 2].to_i - 1] : nil
 
           def keywords(record)
-            Keyword.joined([*record.keywords, *record.headings.flat_map { |heading| Keyword.written(heading) }])
+            Indexing::Keyword.joined([*record.keywords, *record.headings.flat_map { |heading| Indexing::Keyword.written(heading) }])
           end
 
           # "Family, Suffix, Given". A name that is not a person's, or that holds what BibTeX parts

@@ -108,7 +108,7 @@ module Hobrin
         end
 
         def item(text)
-          JSON.parse(Utf8.of(text), **Reader::SAFE)
+          JSON.parse(Lines::Utf8.of(text), **Reader::SAFE)
         rescue JSON::ParserError, EncodingError
           nil
         end

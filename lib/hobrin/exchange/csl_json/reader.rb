@@ -15,7 +15,7 @@ module Hobrin
             from = Typed.new(item)
             custom = Typed.new(from.hash("custom"))
             Records::Record.new(
-              id: Identity.of(from.text_or_number("id"), from.text("DOI"), from.text("title")),
+              id: Entry::Identity.of(from.text_or_number("id"), from.text("DOI"), from.text("title")),
               title: from.text("title"), abstract: from.text("abstract"), authors: authors(from, custom),
               journal: from.text("container-title"), volume: from.text_or_number("volume"),
               issue: from.text_or_number("issue"), pages: from.text_or_number("page"),
@@ -50,7 +50,7 @@ module Hobrin
             listed = custom.texts("keywords")
             return listed if listed.any?
 
-            from.list?("keyword") ? from.texts("keyword") : Keyword.parted(from.text("keyword"))
+            from.list?("keyword") ? from.texts("keyword") : Indexing::Keyword.parted(from.text("keyword"))
           end
 
           def authors(from, custom)

@@ -28,7 +28,7 @@ module Hobrin
               "author" => record.authors.map { |author| name(author) },
               "container-title" => record.journal, "volume" => record.volume, "issue" => record.issue,
               "page" => record.pages, "issued" => issued(record.published), "DOI" => record.doi,
-              "abstract" => record.abstract, "keyword" => Keyword.joined(record.keywords),
+              "abstract" => record.abstract, "keyword" => Indexing::Keyword.joined(record.keywords),
               "language" => record.language, "note" => (SAMPLE_NOTE if sample), "custom" => custom(record)
             )
           end
@@ -48,7 +48,7 @@ module Hobrin
             compact("types" => record.types, "headings" => record.headings.map { |one| heading(one) },
                     "ages" => record.ages, "sex" => record.sex, "species" => record.species, "place" => record.country,
                     "flags" => record.flags, "added" => record.added, "cites" => record.cites, "links" => record.links,
-                    "keywords" => (record.keywords unless Keyword.whole?(record.keywords)),
+                    "keywords" => (record.keywords unless Indexing::Keyword.whole?(record.keywords)),
                     "nurses" => nurses(record.authors))
           end
 

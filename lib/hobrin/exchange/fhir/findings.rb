@@ -142,6 +142,106 @@ module Hobrin
           { numberOfStudies: pool.studies.size,
             numberOfParticipants: (people if people.positive?) }.compact
         end
+
+        # An Evidence for what one paper gives for an outcome.
+        class PaperEvidence < Findings
+          # row :: Appraisal::Findings::Row; study :: Appraisal::Synthesis::Study; variables :: as the
+          #   Evidence of the outcome has them. Gives a Hash.
+          def of(row, study, variables)
+            resource(
+              "Evidence", "evidence #{row.outcome.id} #{study.id} #{study.number}",
+              status: status, title: "#{row.outcome.name}: #{study.label}", date: today, experimental: material.sample,
+              relatedArtifact: [{ type: "derived-from", resourceReference: reference("citation #{study.id}", study.record.title) }],
+              note: remarks(study), variableDefinition: variables, statistic: [statistic_of(row.pool, study)]
+            )
+          end
+
+          private
+
+          def remarks(study)
+            groups = [study.reported.group, study.reported.comparison].reject(&:empty?).join(" compared with ")
+            texts = [*(groups unless groups.empty?), *study.reported.notes, *(Report::SAMPLE if material.sample)]
+            texts.map { |text| { text: } }
+          end
+
+          def statistic_of(pool, study)
+            told = pool.measure
+            reach = pool.way.z * study.result.error
+            ends = [study.result.effect - reach, study.result.effect + reach].map { |one| told.told(one) }
+            people = study.reported.people
+            { statisticType: type(told), quantity: quantity(told.told(study.result.effect), told),
+              sampleSize: ({ numberOfParticipants: people } if people),
+              attributeEstimate: [interval(ends, pool.way.share, told)] }.compact
+          end
+        end
+
+        # How sure an outcome is, with each reason.
+        module Certainty
+          TYPES = "http://hl7.org/fhir/certainty-type"
+          RATINGS = "http://hl7.org/fhir/certainty-rating"
+          DOMAINS = { bias: "RiskOfBias", inconsistency: "Inconsistency", indirectness: "Indirectness",
+                      imprecision: "Imprecision", unpublished: "PublicationBias", large: "LargeEffect",
+                      gradient: "DoseResponseGradient", against: "PlausibleConfounding" }.freeze
+          # Of a reason to rate down, and of one to rate up.
+          DOWN = { -2 => "very-serious-concern", -1 => "serious-concern", 0 => "no-concern" }.freeze
+          UP = { 0 => "no-change", 1 => "upcode1", 2 => "upcode2" }.freeze
+          LEVELS = { 4 => "high", 3 => "moderate", 2 => "low", 1 => "very-low" }.freeze
+          private_constant :TYPES, :RATINGS, :DOMAINS, :DOWN, :UP, :LEVELS
+
+          class << self
+            # certainty :: Appraisal::Certainty. Gives a Hash.
+            def of(certainty)
+              { description: certainty.start_why, **rated("Overall", LEVELS.fetch(certainty.level)),
+                subcomponent: certainty.lines.map { |line| subcomponent(line) } }
+            end
+
+            private
+
+            def subcomponent(line)
+              why = line.judgement ? line.judgement.why : line.why
+              { description: why.to_s.empty? ? nil : why,
+                **rated(DOMAINS.fetch(line.domain), (line.up? ? UP : DOWN).fetch(line.steps)) }.compact
+            end
+
+            def rated(type, rating)
+              { type: { coding: [{ system: TYPES, code: type }] },
+                rating: { coding: [{ system: RATINGS, code: rating }] } }
+            end
+          end
+        end
+
+        # How results were pooled, in the codes of the standard (statistic-model-code of R5).
+        module Model
+          CODES = "http://hl7.org/fhir/statistic-model-code"
+          TAU = { reml: ["tauRestrictedMaximumLikelihood", "Restricted Maximum Likelihood method"],
+                  dl: ["tauDersimonianLaird", "Dersimonian-Laird method"], pm: ["tauPauleMandel", "Paule-Mandel method"] }.freeze
+          INVERSE = ["poolInverseVariance", "Inverse variance method"].freeze
+          private_constant :CODES, :TAU, :INVERSE
+
+          class << self
+            # pool :: Appraisal::Synthesis::Pool. Gives an Array of Hashes, nil where nothing is pooled.
+            def of(pool)
+              return unless pool.pooled
+
+              codes = [%w[metaAnalysis Meta-analysis], effects(pool.way), weights(pool), TAU[pool.way.model], knapp(pool)]
+              codes.compact.map { |code, display| { code: { coding: [{ system: CODES, code:, display: }] } } }
+            end
+
+            private
+
+            def effects(way) = way.random? ? %w[effectsRandom Random-effects] : %w[effectsFixed Fixed-effects]
+
+            def weights(pool)
+              return ["poolPeto", "Peto method"] if pool.measure.key == :peto_odds_ratio
+              return INVERSE unless Appraisal::Synthesis::Pooling.by_counts?(pool.studies, pool.way)
+
+              ["poolMantelHaenzsel", "Mantel-Haenszel method"]
+            end
+
+            # Never narrower than without it, which is the modified one.
+            def knapp(pool) = pool.pooled.df && ["modifiedHartungKnapp", "Modified Hartung-Knapp adjustment"]
+          end
+        end
       end
     end
   end

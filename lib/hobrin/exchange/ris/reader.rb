@@ -55,7 +55,7 @@ module Hobrin
         def id(one, title, tags)
           given, doi = one.call("ID", "AN"), one.call("DO")
           given = doi if given && doi&.start_with?(given)
-          Identity.of(given, doi, title, one.call("PY", "Y1"), tags["AU"])
+          Entry::Identity.of(given, doi, title, one.call("PY", "Y1"), tags["AU"])
         end
 
         def authors(tags)

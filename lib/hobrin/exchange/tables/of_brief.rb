@@ -87,7 +87,7 @@ module Hobrin
 
         def papers
           @material.brief.rows.flat_map do |row|
-            told = row.results.map { |result| Brief::ResultWords.of(result) }
+            told = row.results.map { |result| Brief::Words::OfPaper.of(result) }
             (told.empty? ? [nil] : told).map do |one|
               [*paper(row), one&.outcome, one&.counted, one&.to_s, row.paper&.finding]
             end

@@ -59,7 +59,7 @@ module Hobrin
         def small(token) = (token.word if token&.small?)
 
         def compared(first)
-          @sentence.tokens.first(first).reverse.find { |token| Memory::COMPARING.include?(token.word) }&.word
+          @sentence.tokens.first(first).reverse.find { |token| States::Memory::COMPARING.include?(token.word) }&.word
         end
       end
     end

@@ -22,7 +22,7 @@ module Hobrin
 
         # Gives for each token an Array of names.
         def call
-          memory = Memory.new
+          memory = States::Memory.new
           @tokens.each_index.map do |place|
             memory.meet_small(@tokens[place])
             features = at(place, memory)
@@ -96,10 +96,10 @@ module Hobrin
         def ahead(place)
           rest = @tokens.drop(place + 1)
           same = rest.take_while { |token| token.sentence == @tokens[place].sentence }
-          verb = same.find { |token| token.classes.intersect?(Memory::VERBS) }
+          verb = same.find { |token| token.classes.intersect?(States::Memory::VERBS) }
           [rest.find { |token| token.small? || token.sign? }&.word || "-",
            same.find { |token| AHEAD.include?(token.word) }&.word || "-",
-           verb ? (verb.classes & Memory::VERBS).first : "-"]
+           verb ? (verb.classes & States::Memory::VERBS).first : "-"]
         end
 
         def ahead_of(place, memory, (small, comparing, verb))
@@ -121,6 +121,59 @@ module Hobrin
            "@st=#{@sentence.word(@sentence.start(@tokens[place].sentence))}", "@lv=#{memory.verb}",
            "@z=#{@tokens[place].sentence}", "@K=#{@kind}",
            "@k-2,-1=#{@sentence.kind(place - 2)}|#{before}", "@nf=#{small}"]
+        end
+
+        # What is said of a word by itself and by its nearest neighbours: see TokenFeatures.
+        class WordFeatures
+          # sentence :: Sentence; place :: of the token
+          def initialize(sentence, place)
+            @sentence = sentence
+            @place = place
+            @token = sentence.tokens[place]
+          end
+
+          # Gives an Array of names.
+          def call = around + itself
+
+          private
+
+          def around
+            w2, w1, w, v1, v2 = (-2..2).map { |by| @sentence.word(@place + by) }
+            k3, k2, k1, k, l1, l2, l3 = (-3..3).map { |by| @sentence.kind(@place + by) }
+            ["b", "w-2=#{w2}", "w-1=#{w1}", "w0=#{w}", "w1=#{v1}", "w2=#{v2}", "w-1,0=#{w1}|#{w}", "w0,1=#{w}|#{v1}",
+             "k-3=#{k3}", "k-2=#{k2}", "k-1=#{k1}", "k0=#{k}", "k1=#{l1}", "k2=#{l2}", "k3=#{l3}", "k-1,0=#{k1}|#{k}",
+             "k0,1=#{k}|#{l1}", "k-2,-1,0=#{k2}|#{k1}|#{k}", "k-1,0,1=#{k1}|#{k}|#{l1}", "k0,1,2=#{k}|#{l1}|#{l2}",
+             "k-2,-1=#{k2}|#{k1}", "k1,2=#{l1}|#{l2}"]
+          end
+
+          def itself
+            near = [-2, -1, 1, 2].flat_map do |by|
+              further = @place + by >= 0 && @sentence.tokens[@place + by]&.classes
+              further ? further.drop(1).map { |one| "c#{by}=#{one}" } : []
+            end
+            return near if @token.small?
+
+            near + letters(@token.word) + @token.classes.map { |one| "c=#{one}" } << shape
+          end
+
+          def letters(word)
+            found = []
+            found << "s3=#{word[-3..]}" << "s2=#{word[-2..]}" if word.size > 3
+            found << "p3=#{word[0, 3]}" if word.size > 4
+            found << "s4=#{word[-4..]}" if word.size > 5
+            found
+          end
+
+          def shape
+            form = case @token.text
+                   when /\A\d/ then "9"
+                   when /\A[A-Z0-9]{2,}s?\z/ then "AA"
+                   when /\A[A-Z]/ then "Aa"
+                   when /\A[[:alpha:]]/ then "a"
+                   else "p"
+                   end
+            "sh=#{form}#{"0" if @place == @sentence.start(@token.sentence)}"
+          end
         end
       end
     end

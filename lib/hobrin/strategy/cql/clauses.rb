@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "set"
+
 module Hobrin
   module Strategy
     module Cql
@@ -71,7 +73,7 @@ module Hobrin
           relation(clause, %w[=])
           case index
           when "hobrin.filter" then @vocabulary.filter(clause.term.plain)
-          when "cql.resultsetid" then Line.new(name: clause.term.plain)
+          when "cql.resultsetid" then Lines::Line.new(name: clause.term.plain)
           when "cql.allrecords" then Everything.new
           end
         end
@@ -133,6 +135,81 @@ module Hobrin
           strange = clause.modifiers.first or return
           raise Error.new(strange.name,
                           message: "“#{strange.name.text}” is not known after this relation.", about: :modifier)
+        end
+
+        # Reads a clause about a heading: dc.subject
+        # =/hobrin.narrower/hobrin.main/hobrin.aspect="nursing" "Delirium"
+        class HeadingClause
+          NAMES = %w[hobrin.narrower hobrin.main hobrin.aspect].freeze
+          SAME = %w[= == exact scr].freeze
+          private_constant :NAMES, :SAME
+
+          def initialize(vocabulary)
+            @vocabulary = vocabulary
+          end
+
+          # clause :: Parser::Clause. Gives a Heading. Raises Cql::Error, or InputError for the term.
+          def call(clause)
+            unless SAME.include?(clause.relation.text.downcase)
+              raise Error.new(clause.relation, expected: "= after “dc.subject”", about: :relation)
+            end
+
+            # Only an unescaped * stands for any heading.
+            label = clause.term.text == Heading::ANY ? Heading::ANY : @vocabulary.heading(clause.term.plain)
+            names = clause.modifiers.map { |modifier| name_of(modifier) }
+            narrower = names.include?("hobrin.narrower")
+            Heading.new(label:, narrower:, main: names.include?("hobrin.main"),
+                        aspects: aspects(clause, label, narrower))
+          end
+
+          private
+
+          def name_of(modifier)
+            name = modifier.name.text.downcase
+            return name if NAMES.include?(name) && (name == "hobrin.aspect") == !modifier.value.nil?
+
+            raise Error.new(modifier.name,
+                            expected: "/hobrin.narrower, /hobrin.main or /hobrin.aspect=\"…\"", about: :modifier)
+          end
+
+          def aspects(clause, label, narrower)
+            clause.modifiers.select(&:value).flat_map do |modifier|
+              @vocabulary.aspects(label, [modifier.value.plain], narrower:)
+            rescue InputError => e
+              raise Error.new(modifier.value, message: e.message)
+            end
+          end
+        end
+
+        # The values named in one text, such as "United Kingdom India": known ones by the longest that
+        # fits, anything else word by word.
+        module NamedValues
+          # How many words one list of values may have.
+          MOST = 400
+          private_constant :MOST
+
+          class << self
+            # text :: String; known :: Array of String. Gives an Array of String. Raises InputError for
+            #   more words than a person lists.
+            def call(text, known)
+              words = text.split
+              raise InputError, { words: "Name at most #{MOST} words." } if words.size > MOST
+
+              names = known.to_set { |one| one.downcase.split }
+              longest = names.map(&:size).max.to_i
+              found = []
+              found << words.shift(fitting(words, names, longest)).join(" ") until words.empty?
+              found.uniq
+            end
+
+            private
+
+            # How many of the first words are one known name; 1 when none is.
+            def fitting(words, names, longest)
+              first = words.first(longest).map(&:downcase)
+              first.size.downto(2).find { |count| names.include?(first.first(count)) } || 1
+            end
+          end
         end
       end
     end

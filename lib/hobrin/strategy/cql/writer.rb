@@ -43,9 +43,9 @@ module Hobrin
           when Author then "dc.creator = #{quoted(author(leaf))}"
           when Journal then either(leaf.values.map { |name| "hobrin.journal = #{quoted(name)}" })
           when Identifier then "dc.identifier = #{quoted(leaf.value)}"
-          when Filter then "hobrin.filter = #{quoted(leaf.label)}"
-          when OwnFilter then call(leaf.tree)
-          when Line then "cql.resultSetId = #{quoted(leaf.name)}"
+          when Filters::Filter then "hobrin.filter = #{quoted(leaf.label)}"
+          when Filters::OwnFilter then call(leaf.tree)
+          when Lines::Line then "cql.resultSetId = #{quoted(leaf.name)}"
           when Everything then "cql.allRecords = 1"
           else raise ArgumentError, "cannot write #{leaf.class}"
           end

@@ -35,7 +35,7 @@ module Hobrin
           def difference? = @row.difference?
 
           # The number needed to treat with its interval.
-          def needed = Brief::NeededWords.of(*numbers)
+          def needed = Brief::Words::OfNumberNeeded.of(*numbers)
 
           private
 

@@ -35,20 +35,20 @@ module Hobrin
             "Write a number from 0 to 100."
           end
 
-          # Whole people of a thousand: Statistics::PredictiveValues.
+          # Whole people of a thousand: Statistics::Accuracy::PredictiveValues.
           def people
-            @people ||= Statistics::PredictiveValues.of(sensitivity:, specificity:,
-                                                        prevalence: prevalence / 100)
+            @people ||= Statistics::Accuracy::PredictiveValues.of(sensitivity:, specificity:,
+                                                                  prevalence: prevalence / 100)
           end
 
           # Of those with a positive test, how many have it; of those with a negative one, how many
           # have not. In words.
           def positive
-            value(Statistics::PredictiveValues.positive(sensitivity, specificity, prevalence / 100))
+            value(Statistics::Accuracy::PredictiveValues.positive(sensitivity, specificity, prevalence / 100))
           end
 
           def negative
-            value(Statistics::PredictiveValues.negative(sensitivity, specificity, prevalence / 100))
+            value(Statistics::Accuracy::PredictiveValues.negative(sensitivity, specificity, prevalence / 100))
           end
 
           private

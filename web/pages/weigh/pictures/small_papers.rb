@@ -39,7 +39,7 @@ module Hobrin
 
           # Where 95 of 100 would lie if all had the pooled effect: three corners.
           def funnel
-            reach = Statistics::Normal::Z95 * most
+            reach = Statistics::Distributions::Normal::Z95 * most
             [[x(middle), y(0)], [x(middle - reach), y(most)], [x(middle + reach), y(most)]]
           end
 
@@ -69,7 +69,7 @@ module Hobrin
           private
 
           def too_few
-            "A test for small-study effects needs #{Statistics::Egger::FEWEST} papers or more; with " \
+            "A test for small-study effects needs #{Statistics::Pooling::SmallStudyEffects::Egger::FEWEST} papers or more; with " \
               "#{@pool.studies.size} it would show nothing."
           end
 
@@ -90,7 +90,7 @@ module Hobrin
           def most = @pool.results.map(&:error).max * 1.05
 
           def scale
-            reach = Statistics::Normal::Z95 * most
+            reach = Statistics::Distributions::Normal::Z95 * most
             effects = @pool.results.map { |result| [result.effect, result.effect] }
             @scale ||= Brief::Scale.new(@pool.measure, [[middle - reach, middle + reach], *effects])
           end

@@ -27,7 +27,7 @@ module Hobrin
           end
 
           def decided
-            decision = Brief::Consideration::DECISIONS[acting.decision]
+            decision = Brief::Acting::Consideration::DECISIONS[acting.decision]
             words("Decided: #{decision}.") if decision
           end
 
@@ -75,7 +75,7 @@ module Hobrin
           end
 
           def plan
-            rows = Brief::ChangePlan::PROMPTS.filter_map do |name, prompt|
+            rows = Brief::ActionPlan::PROMPTS.filter_map do |name, prompt|
               text = brief.plan.public_send(name)
               [prompt, text] unless text.empty?
             end

@@ -17,7 +17,7 @@ module Hobrin
 
           def initialize(pool)
             @pool = pool
-            @told = Brief::MeasuredWords.new(pool.measure)
+            @told = Brief::Words::OfResult.new(pool.measure)
             @scale = Brief::Scale.new(pool.measure, [*ends, [pool.pooled.low, pool.pooled.high]])
           end
 

@@ -11,7 +11,7 @@ module Hobrin
           private_constant :LEFT
 
           class << self
-            # chart :: Brief::Chart; measure :: Brief::Measure. Gives a Picture.
+            # chart :: Brief::Measure::Chart; measure :: Brief::Measure. Gives a Picture.
             def of(chart, measure)
               width, height = chart.frame
               canvas = Canvas.new("#{measure.name} in time", width, height)

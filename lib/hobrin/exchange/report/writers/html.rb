@@ -62,6 +62,89 @@ module Hobrin
 
           def self.h(text) = ERB::Util.html_escape(text)
           private_class_method :h
+
+          # The inside of a report as HTML: no script, no style and no address in it, so that it can
+          # stand in a page of Hobrin as well as in a file of its own.
+          module Markup
+            class << self
+              # sections :: Array of Section. Gives safe markup.
+              def of(sections) = sections.map { |section| section(section) }.join("\n")
+
+              private
+
+              def section(section)
+                blocks = section.blocks.map { |block| block(block) }.join("\n")
+                %(<section class="report-#{h section.key}"><h2>#{h section.title}</h2>\n#{blocks}</section>)
+              end
+
+              def block(block)
+                case block
+                when Words then words(block)
+                when Grid then grid(block)
+                when Items then "<ul>#{block.list.map { |one| "<li>#{h one}</li>" }.join}</ul>"
+                when Picture then Drawing.of(block)
+                end
+              end
+
+              def words(block)
+                return "<h3>#{h block.text}</h3>" if block.as == :strong
+                return "<pre>#{h block.text}</pre>" if block.as == :code
+
+                %(<p class="report-#{block.as}">#{h block.text}</p>)
+              end
+
+              def grid(block)
+                head = block.columns.all?(&:empty?) ? "" : "<thead><tr>#{cells(block.columns, "th")}</tr></thead>"
+                rows = block.rows.map { |row| "<tr>#{cells(row, "td")}</tr>" }.join("\n")
+                %(<div class="report-table" tabindex="0" role="region" aria-label="#{h block.name}"><table>) +
+                  "#{head}<tbody>#{rows}</tbody></table></div>"
+              end
+
+              def cells(row, name)
+                row.map { |text| "<#{name}>#{h(text).gsub("\n", "<br>")}</#{name}>" }.join
+              end
+
+              def h(text) = ERB::Util.html_escape(text.to_s)
+            end
+          end
+
+          # A picture of a report as SVG.
+          module Drawing
+            class << self
+              # picture :: Picture. Gives safe markup.
+              def of(picture)
+                shapes = picture.shapes.map { |kind, style, places, text| shape(kind, style, places, text) }.join
+                %(<svg class="report-picture" role="img" aria-label="#{h picture.name}" ) +
+                  %(viewBox="0 0 #{picture.width} #{picture.height}" width="#{picture.width}">#{shapes}</svg>)
+              end
+
+              private
+
+              def shape(kind, style, places, text)
+                name = %(class="shape-#{style}")
+                case kind
+                when "line" then "<line #{name} #{attributes(%w[x1 y1 x2 y2], places)}/>"
+                when "box" then "<rect #{name} #{attributes(%w[x y width height], places)}/>"
+                when "dot" then "<circle #{name} #{attributes(%w[cx cy r], places)}/>"
+                when "path" then %(<polyline class="shape-#{style} shape-open" points="#{places.join(" ")}"/>)
+                when "area" then %(<polygon #{name} points="#{places.join(" ")}"/>)
+                else words(kind, style, places, text)
+                end
+              end
+
+              def words(kind, style, places, text)
+                anchor = kind == "number" ? "end" : "start"
+                %(<text class="words-#{style}" #{attributes(%w[x y],
+                                                            places)} text-anchor="#{anchor}">#{h text}</text>)
+              end
+
+              def attributes(names, places)
+                names.zip(places).map { |name, place| %(#{name}="#{place}") }.join(" ")
+              end
+
+              def h(text) = ERB::Util.html_escape(text.to_s)
+            end
+          end
         end
       end
     end

@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+module Hobrin
+  class Brief
+    class Measure
+      # A measure in time: where its points stand in a picture, and what they say.
+      class Chart
+        include Text::Numerals
+
+        WIDTH = 640
+        HEIGHT = 230
+        EDGE = 40
+        private_constant :WIDTH, :HEIGHT, :EDGE
+
+        # A point: x, y :: places; label :: in words; outside :: whether it lies outside the
+        #   limits
+        class Mark < Value
+          attributes :x, :y, :label, :outside
+        end
+
+        # measure :: Measure
+        def initialize(measure)
+          @measure = measure
+          @reading = Reading.new(measure)
+        end
+
+        def any? = @reading.values.any?
+        def words = @reading.words
+        def frame = [WIDTH, HEIGHT]
+
+        def marks
+          outside = @reading.control&.outside || []
+          @measure.points.each_with_index.map do |point, place|
+            Mark.new(x: x(place), y: y(point.value), label: "#{day(point.day.iso8601)}: " \
+                                                            "#{told(point.value)}",
+                     outside: outside.include?(place))
+          end
+        end
+
+        # [[x, y], …] of the lower limits and of the upper ones; none where there are no limits.
+        def limits
+          rows = @reading.control&.limits or return []
+          [0, 1].map { |side| rows.each_with_index.map { |pair, place| [x(place), y(pair[side])] } }
+        end
+
+        def middle = @reading.middle && y(@reading.middle)
+        def target = @measure.target && y(aimed)
+
+        # Where the change began; nil where that is not among the points.
+        def start
+          before = @measure.before
+          x(before - 0.5) if @measure.started && before.positive? && before < @measure.points.size
+        end
+
+        # [y, in words] of the marks at the side: round numbers, three to six of them.
+        def ticks
+          step = round_step
+          first = (bottom / step).ceil
+          (first..(top / step).floor).map { |times| [y(times * step), tick(times * step)] }
+        end
+
+        # [day, in words, numbers in words] of each point.
+        def rows
+          @measure.points.map do |point|
+            counted = point.of ? "#{point.events} of #{point.of}" : format("%g", point.events)
+            [day(point.day.iso8601), counted, told(point.value)]
+          end
+        end
+
+        # The median before and the median after, in words; nil where either is not there.
+        def change
+          after = Statistics.median(@reading.after)
+          "Median #{told(@reading.middle)} before, #{told(after)} since" if after && @reading.middle
+        end
+
+        # The difference since the change, with its interval, in words; nil where it cannot be told.
+        def difference
+          found = Difference.new(@measure).call or return
+          low, high = [found.low, found.high].map { |value| signed_value(value) }
+          "Difference since the change: #{signed_value(found.estimate)}#{" of 100" if share?} (95 % interval #{low} to #{high})"
+        end
+
+        # How small a change in the direction that is wanted so many people could show at all; nil for what
+        # is no share.
+        def smallest
+          return unless share? && @reading.before.any?
+
+          people = @measure.points.first(@measure.before).sum(&:of)
+          rise = @measure.better == :more
+          size = Statistics::SampleSize.public_send(rise ? :smallest_rise : :smallest_fall, @reading.middle, people)
+          size && "#{people} people before and as many after show a #{rise ? "rise" : "fall"} of #{told(size)} or more (power 80 of 100)."
+        end
+
+        private
+
+        def share? = @measure.way == :share
+        def aimed = share? ? @measure.target / 100 : @measure.target
+
+        # With its sign; of a share in people of 100.
+        def signed_value(value)
+          sign = value.negative? ? "−" : "+"
+          "#{sign unless value.zero?}#{share? ? points(value.abs) : decimal(value.abs, value.abs < 0.1 ? 3 : 2)}"
+        end
+
+        def tick(value)
+          format("%g", (value * (@measure.way == :share ? 100 : 1)).round(6)).sub("-", "−")
+        end
+
+        # 1, 2 or 5 times a power of ten.
+        def round_step
+          rough = (top - bottom) / 5
+          power = 10.0**Math.log10(rough).floor
+          [1, 2, 5, 10].map { |times| times * power }.find { |step| step >= rough }
+        end
+
+        def told(value)
+          @measure.way == :share ? "#{points(value)} of 100" : decimal(value, value.abs < 0.1 ? 3 : 2)
+        end
+
+        def top
+          upper = (@reading.control&.limits || []).map(&:last)
+          most = [*@reading.values, *upper, *(aimed if @measure.target)].max
+          most.positive? ? most * 1.08 : 1.0
+        end
+
+        # Nothing, or less where values are.
+        def bottom
+          least = [*@reading.values, *(@reading.control&.limits || []).map(&:first),
+                   *(aimed if @measure.target), 0.0].min
+          least.negative? ? least * 1.08 : 0.0
+        end
+
+        def x(place)
+          steps = [@measure.points.size - 1, 1].max
+          (EDGE + 30 + (place * (WIDTH - EDGE - 50) / steps.to_f)).round(1)
+        end
+
+        def y(value) = (10 + ((HEIGHT - 40) * (1 - ((value - bottom) / (top - bottom))))).round(1)
+      end
+    end
+  end
+end

@@ -1,0 +1,305 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Exchange
+    class Report
+      # What a report says, part by part, as data; the page for the ward is Parts::Ward.
+      module Parts
+        # What the parts of a report have in common.
+        class Part
+          include Text::Numerals
+
+          # material :: Material
+          def initialize(material)
+            @material = material
+          end
+
+          private
+
+          attr_reader :material
+
+          def brief = material.brief
+          def acting = material.acting
+
+          # Nil without anything in it.
+          def section(key, title, *blocks)
+            blocks = blocks.flatten.compact
+            Section.new(key:, title:, blocks:) unless blocks.empty?
+          end
+
+          def words(text, as = :plain) = (Words.new(text:, as:) unless text.to_s.strip.empty?)
+          def items(list) = (Items.new(list:) unless list.empty?)
+          def grid(name, columns, rows) = (Grid.new(name:, columns:, rows:) unless rows.empty?)
+        end
+
+        # The evidence table.
+        class Papers < Part
+          def call
+            columns = ["Paper", "Design and level", "What it gives", "In one sentence"]
+            section(:papers, "Evidence", grid("Evidence", columns, brief.rows.map { |row| line(row) }))
+          end
+
+          private
+
+          def line(row)
+            gives = row.results.map { |result| Brief::Words::OfPaper.of(result).to_s }
+            made = [row.design&.name || "not weighed yet", row.level&.to_s, moved(row), applies(row)].compact
+            [named(row.record), made.join(", "), gives.join("\n"), row.paper&.finding.to_s]
+          end
+
+          def moved(row) = ("moved: #{row.paper.graded_why}" if row.paper && row.paper.graded != 0)
+
+          def applies(row) = ("like ours but for #{row.applicability}" if row.applicability)
+
+          def named(record)
+            retracted = "RETRACTED: " if record.retracted?
+            "#{retracted}#{record.title} #{[record.byline, record.journal,
+                                            record.year].compact.join(", ")}"
+          end
+        end
+
+        # The appraisal of each paper, domain by domain, in words.
+        class Appraised < Part
+          def call
+            groups = Appraisal::Checklists::GROUPS.select { |key, _| appraised.any? { |_, concerns| concerns.key?(key) } }
+            rows = appraised.map { |row, concerns| [row.record.short_name, *groups.keys.map { |key| cell(row, concerns, key) }] }
+            section(:appraised, "Appraisal of the papers", grid("Appraisal of the papers", ["Paper", *groups.values], rows))
+          end
+
+          private
+
+          # [row, concern by group] of each paper that was appraised.
+          def appraised
+            @appraised ||= brief.rows.select(&:paper).filter_map do |row|
+              concerns = row.paper.concern_by_group(material.question.kind)
+              [row, concerns] if concerns.any?
+            end
+          end
+
+          def cell(row, concerns, key)
+            word = Appraisal::Checklists::Concern::WORDS[concerns[key]].to_s
+            set = row.paper.concerns[key]
+            set ? "#{word} (set by a person: #{set.why})" : word
+          end
+        end
+
+        # Each outcome that papers were put together for, with its forest.
+        class Pooled < Part
+          def call
+            pools = material.table.rows.map(&:pool).select(&:pooled)
+            section(:pooled, "What they say together", pools.flat_map { |pool| outcome(pool) })
+          end
+
+          private
+
+          def outcome(pool)
+            told = Brief::Words::OfResult.new(pool.measure)
+            rows = pool.studies.map { |study| row(study, pool, told) }
+            rows << ["Together", "", told.of(pool.pooled)]
+            columns = ["Paper", groups(pool), capital(pool.measure.name)]
+            [words(pool.outcome.name, :strong), words(pool.arms.words), Pictures::Forest.of(pool),
+             grid(pool.outcome.name, columns, rows), items(notes(pool)), items([size(pool), *Brief::PooledFacts.new(pool).call])]
+          end
+
+          def row(study, pool, told)
+            reach = pool.way.z * study.result.error
+            effect = study.result.effect
+            [study.record.short_name, told.groups(study.reported).compact.join(" · "),
+             told.interval(effect, effect - reach, effect + reach)]
+          end
+
+          def size(pool)
+            people = ", #{number(pool.people)} people" if pool.people.positive?
+            "#{count_of(pool.studies.size, "paper")}#{people}."
+          end
+
+          def groups(pool)
+            return "Groups" unless pool.outcome.sort.compares?
+
+            "#{capital(pool.arms.intervention_name)} · #{pool.arms.comparison_name}"
+          end
+
+          # What was done to single results before they were pooled.
+          def notes(pool)
+            pool.studies.reject { |study| study.reported.notes.empty? }.map do |study|
+              "#{study.record.short_name}: #{study.reported.notes.join("; ")}"
+            end
+          end
+        end
+
+        # How certain each outcome is and why: every reason that rated it down or up, with its
+        # numbers and what a person wrote, and the reasons that did not.
+        class Certainty < Part
+          STEPS = { -2 => "rated down two levels", -1 => "rated down one level", 1 => "rated up one level",
+                    2 => "rated up two levels" }.freeze
+          private_constant :STEPS
+
+          def call
+            rows = material.table.rows.select(&:certainty)
+            section(:certainty, "Certainty, and why", rows.flat_map { |row| outcome(row) })
+          end
+
+          private
+
+          def outcome(row)
+            certainty = row.certainty
+            moved, unmoved = certainty.lines.partition { |line| !line.steps.zero? || line.judgement }
+            [words("#{row.outcome.name}: #{certainty.word} certainty", :strong), words(certainty.start_why),
+             items(moved.map { |line| reason(certainty, line) }), words(kept(unmoved))]
+          end
+
+          def reason(certainty, line)
+            steps = line.steps.zero? ? "not rated down" : STEPS.fetch(line.steps)
+            steps = "#{steps}, not counted" unless certainty.counts?(line)
+            "#{name(line)}: #{steps}. #{line.why}#{judged(line)}"
+          end
+
+          def judged(line)
+            " Set by a person: #{line.judgement.why}" if line.judgement
+          end
+
+          def kept(lines)
+            names = lines.reject(&:up?).map { |line| name(line).downcase }
+            "Not rated down for: #{names.join(", ")}." if names.any?
+          end
+
+          def name(line) = Appraisal::Certainty::DOMAINS.fetch(line.domain)
+        end
+
+        # Shall we? What speaks for and against.
+        class Deliberation < Part
+          def call
+            rows = Brief::Acting::Consideration::ALL.filter_map do |key, name|
+              one = acting.consideration(key)
+              [name, Brief::Acting::Consideration::MARKS.fetch(one.mark, "not marked"), one.line] unless one.empty?
+            end
+            section(:deliberation, "Shall we?",
+                    grid("Shall we?", ["To think of", "From against to for", "In one line"], rows))
+          end
+        end
+
+        # What the change needs, its steps, and what was learnt in small cycles.
+        class Change < Part
+          def call
+            section(:change, "The change, step by step", needs, steps, cycles)
+          end
+
+          private
+
+          def needs
+            rows = Brief::ActionPlan::MORE.filter_map do |name, prompt|
+              text = brief.plan.public_send(name)
+              [prompt, text] unless text.empty?
+            end
+            named("What it needs", ["", ""], rows)
+          end
+
+          def named(name, columns, rows)
+            [(words(name, :strong) if rows.any?), grid(name, columns, rows)]
+          end
+
+          def steps
+            rows = acting.steps.map do |step|
+              [step.on ? day(step.on.iso8601) : "", step.who, step.what, step.done ? "done" : ""]
+            end
+            named("Steps", %w[By Who What Done], rows)
+          end
+
+          def cycles
+            rows = acting.cycles.map { |cycle| [cycle.plan, cycle.did, cycle.saw, cycle.next_time] }
+            named("Small cycles", Brief::ActionPlan::PdsaCycle::NAMES.values, rows)
+          end
+        end
+
+        # What is measured, and what the numbers say.
+        class Measures < Part
+          def call
+            section(:measures, "Did it work?", acting.measures.map { |measure| told(measure) })
+          end
+
+          private
+
+          def told(measure)
+            chart = Brief::Measure::Chart.new(measure)
+            [words("#{measure.name} (#{Brief::Measure::SORTS.fetch(measure.sort)})", :strong),
+             (Pictures::RunChart.of(chart, measure) if chart.any?),
+             items([chart.change, chart.difference, *chart.words].compact),
+             grid(measure.name, ["From", "Counted", "That is"], chart.rows)]
+          end
+        end
+
+        # The search, line by line, and as one text.
+        class Search < Part
+          def call
+            rows = brief.lines.map do |line|
+              [line.number.to_s, line.name, line.rule, number(line.count)]
+            end
+            section(:search, "The search", words("Counted on #{day(brief.searched_on.iso8601)}.",
+                                                 :small),
+                    grid("The search", ["", "Line", "Rule", "Papers"], rows),
+                    words(brief.cql, :code), *others)
+          end
+
+          private
+
+          # Each other catalogue with what it was asked.
+          def others
+            return [] if brief.elsewhere.empty?
+
+            rows = brief.elsewhere.map { |one| [one.source, day(one.on), number(one.count)] }
+            [grid("Other catalogues", %w[Catalogue Asked Found], rows),
+             *brief.elsewhere.map { |one| words("#{one.source}: #{one.query}", :code) }]
+          end
+        end
+
+        # The flow of papers, as boxes and as text.
+        class Flow < Part
+          def call
+            steps = Brief::Flow::Boxes.new(brief.flow).steps
+            rows = steps.map { |step| [told(step.main), step.aside ? told(step.aside) : ""] }
+            section(:flow, "Flow of papers", Pictures::Flow.of(steps),
+                    grid("Flow of papers", %w[Papers Aside], rows))
+          end
+
+          private
+
+          def told(box)
+            first, *rest = box.lines
+            ["#{number(box.count)} #{first}", *rest].join("; ")
+          end
+        end
+
+        # The papers as a list of references, who signed, and where it can be read.
+        class References < Part
+          def call
+            section(:references, "References", items(material.references), left_out,
+                    (words("In the style of #{material.style}.", :small) if material.references.any?),
+                    signed, words(material.address && "Read it at #{material.address}", :small))
+          end
+
+          private
+
+          def left_out
+            count = material.brief.rows.size
+            words("The references of #{count} papers are in the files.", :small) if material.references.empty? && count.positive?
+          end
+
+          def signed
+            acting.signed.each.with_index(1).flat_map do |signature, number|
+              line = "Version #{number} signed off by #{signature.name} on #{day(signature.on.iso8601)}, " \
+                     "line #{signature.line} of the trail."
+              [words(line), *open_when(signature)]
+            end
+          end
+
+          # What was open when somebody signed, and why they signed all the same.
+          def open_when(signature)
+            return [] if signature.gaps.empty?
+
+            [words("Open when it was signed, and signed because: #{signature.reason}", :small), items(signature.gaps)]
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,7 @@
+# frozen_string_literal: true
+
+module Hobrin
+  # Reading titles and abstracts, and deciding for each paper.
+  module Screening
+  end
+end

@@ -1,7 +1,0 @@
-# frozen_string_literal: true
-
-module Hobrin
-  # Reading titles and abstracts, and deciding for each paper.
-  module Sifting
-  end
-end
