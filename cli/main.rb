@@ -10,15 +10,15 @@ module Hobrin
     # 0: done; 1: input was refused (in whole or in part); 2: cannot run
     class Main
       COMMANDS = {
-        "count" => Commands::Count, "find" => Commands::Find, "explain" => Commands::Explain,
-        "import" => Commands::Import, "thesaurus import" => Commands::ThesaurusImport,
-        "thesaurus export" => Commands::ThesaurusExport, "trail" => Commands::Trail,
-        "export" => Commands::Export, "backup" => Commands::Backup,
-        "restore" => Commands::Restore, "nightly" => Commands::Nightly, "propose" => Commands::Propose,
-        "verify" => Commands::Verify, "serve" => Commands::Serve, "work" => Commands::Work,
-        "library publish" => Commands::LibraryPublish, "library fetch" => Commands::LibraryFetch,
-        "person add" => Commands::PersonAdd, "person password" => Commands::PersonPassword,
-        "bench" => Commands::Bench, "stress" => Commands::Stress
+        "count" => Commands::Searching::Count, "find" => Commands::Searching::Find, "explain" => Commands::Searching::Explain,
+        "import" => Commands::Import, "thesaurus import" => Commands::Thesaurus::Import,
+        "thesaurus export" => Commands::Thesaurus::Export, "trail" => Commands::Trail,
+        "export" => Commands::Export, "backup" => Commands::Keeping::Backup,
+        "restore" => Commands::Keeping::Restore, "nightly" => Commands::Keeping::Nightly, "propose" => Commands::Propose,
+        "verify" => Commands::Verify, "serve" => Commands::Serving::Serve, "work" => Commands::Serving::Work,
+        "library publish" => Commands::Library::Publish, "library fetch" => Commands::Library::Fetch,
+        "person add" => Commands::People::Add, "person password" => Commands::People::Password,
+        "bench" => Commands::Measuring::Bench, "stress" => Commands::Measuring::Stress
       }.freeze
       DONE, REFUSED, CANNOT = 0, 1, 2
       INTERRUPTED = 130

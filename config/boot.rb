@@ -29,11 +29,9 @@ module Hobrin
                "demo" => Demo, "learning" => Learning }.freeze
     # Folders that only hold files together, one for each step or table; what is in them belongs to
     # the layer itself.
-    GROUPS = %w[store/* store/library/nearness store/library/imports store/library/words services/*
-                web/pages/weigh/pictures web/drawing web/helpers cli/commands/people cli/commands/keeping
-                demo/inquiries].freeze
+    GROUPS = %w[web/pages/weigh/pictures web/drawing web/helpers].freeze
     # What is no Ruby of a layer, or a program of its own.
-    IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/papers/read_pdf.rb].freeze
+    IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/read_pdf.rb].freeze
     # How many requests are answered at once; each may hold one connection to a database.
     THREADS = 8
 
@@ -69,8 +67,8 @@ module Hobrin
         Services::Context.new(
           filters: study_filters, inquiries: Store::Inquiries.new(inquiries),
           shared_briefs: Store::SharedBriefs.new(inquiries),
-          own_filters: Store::OwnFilters.new(inquiries), house_changes: Store::HouseChanges.new(inquiries),
-          own_records: Store::OwnRecords.new(inquiries), settings: Store::Settings.new(inquiries),
+          own_filters: Store::House::OwnFilters.new(inquiries), house_changes: Store::House::Changes.new(inquiries),
+          own_records: Store::House::OwnRecords.new(inquiries), settings: Store::House::Settings.new(inquiries),
           directory: Store::Directory.new(database(home, :people)), together: Store::Together.new(inquiries),
           papers: Store::KeptPapers.new(home), incoming: Store::Incoming.new(home),
           allowed: Outside::Allowed.new(allowed),

@@ -7,9 +7,9 @@ require "puma"
 require "puma/configuration"
 require "puma/launcher"
 
-kind = Hobrin::Demo::StandIn::KINDS.fetch(ARGV.fetch(0))
+kind = Hobrin::Demo::StandIns::StandIn::KINDS.fetch(ARGV.fetch(0))
 context = Hobrin::Boot.context
-catalogue = Hobrin::Demo::StandIn.new(context, kind)
+catalogue = Hobrin::Demo::StandIns::StandIn.new(context, kind)
 parent = ENV["HOBRIN_PARENT"]&.to_i
 Thread.new do
   sleep 1 while parent.nil? || Process.ppid == parent

@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "rack"
 require "rbconfig"
 require "socket"
 
@@ -56,6 +57,87 @@ module Hobrin
       private
 
       def free_port = TCPServer.open(HOST, 0) { |server| server.addr[1] }
+
+      # A made-up catalogue on this machine that answers over SRU: some of its papers are in the
+      # sample library, too, the others are its own. It stands in for a real one, and says so.
+      class StandIn
+        # What no other catalogue has.
+        OURS_ALONE = %w[hobrin.age hobrin.sex hobrin.species hobrin.flag hobrin.filter hobrin.journal
+                        hobrin.added].freeze
+        PLAIN = Catalogue::Ability::LEAST.with(
+          title: "Plain stand-in",
+          about: "A made-up catalogue that knows words, authors and years, and no headings.",
+          indexes: { "cql.serverchoice" => %w[all any], "dc.title" => %w[all any],
+                     "dc.creator" => [],
+                     "dc.date" => %w[>= <=] },
+          schemas: %w[dc], most: 50
+        )
+        RICH = Services::Catalogues::AnswerSru::ABILITY.with(
+          title: "Rich stand-in",
+          about: "A made-up catalogue with a subject index, slow now and then.", version: "2.0",
+          indexes: Services::Catalogues::AnswerSru::ABILITY.indexes.except(*OURS_ALONE),
+          modifiers: [], masks: %w[*], schemas: %w[mods dc], most: 100
+        )
+        # name :: to be told by; seed :: of its own papers; own, shared :: how many of each; slow :: every
+        #   how many-th answer takes SECONDS longer, 0 for none
+        class Kind < Value
+          attributes :name, :ability, :seed, :own, :shared, :slow
+        end
+
+        KINDS = { "plain" => Kind.new(name: "Plain stand-in", ability: PLAIN, seed: 11, own: 1_200,
+                                      shared: 300, slow: 0),
+                  "rich" => Kind.new(name: "Rich stand-in", ability: RICH, seed: 12, own: 1_800,
+                                     shared: 400, slow: 25) }.freeze
+        SECONDS = 2
+        SAMPLE_SIZE = 3_000
+        # How many stand first in the sample that are written by hand.
+        BY_HAND = 100
+        private_constant :SECONDS, :SAMPLE_SIZE, :BY_HAND
+
+        # context :: Services::Context of a home of its own; kind :: one of KINDS
+        def initialize(context, kind)
+          @context = context
+          @kind = kind
+          @asked = 0
+        end
+
+        # Makes its records, once.
+        def fill
+          Services::LoadSample.new(@context).call(headings: SampleThesaurus.headings, records:)
+        end
+
+        # Rack.
+        def call(env)
+          request = Rack::Request.new(env)
+          slow_now_and_then
+          body = Services::Catalogues::AnswerSru.new(@context, ability: @kind.ability)
+                                    .call(request.params.transform_values(&:to_s),
+                                          host: request.host, port: request.port)
+          [200, { "content-type" => "text/xml;charset=utf-8" }, [body]]
+        rescue Rack::BadRequest, ArgumentError
+          [400, { "content-type" => "text/plain" }, ["This cannot be read.\n"]]
+        end
+
+        private
+
+        def slow_now_and_then
+          @asked += 1
+          sleep SECONDS if @kind.slow.positive? && (@asked % @kind.slow).zero?
+        end
+
+        # Papers around the demo's questions stand first in the sample: some of those, and others that
+        # were made with another seed, under ids of its own.
+        def records
+          shared = SampleLibrary.new(size: SAMPLE_SIZE).records.each_slice(SAMPLE_SIZE / @kind.shared).map(&:first)
+          own = SampleLibrary.new(size: SAMPLE_SIZE,
+                                  seed: @kind.seed).records.drop(BY_HAND).first(@kind.own).map do |record|
+            record.with(doi: "10.5555/#{@kind.seed}.#{record.id.split(".").last}", cites: [])
+          end
+          (shared + own).each_with_index.map do |record, place|
+            record.with(id: "#{@kind.seed}#{format("%05d", place)}", cites: [])
+          end
+        end
+      end
     end
   end
 end

@@ -44,7 +44,7 @@ module Hobrin
         # The piles of the sample's inquiries. context :: Services::Context of a home with the
         # sample
         def piles(context, ids: 1..5)
-          ids.map { |id| pile(context, Services::ReadInquiry.new(context).call(id)) }
+          ids.map { |id| pile(context, Services::Inquiries::Read.new(context).call(id)) }
         end
 
         private

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "delegate"
+require "net/http"
 require "timeout"
 require "uri"
 
@@ -122,6 +124,55 @@ module Hobrin
       end
 
       def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)
+
+      # A catalogue that does not answer as it should; the words say how, and nothing was changed.
+      class NoAnswer < UnavailableError
+        # Gives what the block makes of an answer; what cannot be read is no answer. Raises NoAnswer,
+        # and InputError (:address) for one that may not be asked.
+        def self.understood
+          yield
+        rescue InputError => e
+          raise if e.errors.key?(:address)
+
+          raise NoAnswer, "It answered with something that is no answer. #{e.message}"
+        end
+      end
+
+      # A connection that reads so many bytes and no more, its head included: Ruby's own reads a head
+      # without end for as long as it comes.
+      class BoundedHttp < Net::HTTP
+        # More came than may.
+        class TooMuch < IOError; end
+
+        # A socket that counts what it reads.
+        class Counted < SimpleDelegator
+          # most :: bytes
+          def initialize(socket, most)
+            super(socket)
+            @left = most
+          end
+
+          def read_nonblock(*given, **more)
+            super.tap do |read|
+              @left -= read.bytesize if read.is_a?(String)
+              raise TooMuch if @left.negative?
+            end
+          end
+        end
+        private_constant :Counted
+
+        # Bytes that one answer may have.
+        attr_writer :largest
+
+        private
+
+        def connect
+          super
+          @socket = Net::BufferedIO.new(Counted.new(@socket.io, @largest), read_timeout: @read_timeout,
+                                                                           write_timeout: @write_timeout,
+                                                                           continue_timeout: @continue_timeout)
+        end
+      end
     end
   end
 end

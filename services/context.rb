@@ -13,7 +13,7 @@ module Hobrin
       #   Question::Understanding::Learned, and `dictionary`, a Text::Dictionary: they take memory, and
       #   are asked for only when they are needed
       #   filters :: Strategy::Filters; papers :: Store::KeptPapers;
-      #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Standings;
+      #   allowed :: Outside::Allowed; directory :: Store::Directory; standings :: Store::Together::Standings;
       #   together :: Store::Together; signing :: Store::SigningKey, by which archives are signed
       def initialize(inquiries:, shared_briefs:, own_filters:, house_changes:, own_records:, settings:, papers:,
                      directory:, together:, incoming:, library:, who:, clock:, language:, signing: nil,

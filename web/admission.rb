@@ -41,7 +41,7 @@ module Hobrin
       def admit_to_inquiry(permit, need, id)
         permit.inquiry(need, id)
       rescue GoneError
-        raise if signing_in_required? || !Services::TakeAlong.new(context).unowned?(id)
+        raise if signing_in_required? || !Services::Sharing::TakeAlong.new(context).unowned?(id)
 
         raise RefusedError, BEFORE
       end

@@ -27,7 +27,7 @@ module Hobrin
         # Gives [records a second with everything that an import does, records a second of the plain
         # way].
         def call
-          Services::ImportThesaurus.new(@context).call(Demo::SampleThesaurus.headings)
+          Services::Imports::ImportThesaurus.new(@context).call(Demo::SampleThesaurus.headings)
           make
           took = Timing.once { import }
           [@size / took * 1000, plain]
@@ -40,7 +40,7 @@ module Hobrin
         # Another process makes the records and writes them into the file, while this one fills what
         # stands beside; both end before anything is timed.
         def make
-          maker = Services::ForkedReader.new { |give| write { |some| give[some] if @beside } }
+          maker = Services::Imports::ReadAhead::ForkedReader.new { |give| write { |some| give[some] if @beside } }
           made = Enumerator.new { |out| nil while maker.take { |some| some.each { |record| out << record } } }
           @beside ? @beside.fill(made) : made.to_a
         ensure
@@ -66,7 +66,7 @@ module Hobrin
         def import
           bar = Progress.new("importing #{@size}", total: @file.size, err: @err)
           @file.open("rb") do |io|
-            service = Services::ImportRecords.new(@context)
+            service = Services::Imports::ImportRecords.new(@context)
             service.call(io, format: :csl, sample: true) { |_, bytes| bar.at(bytes) }
           end
           @context.library.keep_frequent_words

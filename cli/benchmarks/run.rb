@@ -58,8 +58,8 @@ module Hobrin
                                                                beside: @xapian).call
             @xapian&.ready
             agree!
-            @plain = Store::PlainCounts.new(Store::Database.open(@home.join("library.sqlite3"), kind: :library),
-                                            @context.library.thesaurus)
+            @plain = Store::Library::PlainCounts.new(Store::Database.open(@home.join("library.sqlite3"), kind: :library),
+                                                     @context.library.thesaurus)
             Table.new(size: @size, lines:, import:, plain_import:, memory_mb: serving(:memory),
                       file_mb: (@home.join("library.sqlite3").size / 1_048_576.0).round)
           end

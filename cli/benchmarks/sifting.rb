@@ -44,26 +44,26 @@ module Hobrin
         end
 
         def reader(size, order: :newest)
-          Services::ReadSift.new(@context, opened(size), view: Screening::ListView.new(order:))
+          Services::Screen::Read.new(@context, opened(size), view: Screening::ListView.new(order:))
         end
 
         def page
           few = opened(FEW)
           ms = Timing.median do
-            reading = Services::ReadSift.new(@context, few)
+            reading = Services::Screen::Read.new(@context, few)
             [reading.ladder, reading.read_first, reading.tally, closely(reading.call.open)]
           end
           line("Sift: list, ladder and an open paper", ms,
                note: "#{FEW} papers; without the page's HTML")
         end
 
-        def closely(record) = Services::ReadClosely.new(@context).call(record)
+        def closely(record) = Services::Screen::Paper::Closely.new(@context).call(record)
 
         def decision
           few = opened(FEW)
           decided = few.inquiry.decisions.last.record_id
           ms = Timing.median do
-            reading = Services::ReadSift.new(@context, few)
+            reading = Services::Screen::Read.new(@context, few)
             reading.call(record_id: reading.following(decided))
           end
           line("Sift: the next paper after a decision", ms, note: "#{FEW} papers")

@@ -25,13 +25,13 @@ module Hobrin
           id = whole_number(id, "inquiry")
           format = given.fetch(:format, "ris")
           return @out.write(evidence(id, EVIDENCE[format])) if EVIDENCE.key?(format)
-          return @out.write(Services::KeepArchive.new(context).write(id).body) if format == "archive"
+          return @out.write(Services::Archives.new(context).write(id).body) if format == "archive"
 
-          brief = Services::ReadBrief.new(context).call(Services::ReadInquiry.new(context).call(id))
+          brief = Services::Act::ReadBrief.new(context).call(Services::Inquiries::Read.new(context).call(id))
           format == "cql" ? @out.puts(brief.cql) : log(brief)
         end
 
-        def evidence(id, extension) = Services::ExportEvidence.new(context).call(id, extension).body
+        def evidence(id, extension) = Services::Act::ExportEvidence.new(context).call(id, extension).body
 
         def log(brief)
           @out.puts "# Made-up sample data." if context.library.sample?

@@ -61,7 +61,7 @@ module Hobrin
 
         def read(io, file)
           bar = Progress.new(::File.basename(file), total: io.size, err: @err)
-          outcome = Services::ImportRecords.new(context).call(io, format: given[:from], sample: given[:sample] || false, name: ::File.basename(file)) { |_, bytes| bar.at(bytes) }
+          outcome = Services::Imports::ImportRecords.new(context).call(io, format: given[:from], sample: given[:sample] || false, name: ::File.basename(file)) { |_, bytes| bar.at(bytes) }
           context.library.keep_frequent_words
           bar.finish
           @err.puts "#{file}: went on after #{outcome.resumed} entries that were in already." if outcome.resumed.positive?

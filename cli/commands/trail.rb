@@ -24,7 +24,7 @@ module Hobrin
         def run(id)
           return again(whole_number(id, "inquiry")) if given[:again]
 
-          lines = Services::ReadTrail.new(context).call(whole_number(id, "inquiry")).reverse
+          lines = Services::Trails::Read.new(context).call(whole_number(id, "inquiry")).reverse
           return json(lines.map { |line| { **line.to_h.except(:facts), change: line.change } }) if given[:format] == "json"
 
           lines.each do |line|
@@ -35,7 +35,7 @@ module Hobrin
 
         # Only looks; in the browser it can be written to the trail.
         def again(id)
-          outcome = Services::RunAgain.new(context).call(id)
+          outcome = Services::Trails::RunAgain.new(context).call(id)
           return json(facts(outcome)) if given[:format] == "json"
 
           rerun = outcome.rerun

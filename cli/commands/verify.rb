@@ -21,7 +21,7 @@ module Hobrin
         end
 
         def run(path)
-          verdict = Services::KeepArchive.verify(read(path), key: given[:key])
+          verdict = Services::Archives.verify(read(path), key: given[:key])
           @out.puts verdict.question unless verdict.question.empty?
           verdict.faults.first(MOST).each { |fault| @out.puts "#{fault.path} #{fault.says}" }
           more = verdict.faults.size - MOST

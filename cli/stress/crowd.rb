@@ -98,7 +98,7 @@ module Hobrin
 
         def let_in(context)
           ward = context.directory.wards.named("Stress")
-          hash = Services::Passwords.digest(WORD)
+          hash = Services::SignIn::Passwords.digest(WORD)
           ids = Array.new(@people) do |place|
             id = context.directory.accounts.add(name: "Visitor #{place}", login: "visitor#{place}", hash:,
                                                 at: context.now)

@@ -69,7 +69,7 @@ module Hobrin
         def join(context)
           login, password = PERSON
           ward = context.directory.wards.named("Hostile")
-          Services::AddPerson.new(context).call(name: login, login:, password:, runs: true, ward_id: ward.id, role: :librarian)
+          Services::Accounts::Add.new(context).call(name: login, login:, password:, runs: true, ward_id: ward.id, role: :librarian)
         end
 
         # At a desk, and where everybody signs in.

@@ -19,7 +19,7 @@ module Hobrin
         # Gives an Array of lines.
         def call
           @context = Boot.context(home: @home)
-          id = Services::StartInquiry.new(@context).call("Does it hold?")
+          id = Services::Inquiries::Start.new(@context).call("Does it hold?")
           edit(id, 0)
           answered = lost = 0
           @times.times do
@@ -67,7 +67,7 @@ module Hobrin
           numbers = @context.inquiries.trail(id).map(&:number)
           gaps = numbers == numbers.size.downto(1).to_a ? "none missing" : "some missing"
           # It reads every page of each file again.
-          Services::KeepBackup.new(@context, @home).call(@home.join("copy"))
+          Services::Backup::Keep.new(@context, @home).call(@home.join("copy"))
           "The trail has #{numbers.size} lines, #{gaps}. The files are whole."
         end
       end

@@ -4,8 +4,8 @@
 # group gives `inquiries_db` and `people_db`.
 RSpec.shared_examples "what is kept of inquiries and people" do
   let(:inquiries) { Hobrin::Store::Inquiries.new(inquiries_db) }
-  let(:readings) { Hobrin::Store::Readings.new(inquiries_db) }
-  let(:standings) { Hobrin::Store::Standings.new(inquiries_db) }
+  let(:readings) { Hobrin::Store::Together::Readings.new(inquiries_db) }
+  let(:standings) { Hobrin::Store::Together::Standings.new(inquiries_db) }
   let(:shares) { Hobrin::Store::SharedBriefs.new(inquiries_db) }
   let(:directory) { Hobrin::Store::Directory.new(people_db) }
   let(:inquiry) { Hobrin::Inquiry.new(question: Hobrin::Question.ask("Does quiet help?", situation: "Nächte, 夜, ½")) }
@@ -98,7 +98,7 @@ RSpec.shared_examples "what is kept of inquiries and people" do
 
   it "keeps the sheets of two, apart until both are done with a paper" do
     id = created
-    sheets = Hobrin::Store::Sheets.new(inquiries_db)
+    sheets = Hobrin::Store::Together::Sheets.new(inquiries_db)
     sheets.let_read(id, [7, 8])
     one, other = %w[yes no].map do |says|
       Hobrin::Appraisal::Paper.new(record_id: "p", design: "cohort", finding: "ü ½",

@@ -356,7 +356,7 @@ RSpec.describe Hobrin::Edits do
       step = name.split("::").first
       edit = instance_exec(described_class.const_get(step), &make)
       change = edit.call(inquiry, surroundings)
-      stored = Hobrin::Store::FactsDocument.load(Hobrin::Store::FactsDocument.dump(change.facts))
+      stored = Hobrin::Store::ExpressionDocument::Facts.load(Hobrin::Store::ExpressionDocument::Facts.dump(change.facts))
       expect(described_class::Wording.of(change.kind, stored)).to eq(words)
       expect(left.call(change.inquiry)).to be_truthy
       expect(edit.call(inquiry, surroundings)).to eq(change)

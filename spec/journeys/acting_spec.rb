@@ -32,7 +32,7 @@ RSpec.describe "Acting", :sample, :browser do
   end
 
   it "refuses an archive that was altered, and opens an honest one as a copy" do
-    honest = Hobrin::Services::KeepArchive.new(context).write(1).body
+    honest = Hobrin::Services::Archives.new(context).write(1).body
     folder = Pathname(Dir.mktmpdir)
     folder.join("honest.json").write(honest)
     folder.join("altered.json").write(honest.sub('"estimate": -', '"estimate": -1'))

@@ -15,10 +15,10 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
         record.with(id: "s#{record.id}",
                     cites: [])
       end
-      Hobrin::Services::ImportRecords.new(own).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call(papers)))
-      Hobrin::Services::ImportThesaurus.new(own).call(Hobrin::Demo::SampleThesaurus.headings)
-      Wire.serve(Hobrin::Demo::StandIn.new(own,
-                                           Hobrin::Demo::StandIn::KINDS.fetch("rich"))) do |port|
+      Hobrin::Services::Imports::ImportRecords.new(own).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call(papers)))
+      Hobrin::Services::Imports::ImportThesaurus.new(own).call(Hobrin::Demo::SampleThesaurus.headings)
+      Wire.serve(Hobrin::Demo::StandIns::StandIn.new(own,
+                                                     Hobrin::Demo::StandIns::StandIn::KINDS.fetch("rich"))) do |port|
         @port = port
         example.run
       end

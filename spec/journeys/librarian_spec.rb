@@ -57,6 +57,6 @@ RSpec.describe "A librarian with a thorough search", :sample, :browser do
                                                                                  "Limits: Age group")
     click_button "Create a link"
     expect(find("#feed-address").value).to match(%r{\Ahttp://127\.0\.0\.1:\d+/inquiries/1/feed/[\w-]{43}\z})
-    expect(Hobrin::Services::ExportTrail.new(context).call(1, "txt").body.gsub(/\s+/, " ")).to include("Reviewed by Ines Quarrel")
+    expect(Hobrin::Services::Trails::Export.new(context).call(1, "txt").body.gsub(/\s+/, " ")).to include("Reviewed by Ines Quarrel")
   end
 end

@@ -36,7 +36,7 @@ RSpec.describe "Papers in", :browser do
   def abstract = @abstract ||= "Made up for a test: nights on wards are loud, and sleep is short. " * 25
 
   it "starts empty and comes to a count, with keywords matched and doubles settled" do
-    Hobrin::Services::ImportThesaurus.new(context).call(Hobrin::Demo::SampleThesaurus.headings)
+    Hobrin::Services::Imports::ImportThesaurus.new(context).call(Hobrin::Demo::SampleThesaurus.headings)
     visit "/"
     click_link "the library is empty: bring papers in"
     expect(page).to be_clean
@@ -66,7 +66,7 @@ RSpec.describe "Papers in", :browser do
     expect(page).to have_css("button", text: "They are the same after all", count: 4)
     expect(page).to have_css(".pair", count: 10)
     expect(context.library.duplicates.count).to eq(6)
-    found = Hobrin::Services::Search.new(context).call('dc.subject = "Noise"')
+    found = Hobrin::Services::Library::Search.new(context).call('dc.subject = "Noise"')
     expect(context.evaluator.count(found.tree)).to eq(1_152)
   end
 

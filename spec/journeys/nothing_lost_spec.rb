@@ -138,7 +138,7 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     expect(find_field("What changes").value).to eq("Typed on a page that was open too long")
 
     visit "/inquiries/1/act"
-    Hobrin::Services::DeleteInquiry.new(context).call(1)
+    Hobrin::Services::Inquiries::Delete.new(context).call(1)
     fill_in "What changes", with: "Typed after it was deleted elsewhere"
     click_button "Save the brief"
     expect(page).to have_css("#trouble", text: "This inquiry is not here")

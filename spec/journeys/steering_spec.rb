@@ -37,7 +37,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     visit "/inquiries/4/narrow"
     find(".what-ifs tbody a", match: :first).click
     expect(page).to have_css(".what-if-papers li")
-    offer = Hobrin::Services::ReadWhatIfs.new(context, opened(4)).call.first
+    offer = Hobrin::Services::Narrow::WhatIfs.new(context, opened(4)).call.first
     titles = context.library.newest(offer.removed | offer.added, limit: 1_000).map(&:title)
     expect(all(".what-if-papers li > span:first-child").map { |li| li.text.sub(/ \d{4}\z/, "") } - titles)
       .to eq([])
@@ -187,9 +187,9 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     log = page.evaluate_async_script("fetch('/inquiries/1/log.json').then((log) => log.json()).then(arguments[0])")
     newest = context.library.newest(opened.cascade.found, limit: 1).first
     twin = newest.with(id: "again-1", doi: "10.5555/again-1", title: "Earplugs, looked at again")
-    Hobrin::Services::ImportRecords.new(context).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call([twin])))
+    Hobrin::Services::Imports::ImportRecords.new(context).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call([twin])))
     before = log["trail"].last["count_after"]
-    again = Hobrin::Services::Search.new(context).call(log["cql"])
+    again = Hobrin::Services::Library::Search.new(context).call(log["cql"])
     visit "/inquiries/1/trail"
     expect(page).to have_text("The library has changed since the last line was counted")
     click_link "Run again"

@@ -175,12 +175,12 @@ RSpec.describe "The whole job", :sample, :browser do
 
     # The evidence set, as files, and the trail from the first step
     saved = context.inquiries.all.max_by(&:id)
-    set = JSON.parse(Hobrin::Services::ExportEvidence.new(context).call(saved.id, "json").body)
+    set = JSON.parse(Hobrin::Services::Act::ExportEvidence.new(context).call(saved.id, "json").body)
     expect(set).to match([a_hash_including("title" => first, "note" => /Made-up/)])
-    expect(Hobrin::Services::ExportEvidence.new(context).call(saved.id,
-                                                              "ris").body).to include(
-                                                                "TI  - #{first}", "N1  - Made-up"
-                                                              )
+    expect(Hobrin::Services::Act::ExportEvidence.new(context).call(saved.id,
+                                                                   "ris").body).to include(
+                                                                     "TI  - #{first}", "N1  - Made-up"
+                                                                   )
     lines = context.inquiries.trail(saved.id).reverse
     expect([lines.first.change,
             lines.map(&:number)]).to eq(["Wrote the question", (1..lines.size).to_a])

@@ -9,7 +9,7 @@ module Client
   # A request waits for a PDF until it is read, however busy the machine is.
   def self.included(group)
     group.before do
-      stub_const("Hobrin::Services::KeepPdf::READING", Hobrin::Services::ReadLater.new(at_once: 2, patience: 120))
+      stub_const("Hobrin::Services::Screen::FullText::READING", Hobrin::Services::ReadLater.new(at_once: 2, patience: 120))
     end
   end
 

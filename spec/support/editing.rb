@@ -36,6 +36,6 @@ module Editing
 
   def saved(id = 1) = context.inquiries.find(id)
   def inquiry(id = 1) = saved(id).inquiry
-  def opened(id = 1) = Hobrin::Services::ReadInquiry.new(context).call(id)
+  def opened(id = 1) = Hobrin::Services::Inquiries::Read.new(context).call(id)
   def last_line(id = 1) = context.inquiries.trail(id).first
 end

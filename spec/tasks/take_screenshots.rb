@@ -27,7 +27,7 @@ end
 # Serves the rich stand-in while the block runs.
 def stand_in(folder, &)
   own = Hobrin::Boot.context(home: Pathname(folder).join("rich"))
-  catalogue = Hobrin::Demo::StandIn.new(own, Hobrin::Demo::StandIn::KINDS.fetch("rich"))
+  catalogue = Hobrin::Demo::StandIns::StandIn.new(own, Hobrin::Demo::StandIns::StandIn::KINDS.fetch("rich"))
   catalogue.fill
   Wire.serve(catalogue, &)
 end
@@ -65,9 +65,9 @@ Dir.mktmpdir do |folder|
   stand_in(folder) do |port|
     address = "http://127.0.0.1:#{port}/sru"
     asking = Hobrin::Boot.context(home:, who: "this desk", clock: Builders::FixedClock, allowed: "127.0.0.1:#{port}")
-    source = Hobrin::Services::KeepSources.new(asking)
+    source = Hobrin::Services::Catalogues::KeepSources.new(asking)
                                           .add(name: "Rich stand-in", address:, protocol: "sru", stand_in: true)
-    Hobrin::Services::AskSource.new(asking).ask(1, source.id, {})
+    Hobrin::Services::Narrow::OtherCatalogues::Ask.new(asking).ask(1, source.id, {})
     session.visit("/inquiries/1/narrow?show=elsewhere")
     session.assert_selector(".elsewhere-form")
     session.save_screenshot(FOLDER.join("narrow-elsewhere.png"))
@@ -76,12 +76,12 @@ Dir.mktmpdir do |folder|
   papers = Hobrin::Demo::SampleLibrary.new(size: 9_000, seed: 5).records.last(8_900)
                                      .map { |record| record.with(id: "colleague:#{record.id}", doi: nil) }
   text = Hobrin::Exchange::Ris::Writer.call(papers, sample: true)
-  import = Hobrin::Services::ReceiveFile.new(context).call(StringIO.new(text), name: "from a colleague.ris")
+  import = Hobrin::Services::Imports::ReceiveFile.new(context).call(StringIO.new(text), name: "from a colleague.ris")
   session.visit("/library")
   session.assert_selector(".import progress")
   session.assert_text(/is being read [1-9]/, wait: 60)
   session.save_screenshot(FOLDER.join("library-reading.png"))
-  Hobrin::Services::ChangeImport.new(context).stop(import.id)
+  Hobrin::Services::Imports::Change.new(context).stop(import.id)
   Thread.pass until context.incoming.alone { nil }
   session.quit
 end

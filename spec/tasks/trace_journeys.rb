@@ -87,7 +87,7 @@ JOURNEYS = {
                                   published: "2026", ages: [])
     end
     file = StringIO.new(Hobrin::Exchange::Ris::Writer.call(records))
-    -> { Hobrin::Services::ImportRecords.new(context).call(file) }
+    -> { Hobrin::Services::Imports::ImportRecords.new(context).call(file) }
   end
 }.freeze
 

@@ -73,7 +73,7 @@ RSpec.describe "Act over the web", :sample, :client do
   # let in.
   it "draws a flow of papers whose boxes add up, for the sample and for fifty that are made up" do
     random = Random.new(50)
-    flows = (1..5).map { |id| Hobrin::Services::ReadBrief.new(context).call(opened(id)).flow }
+    flows = (1..5).map { |id| Hobrin::Services::Act::ReadBrief.new(context).call(opened(id)).flow }
     flows += Array.new(50) { made_up_flow(random) }
     flows.each do |flow|
       steps = Hobrin::Brief::Flow::Boxes.new(flow).steps
@@ -109,7 +109,7 @@ RSpec.describe "Act over the web", :sample, :client do
   it "gives the archive as a file that agrees with itself" do
     response = visit_page("/inquiries/1/archive.json")
     expect(response.headers["content-disposition"]).to include("hobrin-1-archive.json")
-    expect(Hobrin::Services::KeepArchive.verify(response.body).faults).to eq([])
+    expect(Hobrin::Services::Archives.verify(response.body).faults).to eq([])
     expect(visit_page("/inquiries/99/archive.json").status).to eq(404)
   end
 end

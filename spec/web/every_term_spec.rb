@@ -24,7 +24,7 @@ RSpec.describe "A search with every kind of term", :sample, :client do
     terms.each do |term|
       expect(visit_page("/inquiries/1/word?open=term:#{term.id}").status).to eq(200)
     end
-    first = Hobrin::Services::ReadSift.new(context, opened).call.records.first
+    first = Hobrin::Services::Screen::Read.new(context, opened).call.records.first
     expect(visit_page("/inquiries/1/sift?paper=#{first.id}").status).to eq(200)
   end
 end

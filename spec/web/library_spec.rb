@@ -4,7 +4,7 @@ RSpec.describe "The library over the web", :sample, :client do
   include Editing
 
   # Nothing is started beside the test; what waits is read within it.
-  before { allow(Hobrin::Services::WakeWorker).to receive(:new).and_return(instance_double(Hobrin::Services::WakeWorker, call: nil)) }
+  before { allow(Hobrin::Services::Imports::WakeWorker).to receive(:new).and_return(instance_double(Hobrin::Services::Imports::WakeWorker, call: nil)) }
 
   def send_file(text, name: "ward.ris", token: @token)
     header "Host", "127.0.0.1"
@@ -15,7 +15,7 @@ RSpec.describe "The library over the web", :sample, :client do
   end
 
   def rows = Nokogiri::HTML(visit_page("/library").body).css(".import").map { |one| one.text.gsub(/\s+/, " ").strip }
-  def work = Hobrin::Services::WorkImports.new(context).call
+  def work = Hobrin::Services::Imports::Work.new(context).call
 
   it "takes a file in, reads it beside the page, and says what came of it" do
     visit_page("/library")

@@ -57,7 +57,7 @@ RSpec.describe Hobrin::Web::Pages, :sample do
   end
 
   it "counts one as one" do
-    Hobrin::Services::StartInquiry.new(context).call("Do earplugs help?")
+    Hobrin::Services::Inquiries::Start.new(context).call("Do earplugs help?")
     mark("I", "earplugs", id: 6)
     add_words("I", "earplug*", id: 6)
     expect(page(:Word, id: 6).tabs.map(&:note)).to include("1 term")

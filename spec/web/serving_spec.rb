@@ -66,9 +66,9 @@ RSpec.describe "hobrin serve", :slow do
       expect { server.call }.to raise_error(Hobrin::StateError, /Nobody can sign in yet/)
     end
     context = Hobrin::Boot.context(home:)
-    Hobrin::Services::AddPerson.new(context).call(name: "Runa Ostel", login: "runa", runs: true,
-                                                  password: "a quiet night please")
-    Hobrin::Services::StartInquiry.new(context).call("Does quiet help patients to sleep?")
+    Hobrin::Services::Accounts::Add.new(context).call(name: "Runa Ostel", login: "runa", runs: true,
+                                                      password: "a quiet night please")
+    Hobrin::Services::Inquiries::Start.new(context).call("Does quiet help patients to sleep?")
     serving(bind: "0.0.0.0") do
       %w[/ /inquiries/1/ask /inquiries/1/archive.json /library /people /sru /oai /nowhere].each do |path|
         expect([path, get(path)["location"].to_s[%r{/sign-in\z}]]).to eq([path, "/sign-in"])

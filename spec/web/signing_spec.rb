@@ -68,12 +68,12 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     send_form("/inquiries/2/address", do: "open")
     other = visit_page("/inquiries/2/act?show=versions").body[%r{/shared/[\w-]{43}}]
     expect(visit_page(other).body).to include("Not signed off yet")
-    Hobrin::Services::DeleteInquiry.new(context).call(2)
+    Hobrin::Services::Inquiries::Delete.new(context).call(2)
     expect(visit_page(other).status).to eq(404)
   end
 
   it "gives nothing away to ten thousand guesses" do
-    shares = Hobrin::Services::ShareBrief.new(context)
+    shares = Hobrin::Services::Act::ShareBrief.new(context)
     token = shares.token(1)
     random = Random.new(10)
     near = Array.new(43) { |place| token.dup.tap { |one| one[place] = one[place] == "A" ? "B" : "A" } }
@@ -145,17 +145,17 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
   end
 
   it "opens an honest archive as a copy, on a Hobrin that has none of its papers too" do
-    text = Hobrin::Services::KeepArchive.new(context).write(1, situation: true).body
+    text = Hobrin::Services::Archives.new(context).write(1, situation: true).body
     expect(send_archive(text).status).to eq(303)
     copy = context.inquiries.all.max_by(&:id)
     expect(copy.inquiry.with(acting: inquiry.acting)).to eq(inquiry)
     expect(last_line(copy.id).change)
       .to eq("Opened as a copy of an archive of 2026-11-23 with #{saved.version} lines on its trail")
     with_home do |elsewhere|
-      id = Hobrin::Services::CopyInquiry.new(elsewhere).open(text)
-      opened = Hobrin::Services::ReadInquiry.new(elsewhere).call(id)
+      id = Hobrin::Services::Inquiries::Copy.new(elsewhere).open(text)
+      opened = Hobrin::Services::Inquiries::Read.new(elsewhere).call(id)
       there, here = [[elsewhere, opened], [context, self.opened]].map do |place, one|
-        Hobrin::Services::ReadWeigh.new(place, one).findings_table.lines.map(&:to_h)
+        Hobrin::Services::Appraise::Read.new(place, one).findings_table.lines.map(&:to_h)
       end
       expect(there).to eq(here)
       expect([elsewhere.library.size, elsewhere.snapshot.sample?]).to eq([6, true])
@@ -163,7 +163,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
   end
 
   it "opens no archive that was altered, is none, or is of a later format, and says where and why" do
-    text = Hobrin::Services::KeepArchive.new(context).write(1).body
+    text = Hobrin::Services::Archives.new(context).write(1).body
     data = JSON.parse(text)
     data["inquiry"]["decisions"].find { |one| one["verdict"] == "keep" }["verdict"] = "unsure"
     later = JSON.parse(text).merge("format" => 3)

@@ -4,7 +4,7 @@ RSpec.describe "Weigh over the web", :sample, :client do
   def page_of(id, query) = Nokogiri::HTML(visit_page("/inquiries/#{id}/weigh?#{query}").body)
   def pooled(page) = page.at_css(".forest tfoot b")&.text
   def forest(query = "outcome=1") = page_of(1, query)
-  def reading(id) = Hobrin::Services::ReadWeigh.new(context, opened(id))
+  def reading(id) = Hobrin::Services::Appraise::Read.new(context, opened(id))
 
   def press(form, **more)
     send_form(form["action"], **form.css("input[type=hidden]").to_h do |one|

@@ -7,7 +7,7 @@ module Hobrin
       module AskedAgain
         private
 
-        # asking :: Services::AskSource. Gives an ApplyEdit::Outcome. Raises InputError (:press)
+        # asking :: Services::Narrow::OtherCatalogues::Ask. Gives an ApplyEdit::Outcome. Raises InputError (:press)
         # where none answered.
         def ask_again(asking, id)
           outcome, troubles = asking.again(id)

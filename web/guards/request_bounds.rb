@@ -11,7 +11,7 @@ module Hobrin
         LARGEST_BYTES = 262_144
         # A file that comes in is checked where it is kept; a form and its borders are a little
         # more.
-        LARGEST_FILE = Services::KeepPdf::LARGEST_BYTES + 65_536
+        LARGEST_FILE = Services::Screen::FullText::LARGEST_BYTES + 65_536
         FILES = %r{\A/(?:inquiries/\d+/full-text|archives)\z}
         # Papers for the library may be many; they come in parts, so that nobody sends much before they
         # are asked to sign in.

@@ -11,9 +11,9 @@ module Hobrin
 
       # errors :: Hash of field to message; question :: as it was typed
       def show_home(errors: {}, question: "")
-        overview = Services::ListInquiries.new(context).call(page: home_page)
-        notices = Services::ReadPeople.new(context).notices
-        unowned = signing_in_required? ? 0 : Services::TakeAlong.new(context).count
+        overview = Services::Inquiries::List.new(context).call(page: home_page)
+        notices = Services::Accounts::Read.new(context).notices
+        unowned = signing_in_required? ? 0 : Services::Sharing::TakeAlong.new(context).count
         @page = Pages::Home.new(overview:, errors:, question:, notices:, unowned:)
         show_alone :"home/home", title: "Inquiries"
       end
@@ -29,7 +29,7 @@ module Hobrin
 
       # errors :: Hash of field to message
       def show_library(errors: {})
-        Services::WakeWorker.new(context).call
+        Services::Imports::WakeWorker.new(context).call
         @page = Pages::Library.new(context:, fields:, errors:)
         show_alone :"library/library", title: "The library"
       end
@@ -39,7 +39,7 @@ module Hobrin
 
       # Takes in a file, or a part of one that comes in parts.
       def receive(io, name)
-        receiving = Services::ReceiveFile.new(context)
+        receiving = Services::Imports::ReceiveFile.new(context)
         return receiving.call(io, name:) unless fields.sent?(:upload)
 
         receiving.part(io, name:, upload: fields.text(:upload), at: fields.number(:at) || 0, size: fields.number(:size))

@@ -15,7 +15,7 @@ module Hobrin
 
       # Answers with a file to save, or with how far it is.
       def give(file)
-        making = file if file.is_a?(Services::MakeFile::Making)
+        making = file if file.is_a?(Services::Act::MakeFile::Making)
         return download(file) unless making || htmx?
 
         # What asks again how far it is, is told where the file is.

@@ -10,7 +10,7 @@ module Hobrin
       # Says that who signed in is on a step, and gives who else is there: "Oskar Thimmel on Sift".
       def here(step)
         known = Inquiry::STEPS.find { |one| one.to_s == step } || "trail"
-        others = Services::Talk.new(context, inquiry_id).look(known.to_s)
+        others = Services::Notes.new(context, inquiry_id).look(known.to_s)
         URI.encode_www_form_component(others.map { |name, where| "#{name} on #{where.capitalize}" }.join(", "))
       end
     end

@@ -17,7 +17,7 @@ module Hobrin
       def made_up_people? = env.dig(SigningIn::SHARED, :demo)
 
       # How many notes about the inquiry of the page are open.
-      def notes_open = Services::Talk.new(context, @page.opened.id).open
+      def notes_open = Services::Notes.new(context, @page.opened.id).open
 
       # A way to write to the others about a part of the inquiry; nothing where nobody signs in.
       def note_link(kind, key, words: "Note to the others", looks: "quiet")
@@ -47,21 +47,21 @@ module Hobrin
       # Asks somebody to join, by what was sent. Gives the secret part of the address.
       def invite
         ward = fields.number(:ward)
-        Services::InvitePerson.new(context).call(
+        Services::Accounts::Invite.new(context).call(
           name: fields.text(:name), ward_id: ward.is_a?(Integer) ? ward : nil, runs: fields.checked?(:runs),
           role: fields.one_of(:role, Hobrin::People::Person::ROLES.keys) || :member
         )
       end
 
       def show_invitation(errors: {})
-        invitation = Services::InvitePerson.new(context).read(params["token"])
+        invitation = Services::Accounts::Invite.new(context).read(params["token"])
         @page = Pages::People::Invitation.new(invitation:, errors:, fields:)
         show_alone :"people/invitation", title: "You are asked to join"
       end
 
       # Removes a text from an inquiry for good. Gives what came of it, in words.
       def forget_in(id)
-        count = Services::ForgetText.new(context).call(id, fields.text(:forget))
+        count = Services::Inquiries::ForgetText.new(context).call(id, fields.text(:forget))
         "Removed for good from #{count == 1 ? "one place" : "#{number(count)} places"}. Backups made before still have it, " \
           "until newer ones replace them."
       end
@@ -73,7 +73,7 @@ module Hobrin
 
       # Raises GoneError where papers are not read twice.
       def show_differences(errors: {})
-        raise GoneError, "page" unless Services::ReadTwice.new(context, inquiry_id).on?
+        raise GoneError, "page" unless Services::Screen::DualScreening.new(context, inquiry_id).on?
 
         @page = Pages::People::Differences.new(context:, id: inquiry_id, errors:)
         show_alone :"people/differences", title: "Read twice"
@@ -81,7 +81,7 @@ module Hobrin
 
       # Raises GoneError where papers are not weighed twice.
       def show_sheets(errors: {})
-        raise GoneError, "page" unless Services::WeighTwice.new(context, inquiry_id).on?
+        raise GoneError, "page" unless Services::Appraise::DualAppraisal.new(context, inquiry_id).on?
 
         @page = Pages::People::Sheets.new(context:, id: inquiry_id, errors:)
         show_alone :"people/sheets", title: "Weighed twice"
@@ -91,13 +91,13 @@ module Hobrin
       def settle_sheet
         points = fields.nested(:points)
         taken = points.names.to_h { |key| [key, points.one_of(key, %i[first second])] }
-        Services::WeighTwice.new(context, inquiry_id).settle(fields.text(:paper), taken:,
-                                                                                  finding: fields.text(:finding).strip)
+        Services::Appraise::DualAppraisal.new(context, inquiry_id).settle(fields.text(:paper), taken:,
+                                                                                               finding: fields.text(:finding).strip)
       end
 
       # What two people do apart, by the step that was sent.
       def apart_at_step
-        service = fields.text(:step) == "weigh" ? Services::WeighTwice : Services::ReadTwice
+        service = fields.text(:step) == "weigh" ? Services::Appraise::DualAppraisal : Services::Screen::DualScreening
         service.new(context, inquiry_id)
       end
 
@@ -106,7 +106,7 @@ module Hobrin
         show_alone :"people/notes", title: "Notes to each other"
       end
 
-      # talk :: Services::Talk. Raises GoneError, InputError (:text).
+      # talk :: Services::Notes. Raises GoneError, InputError (:text).
       def write_note(talk)
         case fields.one_of(:do, %i[answer settle open])
         when :answer then talk.answer(fields.number(:note), fields.text(:text))
@@ -117,7 +117,7 @@ module Hobrin
       end
 
       def changing_people
-        yield Services::ChangePeople.new(context)
+        yield Services::Accounts::Change.new(context)
         leave_for "/people"
       rescue InputError => e
         answer_refused

@@ -33,11 +33,11 @@ module Hobrin
 
       # Shows a step of an inquiry.
       #
-      # opened :: Services::OpenInquiry, when it is there already; errors :: Hash of field to message
+      # opened :: Services::Inquiries::Open, when it is there already; errors :: Hash of field to message
       # notice :: what is to be said above the page; options :: what else its page takes
       def show(step, opened: nil, errors: {}, notice: nil, **options)
-        opened ||= Services::ReadInquiry.new(context).call(inquiry_id)
-        opened = Services::ReadTwice.new(context, opened.id).as_read(opened) if step == :sift
+        opened ||= Services::Inquiries::Read.new(context).call(inquiry_id)
+        opened = Services::Screen::DualScreening.new(context, opened.id).as_read(opened) if step == :sift
         Visits.new(session).remember(opened.id, step)
         @may = Services::Permit.new(context).ability(opened.id)
         @looks_only = @may == :reads || (@may == :second && step != :sift)
@@ -90,19 +90,19 @@ module Hobrin
 
       # The same for decisions on papers, which may be read twice.
       def decide(edit)
-        twice = Services::ReadTwice.new(context, inquiry_id)
+        twice = Services::Screen::DualScreening.new(context, inquiry_id)
         twice.apart? ? twice.apply(edit) : apply(edit)
       end
 
       # And for sheets, which may be weighed twice.
       def weigh(form)
         edit = form.edit
-        twice = Services::WeighTwice.new(context, inquiry_id)
+        twice = Services::Appraise::DualAppraisal.new(context, inquiry_id)
         twice.apart_at?(edit.paper.record_id) ? twice.apply(edit, done: form.done?) : apply(edit)
       end
 
       def weigh_apart(form)
-        Services::WeighTwice.new(context, inquiry_id).apply(form.edit, done: form.done?)
+        Services::Appraise::DualAppraisal.new(context, inquiry_id).apply(form.edit, done: form.done?)
       end
 
       def apply(edit) = Services::ApplyEdit.new(context, seen:).call(inquiry_id, edit)
@@ -159,7 +159,7 @@ module Hobrin
       def changed_elsewhere(outcome)
         return if seen.nil? || seen >= outcome.opened.version - (outcome.line ? 1 : 0)
 
-        lines = Services::ReadInquiry.new(context).elsewhere(inquiry_id, seen, own: outcome.line)
+        lines = Services::Inquiries::Read.new(context).elsewhere(inquiry_id, seen, own: outcome.line)
         "Also changed in another window: #{lines.map(&:change).join("; ")}." unless lines.empty?
       end
 

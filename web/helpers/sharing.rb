@@ -6,13 +6,13 @@ module Hobrin
     module Sharing
       # A brief as whoever has its address reads it: nothing on the page leads anywhere else.
       def show_shared(token)
-        @page = Pages::Shared.new(Services::ShareBrief.new(context).read(token))
+        @page = Pages::Shared.new(Services::Act::ShareBrief.new(context).read(token))
         show_alone :"layout/shared", title: @page.title
       end
 
       # When a link may end: [days, name, whether it is chosen].
       def link_days
-        [["", "never", true], *Services::ShareBrief::DAYS.map { |days| [days, "after #{days} days", false] }]
+        [["", "never", true], *Services::Act::ShareBrief::DAYS.map { |days| [days, "after #{days} days", false] }]
       end
 
       # When a link ends and when it was opened last, in words. share :: Store::SharedBriefs::Share
@@ -24,7 +24,7 @@ module Hobrin
 
       # The address at which the brief of an inquiry can be read, or nil.
       def shared_address(id)
-        token = Services::ShareBrief.new(context).token(id)
+        token = Services::Act::ShareBrief.new(context).token(id)
         token && at_host("/shared/#{token}")
       end
 

@@ -22,7 +22,7 @@ module Hobrin
           attributes :record, :design, :level, :results, :finding, :applicability
         end
 
-        def brief = @brief ||= Services::ReadBrief.new(@context).call(opened)
+        def brief = @brief ||= Services::Act::ReadBrief.new(@context).call(opened)
         def conclusion = typed_or(:conclusion, inquiry.conclusion)
         def elements = question.elements.reject(&:blank?)
         def use(element) = Question::Element::USES.fetch(element.use)
@@ -85,7 +85,7 @@ module Hobrin
 
         # The whole report as files have it, as safe markup.
         def whole
-          report = Services::ReadVersions.new(@context).now(opened, style:)
+          report = Services::Act::Versions.new(@context).now(opened, style:)
           Exchange::Report::Writers::Html::Markup.of(report.sections)
         end
 
@@ -122,7 +122,7 @@ module Hobrin
 
         # The table of findings, of the outcomes that are named.
         def findings
-          @findings ||= Services::ReadWeigh.new(@context, opened).findings_table
+          @findings ||= Services::Appraise::Read.new(@context, opened).findings_table
         end
 
         def searched_on

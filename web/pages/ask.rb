@@ -28,7 +28,7 @@ module Hobrin
         private_constant :NOTHING_YET
 
         def elements = question.elements.map { |element| ElementCard.new(self, element) }
-        def reading = @reading ||= Services::ReadAsk.new(@context).call(inquiry)
+        def reading = @reading ||= Services::Ask::Read.new(@context).call(inquiry)
         def proposals? = reading.proposals.any?
 
         def situation = typed_or(:situation, question.situation)

@@ -40,8 +40,8 @@ module Hobrin
         # unowned :: how many inquiries were made here while nobody was signed in
         attr_reader :question, :unowned
 
-        # overview :: Services::ListInquiries::Overview; question :: as it was typed
-        # notices :: Array of [name of a ward, Store::Wards::Notice]
+        # overview :: Services::Inquiries::List::Overview; question :: as it was typed
+        # notices :: Array of [name of a ward, Store::Directory::Wards::Notice]
         def initialize(overview:, errors:, question:, notices: [], unowned: 0)
           super(errors:)
           @overview = overview
@@ -86,13 +86,13 @@ module Hobrin
 
         # Which of them are shown, in words.
         def shown
-          from = (@overview.page - 1) * Services::ListInquiries::PAGE
+          from = (@overview.page - 1) * Services::Inquiries::List::PAGE
           "#{number(from + 1)} to #{number(from + @overview.entries.size)} of #{number(@overview.total)}"
         end
 
         def aside = @overview.aside.map { |listed| gone(listed, "put aside", listed.aside_at) }
         def deleted = @overview.deleted.map { |listed| gone(listed, "taken away", listed.deleted_at) }
-        def kept_days = Services::DeleteInquiry::KEPT_DAYS
+        def kept_days = Services::Inquiries::Delete::KEPT_DAYS
 
         private
 

@@ -27,7 +27,7 @@ module Hobrin
         # fields :: Fields, where `back` names the import that is about to be taken back
         def initialize(context:, fields:, errors: {})
           super(errors:)
-          @reading = Services::ReadLibrary.new(context)
+          @reading = Services::Library::Read.new(context)
           @overview = @reading.call
           @context = context
           @fields = fields
@@ -48,10 +48,10 @@ module Hobrin
            [@overview.headings, "headings in the thesaurus"]]
         end
 
-        # Array of Store::Thesauri::Kept, where there is anything to choose.
+        # Array of Store::Library::Thesauri::Kept, where there is anything to choose.
         def thesauri = @reading.thesauri.then { |all| all.size > 1 ? all : [] }
 
-        # The catalogues that can be asked: Array of Store::Sources::Source.
+        # The catalogues that can be asked: Array of Store::Library::Sources::Source.
         def catalogues = @overview.sources
 
         # Which addresses may be asked, as who runs this Hobrin wrote them.
@@ -132,8 +132,8 @@ module Hobrin
           others == 1 ? "One inquiry of another ward" : "#{number(others)} inquiries of other wards"
         end
 
-        # Which inquiries would lose papers: Services::ChangeImport::Losses.
-        def losing = @losing ||= Services::ChangeImport.new(@context).losing(asked.id)
+        # Which inquiries would lose papers: Services::Imports::Change::Losses.
+        def losing = @losing ||= Services::Imports::Change.new(@context).losing(asked.id)
 
         private
 

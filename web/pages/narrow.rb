@@ -7,20 +7,20 @@ module Hobrin
       # papers that must be found. What is open on it is named by `opened`, `what_if`, `two` and
       # `show`.
       class Narrow < Step
-        def reader = @reader ||= Services::ReadNarrow.new(@context, opened)
-        def what_if_reader = @what_if_reader ||= Services::ReadWhatIfs.new(@context, opened)
+        def reader = @reader ||= Services::Narrow::Read.new(@context, opened)
+        def what_if_reader = @what_if_reader ||= Services::Narrow::WhatIfs.new(@context, opened)
 
         def limits = @limits ||= LimitChoices.new(self)
 
         def filters
-          @filters ||= FilterChoices.new(self, Services::ReadFilters.new(@context, opened))
+          @filters ||= FilterChoices.new(self, Services::Narrow::ReadFilters.new(@context, opened))
         end
 
         def what_ifs = @what_ifs ||= WhatIfRows.new(self)
         def must_find = @must_find ||= MustFindRows.new(self)
 
         # Papers that fit a DOI, an id or words of a title.
-        def papers_named(typed) = Services::FindPapers.new(@context).call(typed)
+        def papers_named(typed) = Services::Terms::FindPapers.new(@context).call(typed)
         def showing?(part) = fields.text(:show) == part
 
         # The search in other catalogues, nil while that is closed.

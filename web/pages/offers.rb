@@ -75,9 +75,9 @@ module Hobrin
         private
 
         def way = @fields.one_of(:way, Thesaurus::LookUp::WAYS) || :ranked
-        def found = @found ||= Services::OfferTerms.new(@context).call(@id, block, typed, way:)
+        def found = @found ||= Services::Terms::Offer.new(@context).call(@id, block, typed, way:)
 
-        def entry = @entry ||= Services::OfferTerms.new(@context).entry(@id, block, typed)
+        def entry = @entry ||= Services::Terms::Offer.new(@context).entry(@id, block, typed)
         def near(leaf) = "#{leaf.left} within #{count_of(leaf.distance, "word")} of #{leaf.right}"
 
         def look(offer)

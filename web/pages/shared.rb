@@ -5,7 +5,7 @@ module Hobrin
     module Pages
       # A brief at its own address, for whoever has it.
       class Shared < Page
-        # shared :: Services::ShareBrief::Shared
+        # shared :: Services::Act::ShareBrief::Shared
         def initialize(shared)
           super()
           @shared = shared

@@ -34,14 +34,14 @@ module Hobrin
         end
 
         def view = @view ||= Sift.view_of(fields)
-        def reader = @reader ||= Services::ReadSift.new(@context, opened, view:)
+        def reader = @reader ||= Services::Screen::Read.new(@context, opened, view:)
         def list = @list ||= reader.call(record_id: @paper)
         def open = list.open
         def find = view.find
 
         # What is to be known where two people read; nil where they do not: [words, path].
         def twice
-          reading = Services::ReadTwice.new(@context, opened.id)
+          reading = Services::Screen::DualScreening.new(@context, opened.id)
           return unless reading.apart?
 
           overview = reading.overview

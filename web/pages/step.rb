@@ -77,7 +77,7 @@ module Hobrin
         end
 
         # What the number of papers means beside the aim: a Narrowing::Target::Outlook, and in words.
-        def outlook = @outlook ||= Services::ReadOutlook.new(@context).call(opened)
+        def outlook = @outlook ||= Services::Narrow::ReadOutlook.new(@context).call(opened)
 
         def standing_words
           return "you can read them all" if outlook.standing == :few

@@ -16,7 +16,7 @@ module Hobrin
         end
 
         def title = "Trail: #{question.text}"
-        def reader = @reader ||= Services::ReadTrail.new(@context)
+        def reader = @reader ||= Services::Trails::Read.new(@context)
         def lines = @lines ||= reader.call(id)
 
         # How many papers are left now, where the library has changed since the last line; else nil.
@@ -60,7 +60,7 @@ module Hobrin
 
         # The search run again over the library as it is now, nil while that was not asked for.
         def again
-          @again ||= (AgainCard.new(self, Services::RunAgain.new(@context).call(id)) if again?)
+          @again ||= (AgainCard.new(self, Services::Trails::RunAgain.new(@context).call(id)) if again?)
         end
 
         def again_hint

@@ -27,11 +27,11 @@ module Hobrin
         attr_reader :context
 
         # The kept papers, as one of two who weigh them apart sees them.
-        def rows = @rows ||= Services::ReadBrief.new(@context).rows(apart.as_weighed(inquiry))
-        def apart = @apart ||= Services::WeighTwice.new(@context, id)
+        def rows = @rows ||= Services::Act::ReadBrief.new(@context).rows(apart.as_weighed(inquiry))
+        def apart = @apart ||= Services::Appraise::DualAppraisal.new(@context, id)
         def empty? = rows.empty?
         def weighing = inquiry.weighing
-        def reading = @reading ||= Services::ReadWeigh.new(@context, opened)
+        def reading = @reading ||= Services::Appraise::Read.new(@context, opened)
         def heading = count_of(rows.size, "kept paper")
         def weighed = @weighed ||= rows.count { |row| weighed?(row) }
 

@@ -39,7 +39,7 @@ module Hobrin
           @papers ||= PapersPanel.new(self, @context)
         end
 
-        # What a block lacks: Hash of :newest and :kept to Services::SuggestHeadings::Sample.
+        # What a block lacks: Hash of :newest and :kept to Services::Terms::SuggestHeadings::Sample.
         # Array of [letter, key of the block, Array of its first heading and its first words as TermOffers::Offer], for
         # those blocks that have no term yet; none where it is one block only.
         def first_terms
@@ -48,8 +48,8 @@ module Hobrin
           found.size > 1 ? found : []
         end
 
-        def choices_of(key, typed) = Services::OfferTerms.new(@context).entry(opened.id, key, typed)&.choices || []
-        def suggestions(key) = Services::SuggestHeadings.new(@context).call(inquiry, key)
+        def choices_of(key, typed) = Services::Terms::Offer.new(@context).entry(opened.id, key, typed)&.choices || []
+        def suggestions(key) = Services::Terms::SuggestHeadings.new(@context).call(inquiry, key)
 
         # The key of the block that the last change was about.
         def active = fields.some_text(:block)
@@ -60,7 +60,7 @@ module Hobrin
           fields.text(:open).split(":", 2).then { |kind, rest| [kind.to_s, rest.to_s] }
         end
 
-        def reader = @reader ||= Services::ReadWord.new(@context)
+        def reader = @reader ||= Services::Terms::Read.new(@context)
       end
     end
   end

@@ -23,14 +23,14 @@ module Hobrin
 
           app.post("/inquiries/:id/signatures") do
             change(:act, Forms::Act::SignForm) do |form|
-              Services::SignBrief.new(context, seen:).call(inquiry_id, person_here&.name || form.signer, reason: form.reason)
+              Services::Act::SignBrief.new(context, seen:).call(inquiry_id, person_here&.name || form.signer, reason: form.reason)
             end
           end
         end
 
         def self.sharing(app)
           app.post("/inquiries/:id/address") do
-            shares = Services::ShareBrief.new(context)
+            shares = Services::Act::ShareBrief.new(context)
             fields.text(:do) == "take_back" ? shares.take_back(inquiry_id) : shares.open(inquiry_id, days: fields.number(:days))
             leave_for "/inquiries/#{inquiry_id}/act?show=versions"
           end
@@ -40,9 +40,9 @@ module Hobrin
 
         def self.reporting(app)
           app.get("/inquiries/:id/files/:name") do
-            opened = Services::ReadInquiry.new(context).call(inquiry_id)
+            opened = Services::Inquiries::Read.new(context).call(inquiry_id)
             address = shared_address(inquiry_id)
-            files = Services::MakeFile.new(context, style: fields.text(:style), address:)
+            files = Services::Act::MakeFile.new(context, style: fields.text(:style), address:)
             give files.call(opened, *params["name"].partition(".").values_at(0, 2))
           end
 
@@ -51,19 +51,19 @@ module Hobrin
 
         def self.versions(app)
           app.get("/inquiries/:id/versions/:name") do
-            opened = Services::ReadInquiry.new(context).call(inquiry_id)
+            opened = Services::Inquiries::Read.new(context).call(inquiry_id)
             number, _, ending = params["name"].partition(".")
-            report = Services::ReadVersions.new(context).report(opened, number.to_i)
-            download Services::ExportBrief.new(context).written(report, inquiry_id, "brief", ending)
+            report = Services::Act::Versions.new(context).report(opened, number.to_i)
+            download Services::Act::Export.new(context).written(report, inquiry_id, "brief", ending)
           end
         end
 
         def self.saving(app)
           app.get("/inquiries/:id/archive.json") do
-            download Services::KeepArchive.new(context).write(inquiry_id, situation: fields.checked?(:situation))
+            download Services::Archives.new(context).write(inquiry_id, situation: fields.checked?(:situation))
           end
           app.get("/inquiries/:id/evidence.:format") do
-            download Services::ExportEvidence.new(context).call(inquiry_id, params["format"])
+            download Services::Act::ExportEvidence.new(context).call(inquiry_id, params["format"])
           end
         end
         private_class_method :changing, :sharing, :reporting, :versions, :saving

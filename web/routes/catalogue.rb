@@ -17,27 +17,27 @@ module Hobrin
         def self.answering(app)
           app.get("/sru") do
             content_type XML
-            Services::AnswerSru.new(context, lines: known_here?).call(plain_params, host: request.host,
-                                                                                    port: request.port)
+            Services::Catalogues::AnswerSru.new(context, lines: known_here?).call(plain_params, host: request.host,
+                                                                                                port: request.port)
           end
 
           app.get("/oai") do
             content_type XML
-            Services::AnswerOai.new(context).call(plain_params, address: "#{request.base_url}/oai")
+            Services::Catalogues::AnswerOai.new(context).call(plain_params, address: "#{request.base_url}/oai")
           end
         end
 
         def self.feeds(app)
           app.get("/inquiries/:id/feed/:token") do
             home = request.base_url
-            file = Services::ReadFeed.new(context).call(inquiry_id, params["token"], home:,
-                                                                                     address: "#{home}#{request.path}")
+            file = Services::Catalogues::Feed.new(context).call(inquiry_id, params["token"], home:,
+                                                                                             address: "#{home}#{request.path}")
             content_type file.type
             file.body
           end
 
           app.post("/inquiries/:id/feed") do
-            feeds = Services::ReadFeed.new(context)
+            feeds = Services::Catalogues::Feed.new(context)
             fields.text(:do) == "open" ? feeds.open(inquiry_id, days: fields.number(:days)) : feeds.take_back(inquiry_id)
             query = { "show" => "elsewhere", "source" => fields.some_text(:source) }.compact
             leave_for "/inquiries/#{inquiry_id}/narrow?#{Rack::Utils.build_query(query)}"

@@ -16,7 +16,7 @@ module Hobrin
 
           app.post("/inquiries") do
             Lengths.check(params)
-            id = Services::StartInquiry.new(context).call(fields.text(:question))
+            id = Services::Inquiries::Start.new(context).call(fields.text(:question))
             leave_for "/inquiries/#{id}/ask"
           rescue InputError => e
             answer_refused
@@ -27,7 +27,7 @@ module Hobrin
         def self.opening(app)
           # Where it was left, or else where it was changed last.
           app.get("/inquiries/:id") do
-            saved = Services::ReadInquiry.new(context).call(inquiry_id).saved
+            saved = Services::Inquiries::Read.new(context).call(inquiry_id).saved
             redirect to("/inquiries/#{saved.id}/#{Visits.new(session).step(saved.id) || saved.step}"),
                      303
           end
@@ -35,19 +35,19 @@ module Hobrin
 
         # Taken away and brought back, put aside and taken up again, copied, or opened from a file.
         def self.keeping(app)
-          app.post("/inquiries/:id/delete") { at_home { Services::DeleteInquiry.new(context).call(inquiry_id) } }
-          app.post("/inquiries/:id/aside") { at_home { Services::PutAside.new(context).call(inquiry_id) } }
-          app.post("/inquiries/:id/back") { at_home { Services::PutAside.new(context).back(inquiry_id) } }
-          app.post("/inquiries/:id/copy") { leave_for "/inquiries/#{Services::CopyInquiry.new(context).call(inquiry_id)}" }
+          app.post("/inquiries/:id/delete") { at_home { Services::Inquiries::Delete.new(context).call(inquiry_id) } }
+          app.post("/inquiries/:id/aside") { at_home { Services::Inquiries::PutAside.new(context).call(inquiry_id) } }
+          app.post("/inquiries/:id/back") { at_home { Services::Inquiries::PutAside.new(context).back(inquiry_id) } }
+          app.post("/inquiries/:id/copy") { leave_for "/inquiries/#{Services::Inquiries::Copy.new(context).call(inquiry_id)}" }
 
           app.post("/taken-along") do
             not_found if signing_in_required?
-            Services::TakeAlong.new(context).call
+            Services::Sharing::TakeAlong.new(context).call
             leave_for "/"
           end
 
           app.post("/archives") do
-            leave_for "/inquiries/#{Services::CopyInquiry.new(context).open(sent_text(:archive))}"
+            leave_for "/inquiries/#{Services::Inquiries::Copy.new(context).open(sent_text(:archive))}"
           rescue InputError => e
             answer_refused
             show_home(errors: e.errors)

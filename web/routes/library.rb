@@ -27,17 +27,17 @@ module Hobrin
         def self.catalogues(app)
           app.post("/library/catalogues") do
             sent = %i[name address protocol].to_h { |name| [name, fields.text(name)] }
-            Services::KeepSources.new(context).add(**sent)
+            Services::Catalogues::KeepSources.new(context).add(**sent)
             leave_for "/library"
-          rescue InputError, Outside::NoAnswer => e
+          rescue InputError, Outside::Fetch::NoAnswer => e
             answer_refused
             show_library(errors: e.is_a?(InputError) ? e.errors : { address: e.message })
           end
 
           app.post("/library/catalogues/:id") do
             case fields.one_of(:do, %i[harvest remove])
-            when :harvest then Services::HarvestSource.new(context).call(import_id)
-            when :remove then Services::KeepSources.new(context).remove(import_id)
+            when :harvest then Services::Catalogues::HarvestSource.new(context).call(import_id)
+            when :remove then Services::Catalogues::KeepSources.new(context).remove(import_id)
             end
             leave_for "/library"
           end
@@ -45,12 +45,12 @@ module Hobrin
 
         def self.matching(app)
           app.post("/library/thesauri/:id") do
-            Services::ImportThesaurus.new(context).use(import_id)
+            Services::Imports::ImportThesaurus.new(context).use(import_id)
             leave_for "/library#thesauri"
           end
 
           app.post("/library/matches") do
-            matching = Services::MatchHeading.new(context)
+            matching = Services::Library::MatchHeading.new(context)
             name = fields.text(:name)
             back = fields.text(:do) == "back"
             back ? matching.take_back(name) : matching.call(name, fields.text(:label))
@@ -68,7 +68,7 @@ module Hobrin
           end
 
           app.post("/library/doubles") do
-            settling = Services::SettleDoubles.new(context)
+            settling = Services::Library::SettleDuplicates.new(context)
             number, first = %i[number first].map { |name| fields.number(name) }
             raise GoneError, "double" unless [number, first || 1].all? do |one|
               one.is_a?(Integer) && one.between?(1, 2**53)
@@ -81,7 +81,7 @@ module Hobrin
 
         def self.looking(app)
           app.get("/library") { show_library }
-          app.get("/library/imports/:id/refused.csv") { download Services::ReadLibrary.new(context).refusals(import_id) }
+          app.get("/library/imports/:id/refused.csv") { download Services::Library::Read.new(context).refusals(import_id) }
         end
 
         # A file comes as the body of a request; without scripts, as a form.
@@ -99,7 +99,7 @@ module Hobrin
 
         def self.changing(app)
           app.post("/library/imports/:id") do
-            imports = Services::ChangeImport.new(context)
+            imports = Services::Imports::Change.new(context)
             case fields.one_of(:do, %i[stop go back])
             when :stop then imports.stop(import_id)
             when :go then imports.go_on(import_id)

@@ -19,19 +19,19 @@ module Hobrin
 
           app.post("/inquiries/:id/search-review") do
             change(:narrow, Forms::Narrow::ReviewForm) do |form|
-              form.call(Services::ReviewSearch.new(context, seen:), inquiry_id)
+              form.call(Services::Narrow::ReviewSearch.new(context, seen:), inquiry_id)
             end
           end
 
           app.post("/inquiries/:id/elsewhere") do
             change(:narrow, Forms::Narrow::ElsewhereForm) do |form|
-              form.call(Services::AskSource.new(context, seen:), inquiry_id)
+              form.call(Services::Narrow::OtherCatalogues::Ask.new(context, seen:), inquiry_id)
             end
           end
 
           app.post("/inquiries/:id/filter") do
             change(:narrow, Forms::Narrow::FilterForm) do |form|
-              form.call(Services::ChangeFilter.new(context, seen:), inquiry_id)
+              form.call(Services::Narrow::ChangeFilter.new(context, seen:), inquiry_id)
             end
           end
         end

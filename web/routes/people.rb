@@ -47,7 +47,7 @@ module Hobrin
 
         def self.people(app)
           app.get("/people") { show_people }
-          app.get("/people/log.csv") { download Services::ReadPeople.new(context).log }
+          app.get("/people/log.csv") { download Services::Accounts::Read.new(context).log }
 
           app.post("/people") do
             show_people(invited: "#{request.base_url}/invitations/#{invite}")
@@ -69,7 +69,7 @@ module Hobrin
           end
 
           app.post("/people/invitations/:id") do
-            Services::InvitePerson.new(context).revoke(id_of("invitation"))
+            Services::Accounts::Invite.new(context).revoke(id_of("invitation"))
             leave_for "/people"
           end
 
@@ -81,7 +81,7 @@ module Hobrin
 
           app.post("/invitations/:token") do
             sent = %i[name login password].to_h { |name| [name, fields.text(name)] }
-            Services::InvitePerson.new(context).take_up(params["token"], **sent)
+            Services::Accounts::Invite.new(context).take_up(params["token"], **sent)
             redirect to("/sign-in"), 303
           rescue InputError => e
             answer_refused

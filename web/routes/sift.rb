@@ -28,9 +28,9 @@ module Hobrin
           app.post("/inquiries/:id/several") do
             change(:sift, Forms::Sift::SeveralForm) do |form|
               decide(form.edit_of do
-                opened = Services::ReadInquiry.new(context).call(inquiry_id)
-                opened = Services::ReadTwice.new(context, inquiry_id).as_read(opened)
-                Services::ReadSift.new(context, opened, view: form.view).ids
+                opened = Services::Inquiries::Read.new(context).call(inquiry_id)
+                opened = Services::Screen::DualScreening.new(context, inquiry_id).as_read(opened)
+                Services::Screen::Read.new(context, opened, view: form.view).ids
               end)
             end
           end
@@ -39,7 +39,7 @@ module Hobrin
         # Papers that came with an archive, into the library.
         def self.archived(app)
           app.post("/inquiries/:id/records") do
-            Services::CopyInquiry.new(context).add_to_library(inquiry_id)
+            Services::Inquiries::Copy.new(context).add_to_library(inquiry_id)
             leave_for "/inquiries/#{inquiry_id}/sift"
           end
         end
@@ -48,7 +48,7 @@ module Hobrin
         def self.full_text(app)
           app.post("/inquiries/:id/full-text") do
             beside_the_inquiry do
-              keeping = Services::KeepPdf.new(context)
+              keeping = Services::Screen::FullText.new(context)
               file = params["file"]
               next keeping.remove(fields.text(:paper), inquiry_id) if fields.text(:do) == "remove"
 
@@ -64,13 +64,13 @@ module Hobrin
         def self.files(app)
           app.get("/inquiries/:id/full-text") do
             headers "X-Content-Type-Options" => "nosniff"
-            download Services::KeepPdf.new(context).read(fields.text(:paper))
+            download Services::Screen::FullText.new(context).read(fields.text(:paper))
           end
 
           app.get("/inquiries/:id/list.:format") do
-            opened = Services::ReadInquiry.new(context).call(inquiry_id)
+            opened = Services::Inquiries::Read.new(context).call(inquiry_id)
             view = Pages::Sift.view_of(fields)
-            download Services::ExportList.new(context, opened, view:).call(params["format"])
+            download Services::Screen::ExportList.new(context, opened, view:).call(params["format"])
           end
         end
         private_class_method :deciding, :archived, :full_text, :files

@@ -18,7 +18,7 @@ module Hobrin
 
           app.post("/inquiries/:id/notes") do
             Lengths.check(params)
-            write_note(Services::Talk.new(context, inquiry_id))
+            write_note(Services::Notes.new(context, inquiry_id))
             leave_for "/inquiries/#{inquiry_id}/notes"
           rescue InputError => e
             answer_refused
@@ -30,7 +30,7 @@ module Hobrin
           app.get("/inquiries/:id/people") { show_standing }
 
           app.post("/inquiries/:id/people") do
-            Services::ShareInquiry.new(context).give(inquiry_id, fields.number(:person), fields.text(:ability))
+            Services::Sharing::ShareInquiry.new(context).give(inquiry_id, fields.number(:person), fields.text(:ability))
             leave_for "/inquiries/#{inquiry_id}/people"
           rescue InputError => e
             answer_refused
@@ -52,7 +52,7 @@ module Hobrin
           app.get("/inquiries/:id/differences") { show_differences }
 
           app.post("/inquiries/:id/differences") do
-            Services::ReadTwice.new(context, inquiry_id).settle(Forms::Sift::DecisionForm.new(fields).settled)
+            Services::Screen::DualScreening.new(context, inquiry_id).settle(Forms::Sift::DecisionForm.new(fields).settled)
             leave_for "/inquiries/#{inquiry_id}/differences"
           rescue InputError => e
             answer_refused

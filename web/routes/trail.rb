@@ -16,13 +16,13 @@ module Hobrin
 
           app.post("/inquiries/:id/trail") do
             change(:trail, Forms::Trail::LineForm) do |form|
-              form.call(Services::NoteOnLine.new(context), inquiry_id) { |edit| apply(edit) }
+              form.call(Services::Trails::NoteOnLine.new(context), inquiry_id) { |edit| apply(edit) }
             end
           end
 
           app.post("/inquiries/:id/again") do
             change(:trail, Forms::Trail::AgainForm) do |form|
-              form.call(Services::RunAgain.new(context), Services::AskSource.new(context), inquiry_id)
+              form.call(Services::Trails::RunAgain.new(context), Services::Narrow::OtherCatalogues::Ask.new(context), inquiry_id)
             end
           end
         end
@@ -34,12 +34,12 @@ module Hobrin
           app.get("/inquiries/:id/since") do
             content_type :text
             headers Here::HEADER => here(fields.text(:step))
-            lines = seen ? Services::ReadInquiry.new(context).elsewhere(inquiry_id, seen) : []
+            lines = seen ? Services::Inquiries::Read.new(context).elsewhere(inquiry_id, seen) : []
             Trail.told(lines)
           end
 
           app.get("/inquiries/:id/log.:format") do
-            download Services::ExportTrail.new(context).call(inquiry_id, params["format"])
+            download Services::Trails::Export.new(context).call(inquiry_id, params["format"])
           end
         end
 

@@ -53,7 +53,7 @@ module Hobrin
 
         # Wherever a password or a code is asked for, a wrong one counts.
         def password_match?(password)
-          Services::Passwords.in_turn { super }.tap { |right| failed("wrong password") unless right || @comparing }
+          Services::SignIn::Passwords.in_turn { super }.tap { |right| failed("wrong password") unless right || @comparing }
         end
 
         def otp_valid_code?(code) = super.tap { |right| failed("wrong code") unless right }
@@ -113,7 +113,7 @@ module Hobrin
         end
 
         def password_meets_requirements?(password)
-          @password_trouble = Services::Passwords.trouble(password, about: account.values_at(:name, :login))
+          @password_trouble = Services::SignIn::Passwords.trouble(password, about: account.values_at(:name, :login))
           @password_trouble.nil?
         end
 
@@ -127,8 +127,8 @@ module Hobrin
 
         # What checking a password costs, for nothing.
         def spend
-          Services::Passwords.in_turn do
-            argon2_password_hash_match?(Services::Passwords.nobodys, param_or_nil("password").to_s)
+          Services::SignIn::Passwords.in_turn do
+            argon2_password_hash_match?(Services::SignIn::Passwords.nobodys, param_or_nil("password").to_s)
           end
           nil
         end
@@ -161,7 +161,7 @@ module Hobrin
 
         def known? = browsers.known?(login_tried)
         def browsers = @browsers ||= Browsers.new(request, response, secret: hobrin[:secret])
-        def tries = @tries ||= Services::SignInTries.new(context, sender: request.ip.to_s, browser: browsers.id)
+        def tries = @tries ||= Services::SignIn::Tries.new(context, sender: request.ip.to_s, browser: browsers.id)
 
         def redirect_with(words)
           set_redirect_error_flash words

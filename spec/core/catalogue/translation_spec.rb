@@ -3,8 +3,8 @@
 # What becomes of each part of a search in a catalogue that can do less, and what that changes.
 RSpec.describe Hobrin::Catalogue::Translation, :sample do
   let(:evaluator) { context.evaluator }
-  let(:kinds) { Hobrin::Demo::StandIn::KINDS }
-  let(:everything) { Hobrin::Services::AnswerSru::ABILITY }
+  let(:kinds) { Hobrin::Demo::StandIns::StandIn::KINDS }
+  let(:everything) { Hobrin::Services::Catalogues::AnswerSru::ABILITY }
 
   def part(leaf, ability) = described_class.new(ability:, evaluator:).call(leaf)
   def heading(label, **rest) = Hobrin::Strategy::Heading.new(label:, **rest)
@@ -103,7 +103,7 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
                                                              Hobrin::Strategy::Cql.write(tree)])
     end
     (2..5).each do |id|
-      opened = Hobrin::Services::ReadInquiry.new(context).call(id)
+      opened = Hobrin::Services::Inquiries::Read.new(context).call(id)
       plan = Hobrin::Catalogue::Plan::Planning.new(cascade: opened.cascade, question: opened.question,
                                                    ability: told,
                                                    evaluator:).call
@@ -114,7 +114,7 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
   end
 
   it "keeps what a person wrote for a line, and makes the whole of it" do
-    opened = Hobrin::Services::ReadInquiry.new(context).call(1)
+    opened = Hobrin::Services::Inquiries::Read.new(context).call(1)
     plan = Hobrin::Catalogue::Plan::Planning.new(cascade: opened.cascade, question: opened.question,
                                                  ability: kinds.fetch("plain").ability, evaluator:).call
     first = plan.lines.first

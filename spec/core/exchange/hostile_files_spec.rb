@@ -123,7 +123,7 @@ RSpec.describe Hobrin::Exchange, :slow do
 
       described_class::FORMATS.each_value { |format| format::Writer.call([one]) }
       Hobrin::Retrieval::Facets.of(one)
-      Hobrin::Store::FullText.columns(one)
+      Hobrin::Store::Library::FullText.columns(one)
     end
   end
 end

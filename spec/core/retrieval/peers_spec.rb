@@ -11,7 +11,7 @@ RSpec.describe "The engine and its peers", :small_sample, :slow do
     Dir.mktmpdir do |folder|
       FileUtils.cp_r("#{home}/.", folder)
       db = Hobrin::Store::Database.open(File.join(folder, "library.sqlite3"), kind: :library)
-      counts = Hobrin::Store::PlainCounts.new(db, context.library.thesaurus)
+      counts = Hobrin::Store::Library::PlainCounts.new(db, context.library.thesaurus)
       strategies = RandomStrategies.new(8, context.library.thesaurus, records)
       200.times do
         tree = strategies.tree { plain_leaf(strategies) }

@@ -33,7 +33,7 @@ RSpec.describe Hobrin::Screening::Likeness do
   end
 end
 
-RSpec.describe Hobrin::Store::Alike, :sample do
+RSpec.describe Hobrin::Store::Library::Nearness::Alike, :sample do
   # Everything compared with everything: the lists have the same likeness, and nearly the same
   # papers, since only those that share the weightiest words are looked at.
   it "finds nearly all of the ten papers that are most alike" do

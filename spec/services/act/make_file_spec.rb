@@ -1,7 +1,7 @@
 # frozen_string_literal: true
 
 # A brief of many papers: files are made beside the requests, pages show a part at a time.
-RSpec.describe Hobrin::Services::MakeFile, :client do
+RSpec.describe Hobrin::Services::Act::MakeFile, :client do
   include SmallWard
 
   before do
@@ -14,7 +14,7 @@ RSpec.describe Hobrin::Services::MakeFile, :client do
     context.stored.save(saved, saved.inquiry.with_decisions(decisions), step: :sift, at: context.now, line:)
   end
 
-  def opened = Hobrin::Services::ReadInquiry.new(context).call(1)
+  def opened = Hobrin::Services::Inquiries::Read.new(context).call(1)
   def made = home.glob("made/1/*")
 
   # What comes of asking until it is there: [the first answer, the file].

@@ -50,7 +50,7 @@ RSpec.describe "Growth of what is kept" do
     db[:inquiries].where(id: 1).update(state: whole, state_line: nil, outline: nil, stage: nil)
     reopened = Hobrin::Store::Inquiries.new(db)
     expect(reopened.find(1).inquiry).to eq(before.inquiry)
-    expect(Hobrin::Services::ListInquiries.new(context).call.entries.map { |one| one.stage.key }).to eq([:searching])
+    expect(Hobrin::Services::Inquiries::List.new(context).call.entries.map { |one| one.stage.key }).to eq([:searching])
     save(before.inquiry.with_decision(decided(1)))
     save(before.inquiry.with_decision(decided(2)))
     expect(reopened.find(1).inquiry.decisions).to eq([decided(2)])
@@ -69,7 +69,7 @@ RSpec.describe "Growth of what is kept" do
       [context, context.as(person(:reader))].map do |who|
         statements = 0
         db.loggers << counting
-        overview = Hobrin::Services::ListInquiries.new(who).call
+        overview = Hobrin::Services::Inquiries::List.new(who).call
         db.loggers.delete(counting)
         [statements, overview]
       end
@@ -84,7 +84,7 @@ RSpec.describe "Growth of what is kept" do
     all, own = many.map(&:last)
     expect([all.entries.size, all.pages, all.counts]).to eq([50, 41, { asked: 1_999, measuring: 1, searching: 1 }])
     expect([own.entries.size, own.total]).to eq([50, 1_001])
-    expect(Hobrin::Services::ListInquiries.new(context.as(person(:reader))).call(page: 99).entries.size).to eq(1)
+    expect(Hobrin::Services::Inquiries::List.new(context.as(person(:reader))).call(page: 99).entries.size).to eq(1)
     expect(own.entries.first(2).map { |entry| entry.listed.id }).to eq([6, 1])
   end
 end

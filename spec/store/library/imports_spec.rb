@@ -2,7 +2,7 @@
 
 # Whatever comes in, is matched, parted and taken back, in whatever order: the library answers like
 # one that was made at once of what is left.
-RSpec.describe Hobrin::Store::Imports do
+RSpec.describe Hobrin::Store::Library::Imports do
   let(:headings) { [a_heading("Noise", also_called: ["Din"]), a_heading("Sleep"), a_heading("Light")] }
   let(:keywords) { ["night care", "din of wards", "Sleep", "lamps", "*Din", "ward"] }
 
@@ -20,14 +20,14 @@ RSpec.describe Hobrin::Store::Imports do
 
   def import(context, records, name)
     text = Hobrin::Exchange::CslJson::Writer.call(records)
-    Hobrin::Services::ImportRecords.new(context).call(StringIO.new(text), name:)
+    Hobrin::Services::Imports::ImportRecords.new(context).call(StringIO.new(text), name:)
     context.library.imports.all.first
   end
 
   def match(context, name, label)
     allow(Process).to receive_messages(spawn: nil, detach: nil)
-    Hobrin::Services::MatchHeading.new(context).call(name, label)
-    Hobrin::Services::WorkImports.new(context).call
+    Hobrin::Services::Library::MatchHeading.new(context).call(name, label)
+    Hobrin::Services::Imports::Work.new(context).call
   end
 
   # What it answers, by ids, since numbers differ.
@@ -58,7 +58,7 @@ RSpec.describe Hobrin::Store::Imports do
     random = Random.new(6)
     12.times do |round|
       with_home do |context|
-        Hobrin::Services::ImportThesaurus.new(context).call(headings)
+        Hobrin::Services::Imports::ImportThesaurus.new(context).call(headings)
         files, matched = {}, {}
         7.times do |turn|
           case random.rand(4)
@@ -72,12 +72,12 @@ RSpec.describe Hobrin::Store::Imports do
             match(context, name, matched[name] = label)
           when 3
             gone = files.keys.sample(random:) or next
-            Hobrin::Services::ChangeImport.new(context).take_back(gone)
+            Hobrin::Services::Imports::Change.new(context).take_back(gone)
             files.delete(gone)
           end
         end
         with_home do |fresh|
-          Hobrin::Services::ImportThesaurus.new(fresh).call(headings)
+          Hobrin::Services::Imports::ImportThesaurus.new(fresh).call(headings)
           matched.each { |name, label| match(fresh, name, label) }
           files.each_value { |records| import(fresh, records, "again") }
           expect([round, answers(context)]).to eq([round, answers(fresh)])

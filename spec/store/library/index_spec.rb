@@ -1,6 +1,6 @@
 # frozen_string_literal: true
 
-RSpec.describe Hobrin::Store::Index, :small_sample do
+RSpec.describe Hobrin::Store::Library::Index, :small_sample do
   it "gives many threads the same answers as one" do
     index = context.library.index
     ask = lambda do |one|

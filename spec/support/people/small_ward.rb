@@ -22,7 +22,7 @@ module SmallWard
       a_record(id: "p#{place}", title: "Sleep on wards, paper #{place}", published: "202#{place}")
     end
     context.library.add(papers)
-    id = Hobrin::Services::StartInquiry.new(context).call("Does quiet help patients to sleep?")
+    id = Hobrin::Services::Inquiries::Start.new(context).call("Does quiet help patients to sleep?")
     question = context.inquiries.find(id).inquiry.question
     draft = Hobrin::Edits::Ask::Draft.new(situation: "", text: question.text)
     [Hobrin::Edits::Ask::WriteQuestion.new(draft:, press: Hobrin::Edits::Ask::Mark.new(key: "P", words: "patients")),

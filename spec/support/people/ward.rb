@@ -22,7 +22,7 @@ module Ward
     end
   end
 
-  def self.digest = @digest ||= Hobrin::Services::Passwords.digest(WORD)
+  def self.digest = @digest ||= Hobrin::Services::SignIn::Passwords.digest(WORD)
 
   def wards
     @wards ||= { first: "Ward 4", other: "Ward 7" }.transform_values do |name|

@@ -6,8 +6,8 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
 
   # Nothing is started beside the test; what waits is read within it.
   before do
-    nobody = instance_double(Hobrin::Services::WakeWorker, call: nil)
-    allow(Hobrin::Services::WakeWorker).to receive(:new).and_return(nobody)
+    nobody = instance_double(Hobrin::Services::Imports::WakeWorker, call: nil)
+    allow(Hobrin::Services::Imports::WakeWorker).to receive(:new).and_return(nobody)
   end
 
   let(:allowed) { Hobrin::Outside::Allowed.new("127.0.0.1:#{@port}") }
@@ -19,15 +19,15 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
 
   # A stand-in of the plain kind over a few papers, two of them the library's, too.
   def with_stand_in
-    kind = Hobrin::Demo::StandIn::KINDS.fetch("plain")
+    kind = Hobrin::Demo::StandIns::StandIn::KINDS.fetch("plain")
     with_home do |elsewhere|
       known = SampleHome.records.find { |record| record.id.end_with?("trial-2021") }
       papers = [known.with(id: "p1"), known.with(id: "p2", doi: "10.5555/other",
                                                  title: "#{known.title} once more"),
                 a_record(id: "p3", title: "Earplugs for adults in intensive care and their sleep",
                          published: "2024", keywords: ["randomized controlled trial"])]
-      Hobrin::Services::ImportRecords.new(elsewhere).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call(papers)))
-      stand_in = Hobrin::Demo::StandIn.new(elsewhere, kind)
+      Hobrin::Services::Imports::ImportRecords.new(elsewhere).call(StringIO.new(Hobrin::Exchange::CslJson::Writer.call(papers)))
+      stand_in = Hobrin::Demo::StandIns::StandIn.new(elsewhere, kind)
       Wire.serve(->(env) { @held ? late : stand_in.call(env) }) do |port|
         @port = port
         yield "http://127.0.0.1:#{port}/sru"
@@ -79,12 +79,12 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       rows = page.css(".elsewhere-form tbody tr")
       expect(rows.last.css("td").last.text.strip).to eq("3")
       ask(do: "bring", source: source.id, most: "2")
-      Hobrin::Services::WorkImports.new(context).call
+      Hobrin::Services::Imports::Work.new(context).call
       cells = page.css(".elsewhere table").last.css("tbody tr").first.css("td").map(&:text)
       expect(cells).to eq(%w[2026-11-23 3 2 0 1 1])
       expect(last_line.change).to eq("Brought in from Ward catalogue: up to 2 records")
       expect(context.library.record("ward-catalogue:p1").doi).to eq("10.5555/hobrin.trial-2021")
-      log = Hobrin::Services::ReadReport.new(context).call(opened, [], "").map(&:text)
+      log = Hobrin::Services::Trails::ReadReport.new(context).call(opened, [], "").map(&:text)
       expect([log[1], log[14]]).to match([/2 sources were searched/, include("3 found there, 2 brought in, 1 of")])
       brief = visit_page("/inquiries/1/act").body
       expect(brief).to include("<b>Ward catalogue</b> was asked on 2026-11-23 and found 3")

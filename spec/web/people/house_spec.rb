@@ -88,10 +88,10 @@ RSpec.describe "What all inquiries share", :client do
     decide = Hobrin::Screening::Decision.new(record_id: "p0", verdict: :keep)
     people
     Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Screen::Decide.new(decision: decide))
-    archive = Hobrin::Services::KeepArchive.new(context).write(1).body
+    archive = Hobrin::Services::Archives.new(context).write(1).body
     context.library.take_out(["p0"], at: context.now)
     sign_in(:reader)
-    opened = Hobrin::Services::CopyInquiry.new(context.as(person(:reader))).open(archive)
+    opened = Hobrin::Services::Inquiries::Copy.new(context.as(person(:reader))).open(archive)
     expect(context.library.record("p0")).to be_nil
     visit_page("/")
     expect(visit_page("/inquiries/#{opened}/weigh").body).to include("Sleep on wards, paper 0")

@@ -22,15 +22,15 @@ RSpec.describe "Other wards", :client do
      edits::Trail::NameLine.new(name: word, tree: Hobrin::Strategy::Lines::Line.new(name: "3")),
      edits::Practice::WriteBrief.new(conclusion: "#{word} may help.", plan: { what: word })]
       .each { |edit| Hobrin::Services::ApplyEdit.new(context).call(id, edit) }
-    Hobrin::Services::Talk.new(context, id).write("inquiry", "", "#{word} to the others")
+    Hobrin::Services::Notes.new(context, id).write("inquiry", "", "#{word} to the others")
   end
 
   before do
     people
     came = Hobrin::Exchange::CslJson::Writer.call([a_record(id: "came", title: "Sleep, from a file")])
-    Hobrin::Services::ImportRecords.new(context).call(StringIO.new(came), name: "ward.json")
+    Hobrin::Services::Imports::ImportRecords.new(context).call(StringIO.new(came), name: "ward.json")
     @import = context.library.imports.all.first.id
-    other = Hobrin::Services::StartInquiry.new(context).call("Does quiet help?")
+    other = Hobrin::Services::Inquiries::Start.new(context).call("Does quiet help?")
     context.standings.put(other, ward_id: wards[:other].id, owner_id: people[:stranger])
     @inquiries = { first: 1, other: }
     @inquiries.each { |ward, id| plant(id, word.fetch(ward)) }
@@ -89,7 +89,7 @@ RSpec.describe "Other wards", :client do
   end
 
   it "lose papers by an import that is taken back: the wards of others are counted, one's own are named" do
-    losses = ->(key) { Hobrin::Services::ChangeImport.new(key ? context.as(person(key)) : context).losing(@import) }
+    losses = ->(key) { Hobrin::Services::Imports::Change.new(key ? context.as(person(key)) : context).losing(@import) }
     expect(losses[:librarian]).to have_attributes(named: [have_attributes(id: 1)], others: 1)
     expect(losses[:runs]).to have_attributes(named: [], others: 2)
     expect(losses[nil]).to have_attributes(named: have_attributes(size: 2), others: 0)

@@ -36,13 +36,13 @@ RSpec.describe "Patients' data", :client do
     sign_in(:owner)
     visit_page("/inquiries/1/ask")
     write(situation: "Asked for by zanlock at handover.")
-    Hobrin::Services::ShareBrief.new(context).open(1)
-    token = Hobrin::Services::ShareBrief.new(context).token(1)
+    Hobrin::Services::Act::ShareBrief.new(context).open(1)
+    token = Hobrin::Services::Act::ShareBrief.new(context).token(1)
     names = %w[brief.md brief.html brief.fhir.json ward.pdf findings.csv]
     shared = ["/shared/#{token}", *names.map { |name| "/inquiries/1/files/#{name}" }, "/inquiries/1/archive.json", "/inquiries/1/log.json"]
     expect(shared.select { |path| visit_page(path).body.include?("zanlock") }).to eq([])
     expect(visit_page("/inquiries/1/archive.json?situation=yes").body).to include("zanlock")
-    expect(Hobrin::Services::KeepArchive.verify(visit_page("/inquiries/1/archive.json").body)).to be_sound
+    expect(Hobrin::Services::Archives.verify(visit_page("/inquiries/1/archive.json").body)).to be_sound
   end
 
   # Everywhere that a person can write.
@@ -56,11 +56,11 @@ RSpec.describe "Patients' data", :client do
      edits::Appraise::SaveAppraisal.new(paper:),
      edits::Practice::WriteBrief.new(conclusion: "It helped #{words}.", plan: { what: "ask #{words}" }),
      edits::Practice::Sign.new(name: "Maren Vendrillon")].each { |edit| Hobrin::Services::ApplyEdit.new(context).call(1, edit) }
-    report = Hobrin::Services::ReadVersions.new(context).now(Hobrin::Services::ReadInquiry.new(context).call(1))
+    report = Hobrin::Services::Act::Versions.new(context).now(Hobrin::Services::Inquiries::Read.new(context).call(1))
     context.shared_briefs.keep(1, context.inquiries.find(1).version, report)
     context.readings.put(1, people[:owner], Hobrin::Screening::Decision.new(record_id: "p1", verdict: :keep, note: words), at: context.now)
     context.sheets.put(1, people[:owner], paper, done: true, at: context.now)
-    Hobrin::Services::Talk.new(context, 1).write("inquiry", "", "ask #{words}")
+    Hobrin::Services::Notes.new(context, 1).write("inquiry", "", "ask #{words}")
   end
 
   it "blacks a text out everywhere, on the disk too, and says so without saying what" do
@@ -94,7 +94,7 @@ RSpec.describe "Patients' data", :client do
     expect(log.map { |line| [line.what, line.about] }).to include(["text removed for good", "inquiry 1"])
     expect(log.map(&:about).join).not_to match(/zanlock/i)
     folder = home.join("later")
-    Hobrin::Services::KeepBackup.new(context, home).call(folder)
+    Hobrin::Services::Backup::Keep.new(context, home).call(folder)
     expect(folder.glob("*.sqlite3").map(&:binread).join).not_to match(/zanlock/i)
   end
 
@@ -116,8 +116,8 @@ RSpec.describe "Patients' data", :client do
     context.stored.bring_back(1, since: context.days_ago(30))
     context.stored.delete(1, at: context.days_ago(31))
     home.join("made/1").mkpath
-    other = Hobrin::Services::StartInquiry.new(context).call("Another one?")
-    Hobrin::Services::DeleteInquiry.new(context).call(other)
+    other = Hobrin::Services::Inquiries::Start.new(context).call("Another one?")
+    Hobrin::Services::Inquiries::Delete.new(context).call(other)
     expect(context.stored.trail(1)).not_to be_empty
     expect(Hobrin::Services::Nightly.new(context).call).to have_attributes(forgotten: 1, broken_at: nil)
     expect([context.stored.trail(1), home.join("made/1").exist?]).to eq([[], false])

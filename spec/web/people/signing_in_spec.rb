@@ -84,7 +84,7 @@ RSpec.describe "Signing in", :client do
     end
     expect([as_known[forged], as_known["x"], as_known[known]]).to eq([429, 429, 302])
     expect(sign_in(:owner).status).to eq(429)
-    Hobrin::Services::RenewPassword.new(context).call("maren@ward.example", "the moon is out tonight")
+    Hobrin::Services::SignIn::RenewPassword.new(context).call("maren@ward.example", "the moon is out tonight")
     from("203.0.113.4")
     expect(sign_in(:owner, password: "the moon is out tonight").status).to eq(302)
   end
@@ -127,10 +127,10 @@ RSpec.describe "Signing in", :client do
       lock.synchronize { most = [most, at_once += 1].max }
       hash.call(*given).tap { lock.synchronize { at_once -= 1 } }
     end
-    Array.new(6) { Thread.new { Hobrin::Services::Passwords.digest("a quiet night") } }.each(&:join)
+    Array.new(6) { Thread.new { Hobrin::Services::SignIn::Passwords.digest("a quiet night") } }.each(&:join)
     expect(most).to eq(2)
     cost = ->(hash) { hash[/m=\d+,t=\d+,p=\d+/] }
-    expect(cost[Hobrin::Services::Passwords.nobodys]).to eq(cost[Ward.digest])
+    expect(cost[Hobrin::Services::SignIn::Passwords.nobodys]).to eq(cost[Ward.digest])
   end
 
   it "answers what cannot be read in words, on every page of signing in" do
@@ -277,7 +277,7 @@ RSpec.describe "Signing in", :client do
   end
 
   it "joins who was asked, once, within two weeks" do
-    token = Hobrin::Services::InvitePerson.new(context.as(person(:runs)))
+    token = Hobrin::Services::Accounts::Invite.new(context.as(person(:runs)))
                                           .call(name: "Jonna Brisk", ward_id: wards[:first].id, role: :member)
     expect(visit_page("/invitations/#{token.reverse}").status).to eq(404)
     visit_page("/invitations/#{token}")
@@ -290,17 +290,17 @@ RSpec.describe "Signing in", :client do
     visit_page("/sign-in")
     send_form("/sign-in", login: "JONNA ", password: "one more quiet night")
     expect(visit_page("/inquiries/1/ask").status).to eq(200)
-    five = Hobrin::Services::InvitePerson.new(context).call(name: "Five", ward_id: wards[:first].id, role: :member)
+    five = Hobrin::Services::Accounts::Invite.new(context).call(name: "Five", ward_id: wards[:first].id, role: :member)
     outcomes = Array.new(5) do |place|
       Thread.new do
-        Hobrin::Services::InvitePerson.new(context).take_up(five, name: "Five #{place}", login: "five#{place}",
-                                                                  password: "one more quiet night")
+        Hobrin::Services::Accounts::Invite.new(context).take_up(five, name: "Five #{place}", login: "five#{place}",
+                                                                      password: "one more quiet night")
       rescue Hobrin::GoneError then nil
       end
     end
     expect(outcomes.map(&:value).compact.size).to eq(1)
     sign_in(:runs)
-    revoked = Hobrin::Services::InvitePerson.new(context).call(name: "Nobody", ward_id: wards[:first].id, role: :member)
+    revoked = Hobrin::Services::Accounts::Invite.new(context).call(name: "Nobody", ward_id: wards[:first].id, role: :member)
     visit_page("/people")
     send_form("/people/invitations/#{context.directory.invitations.waiting(at: context.now).first.id}")
     expect(visit_page("/invitations/#{revoked}").status).to eq(404)
@@ -357,11 +357,11 @@ RSpec.describe "Signing in", :client do
   it "says of who may sign in no more what it says of nobody, and ends what is open" do
     sign_in(:reader)
     expect(visit_page("/inquiries/1/ask").status).to eq(200)
-    Hobrin::Services::ChangePeople.new(context.as(person(:runs))).close(people[:reader])
+    Hobrin::Services::Accounts::Change.new(context.as(person(:runs))).close(people[:reader])
     expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/sign-in")
     expect([sign_in(:reader).status,
             told]).to eq([401, ["That name and that password do not go together."]])
-    expect { Hobrin::Services::ChangePeople.new(context).let_run(people[:runs], false) }
+    expect { Hobrin::Services::Accounts::Change.new(context).let_run(people[:runs], false) }
       .to raise_error(Hobrin::InputError, /Nobody else/)
   end
 end

@@ -38,7 +38,7 @@ RSpec.describe "Two servers", :client, skip: PostgresServer.missing do
     context.library.add([a_record(id: "p0", title: "Sleep on wards")])
     version = passing.publish(context)
     expect(passing.fetch(homes.last)).to eq(version)
-    Hobrin::Services::StartInquiry.new(context).call("Does quiet help patients to sleep?")
+    Hobrin::Services::Inquiries::Start.new(context).call("Does quiet help patients to sleep?")
     people
     expect(contexts.map { |one| one.library.version }).to eq([version] * 2)
     sign_in(:owner)
@@ -49,7 +49,7 @@ RSpec.describe "Two servers", :client, skip: PostgresServer.missing do
     on(0) { expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/sign-in") }
     expect(homes.flat_map { |one| one.glob("{inquiries,people}.sqlite3") }).to eq([])
     copy = homes.first.join("copy")
-    Hobrin::Services::KeepBackup.new(context, home).call(copy)
+    Hobrin::Services::Backup::Keep.new(context, home).call(copy)
     ENV["HOBRIN_DATABASE"] = ""
     Hobrin::Services::Backup.new(copy).restore(homes.first.join("alone"))
     alone = Hobrin::Boot.context(home: homes.first.join("alone"))

@@ -9,7 +9,7 @@ module Hobrin
         class ElsewhereForm < Form
           include AskedAgain
 
-          # asking :: Services::AskSource. Gives an ApplyEdit::Outcome.
+          # asking :: Services::Narrow::OtherCatalogues::Ask. Gives an ApplyEdit::Outcome.
           def call(asking, id)
             case fields.one_of(:do, %i[ask again bring])
             when :ask then asking.ask(id, source, texts, crossed_out: fields.checked?(:crossed_out))

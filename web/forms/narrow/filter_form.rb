@@ -6,7 +6,7 @@ module Hobrin
       module Narrow
         # The card of study filters: one put on, one of our own put on, written or forgotten.
         class FilterForm < Form
-          # service :: Services::ChangeFilter; id :: of the inquiry. Gives an ApplyEdit::Outcome.
+          # service :: Services::Narrow::ChangeFilter; id :: of the inquiry. Gives an ApplyEdit::Outcome.
           def call(service, id)
             if fields.some_text(:put) then service.published(id, fields.text(:put))
             elsif fields.some_text(:put_own) then service.kept(id, fields.text(:put_own))

@@ -6,7 +6,7 @@ module Hobrin
       module Narrow
         # A colleague's review of the search, question by question.
         class ReviewForm < Form
-          # service :: Services::ReviewSearch. Gives an ApplyEdit::Outcome.
+          # service :: Services::Narrow::ReviewSearch. Gives an ApplyEdit::Outcome.
           def call(service, id)
             remarks = Narrowing::PeerReview::QUESTIONS.keys.to_h { |key| [key, fields.nested(:remarks).text(key)] }
             service.call(id, name: fields.text(:reviewer), verdict: fields.text(:verdict), remarks:)

@@ -34,7 +34,7 @@ module Hobrin
             following = fields.some_text(:following)
             return following if following && opened.inquiry.decision(following).nil?
 
-            Services::ReadSift.new(context, opened, view:).following(paper)
+            Services::Screen::Read.new(context, opened, view:).following(paper)
           end
 
           # Whether the paper was decided, so that the next one may open: a note alone, or a

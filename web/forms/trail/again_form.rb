@@ -9,7 +9,7 @@ module Hobrin
         class AgainForm < Form
           include AskedAgain
 
-          # running :: Services::RunAgain; asking :: Services::AskSource. Gives an ApplyEdit::Outcome.
+          # running :: Services::Trails::RunAgain; asking :: Services::Narrow::OtherCatalogues::Ask. Gives an ApplyEdit::Outcome.
           def call(running, asking, id)
             outcome = running.write(id)
             fields.text(:do) == "everywhere" ? ask_again(asking, id) : outcome

@@ -6,7 +6,7 @@ module Hobrin
       module Trail
         # A line of the trail that is restored or noted on.
         class LineForm < Form
-          # noting :: Services::NoteOnLine; id :: of the inquiry. The block restores. Gives an
+          # noting :: Services::Trails::NoteOnLine; id :: of the inquiry. The block restores. Gives an
           #   ApplyEdit::Outcome.
           def call(noting, id)
             case fields.text(:do)

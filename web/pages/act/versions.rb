@@ -25,8 +25,8 @@ module Hobrin
           def initialize(page, context)
             @page = page
             @context = context
-            @reading = Services::ReadVersions.new(context)
-            @shares = Services::ShareBrief.new(context)
+            @reading = Services::Act::Versions.new(context)
+            @shares = Services::Act::ShareBrief.new(context)
             @signed = page.inquiry.acting.signed
           end
 
@@ -44,7 +44,7 @@ module Hobrin
 
           # Array of Gaps, empty where everything fits.
           def gaps
-            @gaps ||= Services::CheckSignOff.new(@context).call(@page.opened).group_by(&:about).map do |about, gaps|
+            @gaps ||= Services::Act::CheckSignOff.new(@context).call(@page.opened).group_by(&:about).map do |about, gaps|
               Gaps.new(title: TITLES.fetch(about), lines: gaps.map { |gap| [gap.words, path_to(gap)] })
             end
           end

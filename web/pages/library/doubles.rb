@@ -20,7 +20,7 @@ module Hobrin
           def initialize(context:, fields:)
             super()
             @context = context
-            @settling = Services::SettleDoubles.new(context)
+            @settling = Services::Library::SettleDuplicates.new(context)
             @after = fields.number(:after).then { |number| number.is_a?(Integer) ? number : 0 }
           end
 
@@ -38,7 +38,7 @@ module Hobrin
           end
 
           # Where the list goes on; nil at its end.
-          def next_path = ("/library/doubles?after=#{found.last.number}" if found.size == Services::SettleDoubles::MOST)
+          def next_path = ("/library/doubles?after=#{found.last.number}" if found.size == Services::Library::SettleDuplicates::MOST)
 
           private
 

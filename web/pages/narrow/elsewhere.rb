@@ -32,8 +32,8 @@ module Hobrin
           # page :: Pages::Narrow
           def initialize(page, context)
             @page = page
-            @reading = Services::ReadElsewhere.new(context, page.opened, crossed_out: crossed_out?)
-            @feeds = Services::ReadFeed.new(context)
+            @reading = Services::Narrow::OtherCatalogues::Read.new(context, page.opened, crossed_out: crossed_out?)
+            @feeds = Services::Catalogues::Feed.new(context)
           end
 
           # Whether terms that are crossed out are asked for, too; their labels; where that is changed.
@@ -67,7 +67,7 @@ module Hobrin
           # Whether what would be asked now is no longer what was asked.
           def stale? = asked.query != query
 
-          def most = [asked.count, Services::AskSource::MOST].min
+          def most = [asked.count, Services::Narrow::OtherCatalogues::Ask::MOST].min
           def typed_most = @page.typed_or(:most, [most, 200].min.to_s)
           def given = @given ||= @reading.given.map { |one| told(one) }
           # Whether anything is about to be brought in, so that the page asks again by itself.

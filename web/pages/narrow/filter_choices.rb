@@ -14,7 +14,7 @@ module Hobrin
             attributes :name, :path, :chosen
           end
 
-          # page :: Narrow; reader :: Services::ReadFilters
+          # page :: Narrow; reader :: Services::Narrow::ReadFilters
           def initialize(page, reader)
             @page = page
             @reader = reader
@@ -44,7 +44,7 @@ module Hobrin
             end
           end
 
-          # Services::ReadFilters::Rows: the published ones from wide to narrow, and those written
+          # Services::Narrow::ReadFilters::Rows: the published ones from wide to narrow, and those written
           # here.
           def rows = @rows ||= @reader.call(kind)
           def own = @own ||= @reader.own

@@ -33,7 +33,7 @@ module Hobrin
           # The papers that may be meant, Array of Record, where words fit several; and whether there may be
           # more of them.
           def choices = @choices ||= typed.empty? ? [] : @page.papers_named(typed)
-          def more_choices? = choices.size == Services::FindPapers::MOST
+          def more_choices? = choices.size == Services::Terms::FindPapers::MOST
 
           # How the search does so far, in sentences.
           def rate_lines
@@ -44,7 +44,7 @@ module Hobrin
 
           private
 
-          # Array of Services::ReadWhatIfs::Known.
+          # Array of Services::Narrow::WhatIfs::Known.
           def known = @known ||= @page.what_if_reader.known(@page.what_ifs.all)
 
           def row(one)

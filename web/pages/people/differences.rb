@@ -16,8 +16,8 @@ module Hobrin
 
           def initialize(context:, id:, errors:)
             super
-            @overview = Services::ReadTwice.new(context, id).overview
-            inquiry = Services::ReadInquiry.new(context).call(id).inquiry
+            @overview = Services::Screen::DualScreening.new(context, id).overview
+            inquiry = Services::Inquiries::Read.new(context).call(id).inquiry
             @question = inquiry.question.text
             @frame = inquiry.question.frame
           end

@@ -22,7 +22,7 @@ module Hobrin
           def initialize(context:, errors:, invited:, said: nil)
             super(errors:)
             @said = said
-            @overview = Services::ReadPeople.new(context).call
+            @overview = Services::Accounts::Read.new(context).call
             @invited = invited
           end
 

@@ -19,16 +19,16 @@ module Hobrin
           def initialize(context:, id:, fields:, errors:)
             super(errors:)
             @id = id
-            @talk = Services::Talk.new(context, id)
+            @talk = Services::Notes.new(context, id)
             @fields = fields
             @kind, @key = about
             @name = @talk.name(kind, key)
-            @question = Services::ReadInquiry.new(context).call(id).question.text
+            @question = Services::Inquiries::Read.new(context).call(id).question.text
           end
 
           # What the new note is about, in words.
           def about_words
-            kind == "inquiry" ? "this inquiry" : "#{Services::Talk::KINDS.fetch(kind).downcase} “#{@name}”"
+            kind == "inquiry" ? "this inquiry" : "#{Services::Notes::KINDS.fetch(kind).downcase} “#{@name}”"
           end
 
           def typed = errors.any? ? @fields.text(:text) : ""
@@ -37,7 +37,7 @@ module Hobrin
           private
 
           def about
-            kind = Services::Talk::KINDS.key?(@fields.text(:kind)) ? @fields.text(:kind) : "inquiry"
+            kind = Services::Notes::KINDS.key?(@fields.text(:kind)) ? @fields.text(:kind) : "inquiry"
             [kind, kind == "inquiry" ? "" : @fields.text(:key)]
           end
 
@@ -49,7 +49,7 @@ module Hobrin
           end
 
           def named(note)
-            kind = Services::Talk::KINDS.fetch(note.kind)
+            kind = Services::Notes::KINDS.fetch(note.kind)
             note.kind == "inquiry" ? kind : "#{kind}: #{note.name}"
           end
 

@@ -39,10 +39,10 @@ module Hobrin
             super(errors:)
             @id = id
             @said = said
-            @shared = Services::ShareInquiry.new(context).read(id)
-            @apart = { sift: Services::ReadTwice, weigh: Services::WeighTwice }
+            @shared = Services::Sharing::ShareInquiry.new(context).read(id)
+            @apart = { sift: Services::Screen::DualScreening, weigh: Services::Appraise::DualAppraisal }
                      .transform_values { |service| service.new(context, id) }
-            @question = Services::ReadInquiry.new(context).call(id).question.text
+            @question = Services::Inquiries::Read.new(context).call(id).question.text
           end
 
           # Who owns it, in words.

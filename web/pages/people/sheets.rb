@@ -22,8 +22,8 @@ module Hobrin
 
           def initialize(context:, id:, errors:)
             super
-            @overview = Services::WeighTwice.new(context, id).overview
-            @question = Services::ReadInquiry.new(context).call(id).inquiry.question.text
+            @overview = Services::Appraise::DualAppraisal.new(context, id).overview
+            @question = Services::Inquiries::Read.new(context).call(id).inquiry.question.text
           end
 
           def names = @overview.readers.map(&:name)

@@ -22,7 +22,7 @@ module Hobrin
           # page :: Sift
           def initialize(page, context)
             @page = page
-            @reader = Services::ReadAround.new(context, page.opened)
+            @reader = Services::Screen::Paper::Around.new(context, page.opened)
           end
 
           # record :: that the others stand around. Gives an Array of Group.
@@ -33,7 +33,7 @@ module Hobrin
              Group.new(name: "Like it by its words", note: "", papers: papers(found[:alike]))]
           end
 
-          # near :: Services::ReadAround::Near. Gives a Near.
+          # near :: Services::Screen::Paper::Around::Near. Gives a Near.
           def near(near)
             record = near.record
             Near.new(record:, facts: facts(near), standing: standing(near.standing), path: @page.path_to_paper(record),

@@ -13,7 +13,7 @@ module Hobrin
           BRINGS_NOTHING = 0.5
           private_constant :WORDS, :BRINGS_NOTHING
 
-          # page :: Sift; likeliest :: Services::Likeliest
+          # page :: Sift; likeliest :: Services::Screen::List::Likeliest
           def initialize(page, likeliest, context)
             @page = page
             @likeliest = likeliest

@@ -89,7 +89,7 @@ module Hobrin
 
           # [how many it cites, how many cite it] in the library.
           def around_counts
-            @around_counts ||= Services::ReadAround.new(@context, @page.opened).counts(record)
+            @around_counts ||= Services::Screen::Paper::Around.new(@context, @page.opened).counts(record)
           end
 
           def review? = close.label&.key == "systematic_review"
@@ -115,7 +115,7 @@ module Hobrin
             "No label; the text tells: #{told_design.downcase}."
           end
 
-          def close = @close ||= Services::ReadClosely.new(@context).call(record)
+          def close = @close ||= Services::Screen::Paper::Closely.new(@context).call(record)
 
           def told(sentence) = Told.new(text: sentence.text, told: kind_of(sentence))
 

@@ -19,7 +19,7 @@ module Hobrin
           # page :: Sift
           def initialize(page, context)
             @page = page
-            @reader = Services::ReadThreads.new(context, page.opened)
+            @reader = Services::Screen::CitationRounds.new(context, page.opened)
             @around = Around.new(page, context)
           end
 

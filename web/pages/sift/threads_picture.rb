@@ -6,7 +6,7 @@ module Hobrin
       class Sift
         # The threads as a picture: years across, rungs up, papers as marks, citations as lines.
         class ThreadsPicture
-          # x, y :: in units of the picture; kind :: as Services::ReadThreads::Mark
+          # x, y :: in units of the picture; kind :: as Services::Screen::CitationRounds::Mark
           class Mark < Value
             attributes :x, :y, :kind, :title, :path
           end
@@ -28,7 +28,7 @@ module Hobrin
           MARK = 15
           private_constant :LEFT, :ROW, :TOP, :MARK
 
-          # reader :: Services::ReadThreads; page :: Sift
+          # reader :: Services::Screen::CitationRounds; page :: Sift
           def initialize(reader, page)
             @shown, @lines = reader.picture
             @reader = reader

@@ -19,7 +19,7 @@ module Hobrin
             attributes :title, :rows, :open
           end
 
-          # page :: Trail; outcome :: Services::RunAgain::Outcome
+          # page :: Trail; outcome :: Services::Trails::RunAgain::Outcome
           def initialize(page, outcome)
             @page = page
             @outcome = outcome

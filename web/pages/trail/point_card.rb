@@ -16,7 +16,7 @@ module Hobrin
             attributes :says, :records
           end
 
-          # page :: Trail; point :: Services::ReadTrail::Point; other :: another one, or nil
+          # page :: Trail; point :: Services::Trails::Read::Point; other :: another one, or nil
           def initialize(page, point, other)
             @page = page
             @point = point

@@ -31,7 +31,7 @@ module Hobrin
 
           def record = @row.record
 
-          # Where the paper stands for two who weigh it apart: see Services::WeighTwice#standing.
+          # Where the paper stands for two who weigh it apart: see Services::Appraise::DualAppraisal#standing.
           def standing
             return @standing if defined?(@standing)
 

@@ -17,7 +17,7 @@ module Hobrin
             attributes :operator, :name, :chosen
           end
 
-          # page :: Word; column :: Services::ReadWord::Column
+          # page :: Word; column :: Services::Terms::Read::Column
           def initialize(page, column)
             @page = page
             @column = column
@@ -46,7 +46,7 @@ module Hobrin
           def missing_open? = @page.open?("gain", key)
 
           # What it lacks, by what its newest and its kept papers have in common: see
-          # Services::SuggestHeadings.
+          # Services::Terms::SuggestHeadings.
           def samples = @samples ||= @page.suggestions(key)
 
           # Why a heading is near to the block. suggestion :: Retrieval::HeadingSuggestions::Suggestion

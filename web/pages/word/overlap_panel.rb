@@ -8,7 +8,7 @@ module Hobrin
         class OverlapPanel
           include Formatting
 
-          # page :: Word; overlap :: Services::ReadWord::Overlap
+          # page :: Word; overlap :: Services::Terms::Read::Overlap
           def initialize(page, overlap)
             @page = page
             @overlap = overlap

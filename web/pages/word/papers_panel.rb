@@ -77,7 +77,7 @@ module Hobrin
           def paper
             return unless @page.open?("paper")
 
-            @paper ||= Services::ReadPaper.new(@context).call(@page.inquiry, @page.open.last)
+            @paper ||= Services::Terms::ReadPaper.new(@context).call(@page.inquiry, @page.open.last)
           end
 
           def searched_key
@@ -85,8 +85,8 @@ module Hobrin
           end
 
           def records
-            @records ||= if @page.open?("find") then Services::FindPapers.new(@context).call(@page.open.last)
-                         else Services::ReadPaper.new(@context).newest(@page.opened, searched_key)
+            @records ||= if @page.open?("find") then Services::Terms::FindPapers.new(@context).call(@page.open.last)
+                         else Services::Terms::ReadPaper.new(@context).newest(@page.opened, searched_key)
                          end
           end
         end

@@ -12,7 +12,7 @@ module Hobrin
                     Strategy::Journal => "journal-text" }.freeze
           private_constant :ICONS
 
-          # page :: Word; column :: Services::ReadWord::Column; term :: Strategy::Block::Term
+          # page :: Word; column :: Services::Terms::Read::Column; term :: Strategy::Block::Term
           def initialize(page, column, term)
             @page = page
             @column = column

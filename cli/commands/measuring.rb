@@ -1,0 +1,73 @@
+# frozen_string_literal: true
+
+require "tmpdir"
+
+module Hobrin
+  module Cli
+    module Commands
+      # hobrin bench and stress
+      module Measuring
+        # hobrin bench
+        class Bench < Command
+          SUMMARY = "Measures the engine over a made-up library, beside plain SQL in the same run"
+          USAGE = "[OPTIONS]"
+          EXAMPLES = ["hobrin bench", "hobrin bench --sizes 50000,200000",
+                      "hobrin bench --million"].freeze
+          SIZES = [50_000, 200_000].freeze
+          private_constant :SIZES
+
+          private
+
+          def options(parser)
+            parser.on("--sizes LIST", Array,
+                      "Papers in the library, apart by commas (#{SIZES.join(",")})") do |sizes|
+              given[:sizes] = sizes.map { |size| whole_number(size, "size") }
+            end
+            parser.on("--million", "1,000,000 papers as well") { given[:million] = true }
+            parser.on("--format FORMAT", %w[text json], "text (default) or json") do |format|
+              given[:format] = format
+            end
+          end
+
+          def run
+            sizes = given.fetch(:sizes, SIZES) | (given[:million] ? [1_000_000] : [])
+            tables = sizes.map { |size| Benchmarks::Run.new(size, err: @err).call }
+            names = Benchmarks::Names.new(learned: Boot.learned).call
+            return json(libraries: tables.map(&:figures), thesaurus: names.to_h) if given[:format] == "json"
+
+            @out.puts Benchmarks::Report.new(tables, names).text
+          end
+        end
+
+        # hobrin stress
+        class Stress < Command
+          SUMMARY = "Measures how much it bears, on made-up data: many people, kills, hostile requests"
+          USAGE = "[OPTIONS]"
+          EXAMPLES = ["hobrin stress", "hobrin stress --only kills"].freeze
+          PARTS = { "crowd" => Cli::Stress::Crowd, "kills" => Cli::Stress::Kills,
+                    "hostile" => Cli::Stress::Hostile }.freeze
+          private_constant :PARTS
+
+          private
+
+          def options(parser)
+            parser.on("--only PART", PARTS.keys, "One of #{PARTS.keys.join(", ")}") do |part|
+              given[:only] = part
+            end
+          end
+
+          def run(*)
+            parts = given[:only] ? PARTS.slice(given[:only]) : PARTS
+            parts.each_value do |part|
+              Dir.mktmpdir("hobrin-stress") do |folder|
+                home = Pathname(folder)
+                Demo::Sample.new(Boot.context(home:)).load
+                @out.puts part.new(home).call, ""
+              end
+            end
+          end
+        end
+      end
+    end
+  end
+end

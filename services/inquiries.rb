@@ -1,0 +1,168 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Services
+    # An inquiry as a whole: started, opened, put aside, deleted, or rid of a text for good.
+    module Inquiries
+      # Starts an inquiry from a question.
+      class Start
+        def initialize(context)
+          @context = context
+        end
+
+        # text :: the question; situation :: what led to it; ward_id :: of one's wards, nil for the
+        #   first. Gives the new id. Raises InputError.
+        def call(text, situation: "", sample: false, ward_id: nil)
+          if @context.person&.wards&.empty?
+            raise InputError, { text: "You are on no ward yet: an inquiry belongs to one. Ask who runs this Hobrin." }
+          end
+
+          inquiry = Inquiry.new(question: Question.ask(text.strip, situation:))
+          line = { who: @context.who, kind: :question_asked, facts: {}, count_before: 0, count_after: 0,
+                   library_version: @context.snapshot.version }
+          @context.inquiries.create(inquiry, step: :ask, at: @context.now, line:, sample:, **@context.whose(ward_id))
+        end
+      end
+
+      # An inquiry as pages show it. What costs anything is worked out when it is first asked for, and
+      # once: an answer that shows no count builds no cascade. Belongs to one request.
+      class Open
+        # Store::Inquiries::Saved
+        attr_reader :saved
+
+        # Papers that who reads it does not screen, as ids.
+        attr_reader :left_out
+
+        # cascade :: of the inquiry, when it was worked out already
+        def initialize(context, saved, cascade: nil, left_out: [])
+          @context = context
+          @saved = saved
+          @cascade = cascade
+          @left_out = left_out
+        end
+
+        def id = saved.id
+        def version = saved.version
+        def inquiry = saved.inquiry
+        def question = inquiry.question
+
+        # Narrowing::Cascade over the library as it is now.
+        def cascade = @cascade ||= inquiry.cascade(@context.evaluator)
+
+        # How many papers are left.
+        def final = cascade.final.size
+
+        # The Trail::Line that could be undone, or done again; nil for none.
+        def undo = @undo ||= line(history.undo)
+        def redo = @redo ||= line(history.redo)
+
+        # Each change is one line.
+        def trail_size = version
+
+        def sample_library = @context.snapshot.sample?
+
+        private
+
+        def history = @history ||= @context.inquiries.history(id)
+        def line(number) = number && @context.inquiries.line(id, number)
+      end
+
+      # Opens an inquiry, to look at it.
+      class Read
+        def initialize(context)
+          @context = context
+        end
+
+        # Gives an OpenInquiry. Raises GoneError.
+        def call(id) = Open.new(@context, @context.inquiries.find(id))
+
+        # What was changed since a person looked at a version, in another window than theirs.
+        # own :: number of the line that they wrote themselves since, or nil. Gives an Array of
+        #   Trail::Line.
+        def elsewhere(id, seen, own: nil)
+          @context.inquiries.lines_after(id, seen).reject { |line| line.number == own }
+        end
+      end
+
+      # Puts an inquiry out of the way without taking it away, and brings one back to the board.
+      class PutAside
+        def initialize(context)
+          @context = context
+        end
+
+        # Raises GoneError.
+        def call(id) = @context.inquiries.put_aside(id, at: @context.now)
+
+        # One that was put aside, or else taken away. Raises GoneError.
+        def back(id)
+          @context.inquiries.put_aside(id, at: nil)
+        rescue GoneError
+          Delete.new(@context).bring_back(id)
+        end
+      end
+
+      # Takes an inquiry away. For thirty days it can be brought back; then the nightly run forgets it with
+      # its trail.
+      class Delete
+        KEPT_DAYS = 30
+
+        def initialize(context)
+          @context = context
+        end
+
+        # Raises GoneError when it is not there.
+        def call(id)
+          @context.inquiries.delete(id, at: @context.now)
+          @context.note_down("deleted", "inquiry #{id}")
+        end
+
+        # Raises GoneError when it was not taken away, or too long ago.
+        def bring_back(id)
+          @context.inquiries.bring_back(id, since:)
+          @context.note_down("brought back", "inquiry #{id}")
+        end
+
+        # One that was taken away before this time can no more be brought back.
+        def since = @context.days_ago(KEPT_DAYS)
+      end
+
+      # Removes a text from an inquiry for good: from all that is kept of it here, and so from its pages,
+      # files, shared links and feeds, and from the next backup. The log says that it was done, and nothing
+      # of the text.
+      class ForgetText
+        SHORTEST = 4
+        LONGEST = 1_000
+        private_constant :SHORTEST, :LONGEST
+
+        def initialize(context)
+          @context = context
+        end
+
+        # id :: of the inquiry. Gives in how many places it stood. Who may is said by
+        #   the address at which it is asked. Raises GoneError, InputError (:forget).
+        def call(id, text)
+          @context.standings.of(id)
+          text = text.strip
+          refuse("Write at least #{SHORTEST} letters of what is to be removed.") if text.size < SHORTEST
+          refuse("Remove at most #{LONGEST} letters at once.") if text.size > LONGEST
+          count = @context.stored.forget_text(id, text)
+          refuse("This text is nowhere in the inquiry.") if count.zero?
+
+          Act::MakeFile.forget(@context, id)
+          note(id)
+          count
+        end
+
+        private
+
+        # A line of the trail that changes nothing and says nothing of the text.
+        def note(id)
+          ApplyEdit.new(@context).call(id, Edits::Trail::RecordForgetting.new)
+          @context.note_down("text removed for good", "inquiry #{id}")
+        end
+
+        def refuse(words) = raise(InputError, { forget: words })
+      end
+    end
+  end
+end
