@@ -27,24 +27,20 @@ module Hobrin
     ROOT = Pathname(__dir__).parent
     LAYERS = { "store" => Store, "outside" => Outside, "services" => Services, "cli" => Cli, "web" => Web,
                "demo" => Demo, "learning" => Learning }.freeze
-    # Folders that only hold files together, one for each step or table; what is in them belongs to
-    # the layer itself.
-    GROUPS = %w[web/pages/weigh/pictures web/drawing web/helpers].freeze
     # What is no Ruby of a layer, or a program of its own.
-    IGNORED = %w[web/views web/public cli/benchmarks/serving.rb store/read_pdf.rb].freeze
+    IGNORED = %w[web/public cli/benchmarks/serving.rb store/read_pdf.rb].freeze
     # How many requests are answered at once; each may hold one connection to a database.
     THREADS = 8
 
     LOADER = Zeitwerk::Loader.new.tap do |loader|
       loader.tag = "hobrin-layers"
       LAYERS.each { |folder, namespace| loader.push_dir(ROOT.join(folder).to_s, namespace:) }
-      GROUPS.each { |folders| loader.collapse(ROOT.join(folders).to_s) }
       loader.ignore(*IGNORED.map { |path| ROOT.join(path).to_s })
       # It needs what only development has.
       loader.do_not_eager_load(ROOT.join("learning").to_s)
       loader.setup
     end
-    private_constant :LAYERS, :GROUPS, :IGNORED, :LOADER
+    private_constant :LAYERS, :IGNORED, :LOADER
 
     class << self
       # Loads every file now, so that a slip in a name shows at start and not on first use.

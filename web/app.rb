@@ -18,7 +18,7 @@ module Hobrin
       private_constant :TOO_OLD, :PROTECTION, :ABOUT
 
       set :root, __dir__
-      set :views, File.join(__dir__, "views")
+      set :views, __dir__
       set :static, false
       set :erb, escape_html: true
       set :reload_templates, false
@@ -32,9 +32,10 @@ module Hobrin
       set :protection, false
       set :host_authorization, {}
 
-      helpers Rendering, Apart, IdentifiersHelper, Sharing, FileHelpers, FormHelpers, PeopleHelpers, Here, Formatting,
-              Pictures, OverlapPictures, TrailPictures, TogetherPictures, WeighPictures, ChartPictures,
-              FlowPictures
+      helpers Formatting, Helpers::Rendering, Helpers::Alone, Helpers::Forms, Helpers::Files, Helpers::Identifiers,
+              Helpers::Sharing, Helpers::Here, People::Helpers, Pictures, Steps::Terms::Overlap::Pictures,
+              Steps::Appraise::Pictures::Pooled, Steps::Appraise::Pictures::OfOutcomes, Steps::Act::Pictures::Charts,
+              Steps::Act::Pictures::Flow, Steps::Trail::Picture::Svg
 
       # context :: Services::Context; session_secret :: signs the cookies; hosts :: names that it answers to
       # Gives a Rack application.
@@ -74,14 +75,19 @@ module Hobrin
 
       # Before the routes, so that nothing is done for who may not.
       register Admission
-      register Routes::Home, Routes::Library, Routes::Ask, Routes::Word, Routes::Narrow, Routes::Sift, Routes::Weigh, Routes::Act,
-               Routes::Trail, Routes::Catalogue, Routes::People, Routes::Together
+      register(*Rules::PLACES)
       register Failures
 
       # Patience must not be taken for a fault of the page.
       error(Guards::Patience::Over) { raise env["sinatra.error"] }
 
       private
+
+      # Templates stand beside their page: "terms/page" in web/steps/terms, "home/page" in web/home.
+      def find_template(views, name, engine, &)
+        super(File.join(views, "steps"), name, engine, &)
+        super
+      end
 
       # The library as it is at this request, and who it is from.
       def context

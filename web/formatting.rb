@@ -43,7 +43,7 @@ module Hobrin
 
       # The sentence on Ask, where a marked phrase leads to its edges and a proposed one can be
       # taken; as safe markup.
-      # page :: Pages::Ask
+      # page :: Web::Steps::Ask::Page
       def asked(page)
         page.pieces.map do |piece|
           case piece.as

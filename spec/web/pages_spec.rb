@@ -1,18 +1,18 @@
 # frozen_string_literal: true
 
 # What pages show, made before it is drawn.
-RSpec.describe Hobrin::Web::Pages, :sample do
+RSpec.describe "Pages", :sample do
   def page(step, id: 1, errors: {}, **params)
     fields = Hobrin::Web::Fields.new(params.transform_keys(&:to_s))
-    described_class.const_get(step).new(context: context.pinned, opened: opened(id), fields:,
+    Hobrin::Web::Steps.const_get(step)::Page.new(context: context.pinned, opened: opened(id), fields:,
                                         errors:)
   end
 
   it "says in the dock of Word where the papers are, and which blocks wait for a name" do
-    expect(page(:Word).dock.where).to eq("papers are in all 3")
+    expect(page(:Terms).dock.where).to eq("papers are in all 3")
     empty = %w[I O].reduce(inquiry) { |now, key| now.with_block(now.block(key).with(terms: [])) }
     allow(context.inquiries).to receive(:find).and_return(saved.with(inquiry: empty))
-    expect(page(:Word).dock.where).to eq("papers are in P, while I and O have no name yet")
+    expect(page(:Terms).dock.where).to eq("papers are in P, while I and O have no name yet")
   end
 
   it "tells an effect with its direction, its ½ and its extremes in words" do
@@ -60,7 +60,7 @@ RSpec.describe Hobrin::Web::Pages, :sample do
     Hobrin::Services::Inquiries::Start.new(context).call("Do earplugs help?")
     mark("I", "earplugs", id: 6)
     add_words("I", "earplug*", id: 6)
-    expect(page(:Word, id: 6).tabs.map(&:note)).to include("1 term")
+    expect(page(:Terms, id: 6).tabs.map(&:note)).to include("1 term")
   end
 
   it "folds lines of one kind in a row, and opens the fold in which a line is looked at" do

@@ -1,0 +1,193 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Library
+      # The library: what it holds, and the files that came in.
+      class Page < Web::Page
+        # An import: says :: what it did, in words; part :: how much of the file is read, of 100, nil
+        #   when it is at rest; presses :: Array of [what it does, name]; strange :: Array of
+        #   [heading, records]
+        class Row < Value
+          attributes :id, :name, :begun, :state, :says, :part, :presses, :refused_path, :strange,
+                     :message, :back_path
+        end
+
+        STATES = { "waiting" => "waits", "running" => "is being read", "stopped" => "stopped",
+                   "failed" => "could not be read", "done" => "read",
+                   "taken back" => "taken back" }.freeze
+        MATCHED = { "waiting" => "its papers are being changed", "done" => "done",
+                    "going" => "its papers get the name back",
+                    "failed" => "its papers could not be changed; those to come are" }.freeze
+        MOST_STRANGE = 40
+        MOST_CHOOSABLE = 3_000
+        MOST_ORIGINS = 12
+        private_constant :STATES, :MATCHED, :MOST_STRANGE, :MOST_CHOOSABLE, :MOST_ORIGINS
+
+        # fields :: Fields, where `back` names the import that is about to be taken back
+        def initialize(context:, fields:, errors: {})
+          super(errors:)
+          @reading = Services::Library::Read.new(context)
+          @overview = @reading.call
+          @context = context
+          @fields = fields
+        end
+
+        def sample? = @overview.sample
+        def papers = count_of(@overview.papers, "paper")
+        def empty? = @overview.papers.zero?
+
+        def working?
+          @overview.imports.any?(&:waiting?) || @reading.matches.any?(&:waiting?)
+        end
+
+        # [number, what it is, where it is shown or nil]
+        def facts
+          [[@overview.papers, "papers"], [@overview.unindexed, "without headings"],
+           [@overview.doubles, "the same paper once more", "/library/doubles"],
+           [@overview.headings, "headings in the thesaurus"]]
+        end
+
+        # Array of Store::Library::Thesauri::Kept, where there is anything to choose.
+        def thesauri = @reading.thesauri.then { |all| all.size > 1 ? all : [] }
+
+        # The catalogues that can be asked: Array of Store::Library::Sources::Source.
+        def catalogues = @overview.sources
+
+        # Which addresses may be asked, as who runs this Hobrin wrote them.
+        def allowed = @context.allowed.to_a
+
+        # What was typed into the form for a catalogue, when it was refused.
+        def typed(name) = errors.any? ? @fields.text(name) : ""
+
+        def protocols
+          { "sru" => "searched (SRU)", "oai" => "harvested (OAI-PMH)" }.map do |value, name|
+            [value, name, typed(:protocol) == value]
+          end
+        end
+
+        # A change of what all inquiries share: undone :: what is said of one that was undone, or nil
+        class Shared < Value
+          attributes :id, :says, :at, :undone
+        end
+
+        SHARED = { "resolver" => "The link resolver was changed", "filter" => "The filter “%s” was changed",
+                   "pdf" => "The PDF of %s was changed" }.freeze
+        private_constant :SHARED
+
+        # Whether who is here looks after the library.
+        def keeps? = house.may?
+
+        # Array of Shared, the last first; none for who may not undo them.
+        def shared
+          return [] unless keeps?
+
+          house.last.map do |one|
+            undone = one.undone_at && "Undone by #{one.undone_by}, #{day_and_time(one.undone_at)}"
+            Shared.new(id: one.id, says: format(SHARED.fetch(one.kind), one.key),
+                       at: "#{one.who}, #{day_and_time(one.at)}", undone:)
+          end
+        end
+
+        # Where the papers are from: [name, papers, of a hundred], the most first.
+        def origins
+          @overview.origins.first(MOST_ORIGINS).map do |name, count|
+            [name, count, (100.0 * count / [@overview.papers, 1].max).round(1)]
+          end
+        end
+
+        def years = @overview.years
+        def span = [years.keys.first, years.keys.last]
+        def rows = @overview.imports.map { |import| row(import) }
+
+        # [name, heading, what became of it, whether it goes already]
+        def matches
+          @reading.matches.map { |match| [match.name, match.label, MATCHED.fetch(match.state), match.going?] }
+        end
+
+        def headings? = @overview.headings.positive?
+
+        # What headings there are to choose from; none where they are too many for a list.
+        def choosable = @overview.headings > MOST_CHOOSABLE ? [] : @reading.headings
+
+        # What was typed for a name and refused, or else the heading that is called so in other
+        # letters; "" for none.
+        def typed_label(name)
+          return @fields.text(:label) if errors.key?(:label) && @fields.text(:name) == name
+
+          @context.thesaurus.named(name)&.label.to_s
+        end
+
+        def refused_match? = errors.key?(:label)
+
+        # The import that is asked about before it is taken back; nil for none.
+        def asked
+          id = @fields.number(:back)
+          rows.find { |row| row.id == id && row.back_path }
+        end
+
+        # Of inquiries that who asks may not read, only how many there are.
+        def others_losing
+          others = losing.others
+          others == 1 ? "One inquiry of another ward" : "#{number(others)} inquiries of other wards"
+        end
+
+        # Which inquiries would lose papers: Services::Imports::Change::Losses.
+        def losing = @losing ||= Services::Imports::Change.new(@context).losing(asked.id)
+
+        private
+
+        def house = @house ||= Services::ChangeHouse.new(@context)
+
+        def row(import)
+          Row.new(id: import.id, name: import.name, begun: day_and_time(import.begun_at),
+                  state: state(import), says: says(import), part: part(import),
+                  presses: presses(import), message: (import.message unless import.format == "skos"), strange: strange(import),
+                  refused_path: refused_path(import), back_path: back_path(import))
+        end
+
+        # What was cut off before its end is there in part.
+        def state(import)
+          import.state == "failed" && import.entries.positive? ? "read in part" : STATES.fetch(import.state)
+        end
+
+        def refused_path(import)
+          "/library/imports/#{import.id}/refused.csv" if import.refused.positive?
+        end
+
+        def says(import)
+          return import.message if import.format == "skos"
+
+          others = { "known already" => import.known, "of them doubles" => import.duplicates,
+                     "refused" => import.refused }.select { |_, count| count.positive? }
+          [count_of(import.added, "new paper"),
+           *others.map { |words, count| "#{number(count)} #{words}" }].join(", ")
+        end
+
+        def part(import)
+          return unless import.waiting?
+
+          done = import.source_id ? import.entries : import.at_byte
+          (100 * done / [import.size, 1].max).clamp(0, 100)
+        end
+
+        def presses(import)
+          return [%w[stop Stop]] if import.waiting?
+
+          %w[stopped failed].include?(import.state) ? [["go", "Go on"]] : []
+        end
+
+        def back_path(import)
+          ended = %w[done stopped failed].include?(import.state)
+          "/library?back=#{import.id}" if ended && import.added.positive?
+        end
+
+        def strange(import)
+          return [] unless import.state == "done" && headings?
+
+          @reading.strange(import.id).except(*matches.map(&:first)).first(MOST_STRANGE)
+        end
+      end
+    end
+  end
+end

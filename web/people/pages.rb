@@ -1,0 +1,195 @@
+# frozen_string_literal: true
+
+require "rqrcode"
+
+module Hobrin
+  module Web
+    module People
+      # Who may sign in, and what each sees of themselves.
+      module Pages
+        # People and wards, for who runs this Hobrin.
+        class Everybody < Page
+          # A person: places :: Array of [People::Ward, role or nil]
+          class Row < Value
+            attributes :id, :name, :login, :runs, :guarded, :places
+          end
+
+          ROLES = { nil => "not here", member: "member", librarian: "librarian" }.freeze
+          MOST_LINES = 12
+          private_constant :ROLES, :MOST_LINES
+
+          # The address for somebody who was just asked, nil for none.
+          attr_reader :invited, :said
+
+          # said :: what is to be told on the page, nil for nothing
+          def initialize(context:, errors:, invited:, said: nil)
+            super(errors:)
+            @said = said
+            @overview = Services::Accounts::Read.new(context).call
+            @invited = invited
+          end
+
+          def rows
+            @overview.people.map do |person|
+              Row.new(**person.to_h.slice(:id, :name, :login, :runs), guarded: @overview.guarded.include?(person.id),
+                                                                      places: wards.map { |ward| [ward, person.wards[ward.id]] })
+            end
+          end
+
+          def closed = @overview.closed
+          def wards = @overview.wards
+          def roles(chosen) = ROLES.map { |value, name| [value, name, value == chosen] }
+
+          def role_choices
+            Hobrin::People::Person::ROLES.map { |value, name| [value, name, value == :member] }
+          end
+
+          def ward_choices = wards.map { |ward| [ward.id, ward.name, false] }
+
+          def invitations
+            @overview.invitations.map { |one| [one.id, one.name, one.made_by, day_and_time(one.ends_at)] }
+          end
+
+          # Wards some of whose inquiries nobody owns: [ward, how many, choices of people].
+          def unowned
+            wards.filter_map do |ward|
+              count = @overview.unowned[ward.id] or next
+              people = @overview.people.select { |person| person.in?(ward.id) }
+              [ward, count == 1 ? "1 inquiry has" : "#{number(count)} inquiries have",
+               people.map { |person| [person.id, person.name, false] }]
+            end
+          end
+
+          def log
+            @overview.log.first(MOST_LINES).map do |line|
+              [day_and_time(line.at), line.who, line.what, line.about]
+            end
+          end
+
+          # What is wrong with the log, or nil.
+          def broken
+            at = @overview.broken_at
+            at && "Line #{at} of the log is not as it was written, or the one before it is missing."
+          end
+        end
+
+        # One's own account: wards, password, second step, where one is signed in.
+        class Account < Page
+          attr_reader :notice
+
+          # A place where one is signed in: here :: whether it is this one
+          class Place < Value
+            attributes :name, :begun, :used, :here
+          end
+
+          # session :: the name of the one of this request
+          def initialize(context:, notice:, session:)
+            super()
+            @session = session
+            @person = context.person
+            @directory = context.directory
+            @notice = notice
+          end
+
+          def name = @person.name
+          def login = @person.login
+          def runs? = @person.runs
+
+          # Array of [name of a ward, role].
+          def wards
+            @directory.wards.all.filter_map do |ward|
+              role = @person.wards[ward.id]
+              [ward.name, Hobrin::People::Person::ROLES.fetch(role)] if role
+            end
+          end
+
+          def second_step? = @directory.accounts.with_second_step.include?(@person.id)
+
+          # Array of Place, last used first.
+          def sessions
+            @directory.accounts.sessions(@person.id).map do |session|
+              Place.new(name: session.name, begun: when_of(session.begun), used: when_of(session.used),
+                        here: session.name == @session)
+            end
+          end
+
+          private
+
+          def when_of(time) = day_and_time(time.strftime("%Y-%m-%dT%H:%M:%SZ"))
+        end
+
+        # Where somebody who was asked to join does so.
+        class Invitation < Page
+          def initialize(invitation:, errors:, fields:)
+            super(errors:)
+            @invitation = invitation
+            @fields = fields
+          end
+
+          def by = @invitation.made_by
+          def name = @fields.sent?(:name) ? @fields.text(:name) : @invitation.name
+          def login = @fields.text(:login)
+          def shortest = Hobrin::People::Password::SHORTEST
+        end
+
+        # One of the pages of signing in.
+        class SignIn < Page
+          # name :: as rodauth calls it. Gives [the view, the title]
+          NAMES = { "login" => [:sign_in, "Sign in"], "logout" => [:sign_out, "Sign out"],
+                    "forgotten" => [:forgotten, "A new password"],
+                    "reset-password" => [:new_password, "A new password"],
+                    "change-password" => [:password, "Change your password"],
+                    "otp-setup" => [:second_step_on, "A second step"],
+                    "otp-auth" => [:second_step, "The second step"],
+                    "otp-disable" => [:second_step_off, "Take the second step off"],
+                    "recovery-auth" => [:spare_code, "A spare code"],
+                    "recovery-codes" => [:spare_codes, "Spare codes"],
+                    "add-recovery-codes" => [:spare_codes, "Spare codes"] }.freeze
+          private_constant :NAMES
+
+          attr_reader :notice, :warning, :view, :title, :people
+
+          # rodauth :: what answers; people :: Array of the made-up people that one may be, in the
+          #   demo
+          def initialize(name:, rodauth:, errors:, notice:, warning:, mail:, people: [])
+            super(errors:)
+            @view, @title = NAMES.fetch(name)
+            @rodauth = rodauth
+            @notice = notice
+            @warning = warning
+            @mail = mail
+            @codes = name == "add-recovery-codes"
+            @people = people
+          end
+
+          # What who is signed in signs in with, for the browser that keeps passwords.
+          def login = (@rodauth.account || @rodauth.account_from_session)&.fetch(:login).to_s
+
+          def sample? = people.any?
+          def said = warning || notice
+
+          # Whether letters go out.
+          def mail? = @mail
+
+          # What was typed, but never a password.
+          def typed(name) = @rodauth.param_or_nil(name).to_s
+
+          # The secret of the second step: as texts of four letters, and as a picture.
+          def secret = @rodauth.otp_user_key.scan(/.{1,4}/).join(" ")
+
+          def secret_fields
+            { otp_secret: @rodauth.otp_user_key, otp_raw_secret: @rodauth.otp_key }
+          end
+
+          def secret_picture
+            code = RQRCode::QRCode.new(@rodauth.otp_provisioning_uri)
+            code.as_svg(use_path: true, module_size: 4, viewbox: true, offset: 16, fill: "fff")
+          end
+
+          def codes = @rodauth.recovery_codes
+          def codes_shown? = @codes
+        end
+      end
+    end
+  end
+end

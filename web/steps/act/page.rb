@@ -1,0 +1,242 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Act
+        # The Act step.
+        class Page < StepPage
+          KEY = :act
+
+          # Prompts that ask for more than a word or two.
+          LONG = %i[what measured risk needed].freeze
+          # The parts of Act: how an address names each, and a field that only its form has.
+          PARTS = { shall_we: ["decision", :decision], steps: ["steps", :step_what], measures: ["measures", :numbers],
+                    versions: ["versions", :signer], whole: ["whole", nil] }.freeze
+          private_constant :LONG, :PARTS
+
+          # A field of the change plan.
+          class Field < Value
+            attributes :name, :prompt, :text, :rows
+          end
+
+          # A paper of the evidence table: results :: Array of Brief::Words::OfPaper
+          class Evidence < Value
+            attributes :record, :design, :level, :results, :finding, :applicability
+          end
+
+          def brief = @brief ||= Services::Act::ReadBrief.new(@context).call(opened)
+          def conclusion = typed_or(:conclusion, inquiry.conclusion)
+          def elements = question.elements.reject(&:blank?)
+          def use(element) = Question::Element::USES.fetch(element.use)
+
+          def files = Files.of(self)
+
+          # The style of the references in files, as it was chosen.
+          def style = fields.one_of(:style, Exchange::Citation::STYLES.keys.map(&:to_sym))&.to_s
+
+          # [value, name, whether it is chosen]
+          def styles = Exchange::Citation::STYLES.map { |key, (name, _)| [key, name, key == style] }
+
+          def plan = prompted(Brief::ActionPlan::PROMPTS)
+
+          # Fields of the change plan. prompts :: Hash of name to prompt
+          def prompted(prompts)
+            prompts.map do |name, prompt|
+              Field.new(name:, prompt:, text: typed_or(name, inquiry.plan.public_send(name)),
+                        rows: LONG.include?(name) ? 2 : 1)
+            end
+          end
+
+          # What is said beside the day for looking again; nil where a day is named, or nothing is.
+          def no_day
+            return if inquiry.plan.look_again.empty? || inquiry.plan.look_again_on
+
+            "Name a day, such as 2027-02-01: then Home says when it has come, and your calendar can have it."
+          end
+
+          def today = @context.today
+
+          def kept = counts.kept
+          def flow = FlowLines.new(counts).call
+          def flow_steps = Brief::Flow::Boxes.new(counts).steps
+
+          # What is open: one of PARTS.
+          def open_part
+            shown = PARTS.find do |_, (show, field)|
+              fields.text(:show) == show || (field && fields.sent?(field))
+            end
+            shown ? shown.first : :brief
+          end
+
+          def measuring = @measuring ||= Plan::Measuring.new(self)
+          def deliberation = @deliberation ||= Plan::Deliberation.new(self)
+          def steps = @steps ||= Plan::Steps.new(self)
+          def versions = @versions ||= Versions.new(self, @context)
+
+          # The forest of the first outcome that was pooled, and a hundred people for the first that
+          # has them, as safe markup.
+          def pictures
+            drawn = Exchange::Report::Pictures
+            pool = findings.rows.map(&:pool).find(&:pooled)
+            people = findings.rows.find { |row| row.side && row.hundred }
+            [pool && drawn::Forest.of(pool),
+             people && drawn::Hundred.of(people)].compact.map do |picture|
+              [picture.name, Exchange::Report::Writers::Html::Drawing.of(picture)]
+            end
+          end
+
+          # The whole report as files have it, as safe markup.
+          def whole
+            report = Services::Act::Versions.new(@context).now(opened, style:)
+            Exchange::Report::Writers::Html::Markup.of(report.sections)
+          end
+
+          # Who signed last, in words.
+          def signed_words
+            last = inquiry.acting.signed.last
+            last ? "Signed off by #{last.name} on #{day(last.on.iso8601)}." : "Not signed off yet."
+          end
+
+          # The code of the address at which it can be read, as safe markup.
+          def code(address) = versions.code(address)
+
+          # A sentence to begin from, where none is written; nil where nothing is found.
+          def proposed = (Brief::Claim.proposed(findings.rows) if conclusion.strip.empty?)
+
+          # What the conclusion claims that the findings do not show, in sentences.
+          def objections = Brief::Claim.objections(conclusion, findings.rows).map(&:words)
+
+          # [name, path, whether it is open]
+          def parts
+            measures = count_of(inquiry.acting.measures.size, "measure")
+            names = { shall_we: "Shall we?", steps: "Step by step",
+                      measures: "Did it work? #{measures}", versions: "Signed and shared" }
+            named = names.map do |part, name|
+              [name, path(key, show: PARTS.fetch(part).first), open_part == part]
+            end
+            [["The brief", path, open_part == :brief], *named]
+          end
+
+          # The part of the evidence that is shown.
+          def portion = @portion ||= Web::Page::Portion.of(brief.rows, from: fields.number(:from))
+          def path_to_portion = ->(from) { "#{path(key, from:)}#evidence-title" }
+          def rows = portion.shown.map { |row| evidence(row) }
+
+          # The table of findings, of the outcomes that are named.
+          def findings
+            @findings ||= Services::Appraise::Read.new(@context, opened).findings_table
+          end
+
+          def searched_on
+            "counted on " \
+              "#{day(brief.searched_on.iso8601)}#{" in the made-up sample library" if sample?}"
+          end
+
+          def dock_words
+            papers = count_of(counts.unread, "paper")
+            unread = "#{papers} #{counts.unread == 1 ? "was" : "were"} never read."
+            [(unread if counts.unread.positive?),
+             ("#{counts.unsure} unsure." if counts.unsure.positive?)].compact.join(" ")
+          end
+
+          private
+
+          def counts = brief.flow
+
+          def evidence(row)
+            paper = row.paper
+            moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
+            Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
+                         level: row.level && "#{row.level}#{moved}", finding: paper&.finding, applicability: row.applicability,
+                         results: row.results.map { |result| Brief::Words::OfPaper.of(result) })
+          end
+
+          # Everything that can be taken away from Act as a file.
+          module Files
+            # What it is for, and [address after "files/", name] of each.
+            REPORTS = {
+              "One page for the ward" => [%w[ward.pdf PDF]],
+              "The whole brief" => [%w[brief.pdf PDF], %w[brief.docx Word], %w[brief.html HTML],
+                                    %w[brief.md Markdown]],
+              "The tables" => [%w[brief.xlsx Excel], ["findings.csv", "findings as CSV"],
+                               ["papers.csv", "papers as CSV"], ["measures.csv", "measures as CSV"]],
+              "For other programs" => [["brief.fhir.json", "FHIR R5"]]
+            }.freeze
+            PAPERS = [%w[evidence.ris RIS], %w[evidence.bib BibTeX],
+                      %w[evidence.json CSL-JSON]].freeze
+            WHOLE = "The whole inquiry, to be checked or opened elsewhere"
+            private_constant :REPORTS, :PAPERS, :WHOLE
+
+            # page :: Act. Gives [what it is for, Array of [path, name]].
+            def self.of(page)
+              reports = REPORTS.transform_values do |files|
+                files.map { |file, words| [page.path("files/#{file}", style: page.style), words] }
+              end
+              papers = PAPERS.map { |file, words| [page.path(file), words] }
+              [*reports, ["The papers", papers], [WHOLE, archives(page)]]
+            end
+
+            # What led to the question may tell of a patient: it goes along only where that is chosen.
+            def self.archives(page)
+              [[page.path("archive.json"), "Archive"],
+               [page.path("archive.json", situation: "yes"), "Archive with the situation"]]
+            end
+            private_class_method :archives
+          end
+
+          # The flow of papers, a line for each step, from the search to the evidence set.
+          class FlowLines
+            include Formatting
+
+            # A number in the flow of papers and what is said of it.
+            class Line < Value
+              attributes :papers, :says, :aside, :last
+            end
+
+            # counts :: Brief::Flow
+            def initialize(counts)
+              @counts = counts
+            end
+
+            # Array of Line, from the top.
+            def call
+              [Line.new(papers: counts.joined, says: "match all blocks", aside: limited, last: false),
+               Line.new(papers: counts.found, says: "left to read", aside: dropped, last: false),
+               *(open_line if (counts.unsure + counts.unread).positive?),
+               Line.new(papers: counts.kept, says: "in the evidence set", aside: kept_outside,
+                        last: true)]
+            end
+
+            private
+
+            attr_reader :counts
+
+            def limited
+              added = counts.by_hand + counts.threaded
+              threaded = " (#{number(counts.threaded)} of them by citation searching)" if counts.threaded.positive?
+              "−#{number(counts.limited)} by limits#{", +#{number(added)} added manually#{threaded}" if added.positive?}"
+            end
+
+            def dropped
+              return "none dropped" if counts.dropped_total.zero?
+
+              reasons = counts.dropped.map { |reason, count| "#{reason.downcase} #{count}" }
+              "−#{counts.dropped_total} dropped: #{reasons.join(", ")}"
+            end
+
+            def open_line
+              Line.new(papers: counts.unsure + counts.unread, says: "open",
+                       aside: "#{counts.unsure} unsure, #{counts.unread} unread", last: false)
+            end
+
+            def kept_outside
+              outside = counts.kept_outside
+              outside.positive? ? "and #{outside} kept earlier that this search no longer finds" : ""
+            end
+          end
+        end
+      end
+    end
+  end
+end

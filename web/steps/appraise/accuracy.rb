@@ -1,0 +1,188 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Appraise
+        # An outcome that is a test: its papers in pairs, pooled together, and what a result means
+        # where a known share of people has the condition.
+        class Accuracy < Outcome
+          TEST_PARTS = { "together" => "Together", "values" => "What a result means",
+                         "certainty" => "How sure", "is" => "What it is" }.freeze
+          private_constant :TEST_PARTS
+
+          def view = part == "together" ? "appraise/test" : "appraise/#{part}"
+          def roc = @roc ||= RocSpace.new(self)
+          def values = @values ||= PredictiveValues.new(self)
+
+          # [Study, Accuracy, path to its numbers, fields that take it out] of each paper.
+          def rows
+            pool.studies.map do |study|
+              [study, study.reported.values,
+               page.path_to_numbers(study.record, outcome, result: study.number), fields_of(study).merge(do: "out")]
+            end
+          end
+
+          # "97.5 (86.8 to 99.9)", of a Statistics::Interval of proportions
+          def share(interval)
+            "#{page.points(interval.estimate)} (#{page.points(interval.low)} to " \
+              "#{page.points(interval.high)})"
+          end
+
+          def pooled = pool.tests
+
+          def facts
+            return [] unless pooled
+
+            [pooled.converged ? together : apart, between,
+             "A positive test is #{page.decimal(positive)} times as often found in those who have it; " \
+             "a negative one #{page.decimal(negative)} times."]
+          end
+
+          private
+
+          def parts_offered = TEST_PARTS
+          def positive = pooled.sensitivity.estimate / (1 - pooled.specificity.estimate)
+          def negative = (1 - pooled.sensitivity.estimate) / pooled.specificity.estimate
+
+          def between
+            one, two = [0, 1].map { |place| page.decimal(pooled.between[place, place], 3) }
+            "τ² #{one} of sensitivity and #{two} of false positives, on the scale of log odds."
+          end
+
+          def together
+            "Sensitivity and false positives are pooled together (Reitsma 2005, restricted maximum likelihood): " \
+              "between papers they go together by #{page.decimal(pooled.correlation)}."
+          end
+
+          def apart
+            "Sensitivity and specificity are pooled apart, as if one had nothing to do with the other: " \
+              "#{pool.studies.size < 3 ? "fewer than three papers" : "together the model did not come to rest"}."
+          end
+
+          # Papers on a test by false alarms and by what they find, with the pooled middle and its
+          # regions.
+          class RocSpace
+            SIDE = 300
+            EDGE = 36
+            TOP = 22
+            private_constant :SIDE, :EDGE, :TOP
+
+            # A paper: x, y, size :: places; label :: in words
+            class Point < Value
+              attributes :x, :y, :size, :label
+            end
+
+            # part :: Test
+            def initialize(part)
+              @part = part
+              @pool = part.pool
+            end
+
+            def frame = SIDE + EDGE + 14
+            def edge = EDGE
+            def side = SIDE
+            def top = TOP
+
+            def points
+              @pool.studies.map do |study|
+                test = study.reported.values
+                Point.new(x: x(1 - test.specificity.estimate), y: y(test.sensitivity.estimate),
+                          size: (2.5 + (7 * Math.sqrt(test.people.fdiv(most)))).round(1), label: label(study, test))
+              end
+            end
+
+            def middle
+              [x(1 - @pool.tests.specificity.estimate), y(@pool.tests.sensitivity.estimate)]
+            end
+
+            def region = outline(@pool.tests.region)
+            def predicted = outline(@pool.tests.region(predicted: true))
+
+            # [place along the axis, in words]
+            def ticks = [0, 25, 50, 75, 100].map { |share| [share / 100.0, share.to_s] }
+            def x(share) = (EDGE + (SIDE * share)).round(1)
+            def y(share) = (TOP + (SIDE * (1 - share))).round(1)
+
+            private
+
+            def most = @pool.studies.map { |study| study.reported.people }.max
+            def outline(pairs) = pairs.map { |alarms, found| "#{x(alarms)},#{y(found)}" }.join(" ")
+
+            def label(study, test)
+              "#{study.label}: finds #{(100 * test.sensitivity.estimate).round} of 100 who have it, alarms " \
+                "#{(100 * (1 - test.specificity.estimate)).round} of 100 who have not"
+            end
+          end
+
+          # What a result of a test means for a thousand people of whom a known share has the
+          # condition.
+          class PredictiveValues
+            # part :: Test
+            def initialize(part)
+              @part = part
+              @pool = part.pool
+            end
+
+            # When the page follows the slider: once it rests.
+            def trigger = "submit, input delay:250ms from:find #prevalence"
+
+            def any? = !@pool.tests.nil?
+
+            # The share of people who have it, in hundredths: as typed, else our own baseline, else
+            # the middle of the papers.
+            def prevalence
+              typed = Appraisal::Reported::Figures::Typed.number(typed_text) unless typed_text.empty?
+              typed&.between?(0, 100) ? typed : usual
+            end
+
+            def typed
+              typed_text.empty? ? @part.page.decimal(usual, 1).delete_suffix(".0") : typed_text
+            end
+
+            def refused
+              return if typed_text.empty? || Appraisal::Reported::Figures::Typed.number(typed_text)&.between?(0, 100)
+
+              "Write a number from 0 to 100."
+            end
+
+            # Whole people of a thousand: Statistics::Accuracy::PredictiveValues.
+            def people
+              @people ||= Statistics::Accuracy::PredictiveValues.of(sensitivity:, specificity:,
+                                                                    prevalence: prevalence / 100)
+            end
+
+            # Of those with a positive test, how many have it; of those with a negative one, how many
+            # have not. In words.
+            def positive
+              value(Statistics::Accuracy::PredictiveValues.positive(sensitivity, specificity, prevalence / 100))
+            end
+
+            def negative
+              value(Statistics::Accuracy::PredictiveValues.negative(sensitivity, specificity, prevalence / 100))
+            end
+
+            private
+
+            def typed_text = @part.page.fields.text(:prevalence)[0, 20].strip
+            def sensitivity = @pool.tests.sensitivity.estimate
+            def specificity = @pool.tests.specificity.estimate
+
+            def value(share)
+              share ? "#{@part.page.points(share)} of 100" : "nobody has such a result"
+            end
+
+            def usual
+              return @part.outcome.baseline if @part.outcome.baseline
+
+              shares = @pool.studies.map do |study|
+                100.0 * study.reported.values.ill / study.reported.people
+              end
+              Statistics.median(shares).round(1)
+            end
+          end
+        end
+      end
+    end
+  end
+end

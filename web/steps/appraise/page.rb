@@ -1,0 +1,210 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Appraise
+        # The Weigh step: the kept papers and the outcomes beside one of them that is open.
+        class Page < StepPage
+          KEY = :weigh
+
+          # A kept paper in the list: gives :: how many results, in words, or nothing
+          class Title < Value
+            attributes :record, :level, :gives, :path, :open
+          end
+
+          # An outcome in the list: says :: how sure it is, or what is still to do
+          class Link < Value
+            attributes :name, :says, :path, :open
+          end
+
+          PANES = %i[sheet numbers outcome fresh table findings].freeze
+          private_constant :PANES
+
+          # paper :: id of the record to open, nil for the one that was asked for
+          def initialize(paper: nil, **rest)
+            super(**rest)
+            @paper = paper || fields.some_text(:paper)
+          end
+
+          attr_reader :context
+
+          # The kept papers, as one of two who weigh them apart sees them.
+          def rows = @rows ||= Services::Act::ReadBrief.new(@context).rows(apart.as_weighed(inquiry))
+          def apart = @apart ||= Services::Appraise::DualAppraisal.new(@context, id)
+          def empty? = rows.empty?
+          def weighing = inquiry.weighing
+          def reading = @reading ||= Services::Appraise::Read.new(@context, opened)
+          def heading = count_of(rows.size, "kept paper")
+          def weighed = @weighed ||= rows.count { |row| weighed?(row) }
+
+          # The part of the papers that is listed: the one asked for, or that with the open paper.
+          def portion
+            @portion ||= Web::Page::Portion.of(rows, from: fields.number(:from), with: rows.index(open)&.succ)
+          end
+
+          def path_to_portion = ->(from) { path(key, from:) }
+          # Whether who signed in has a sheet to fill in, whatever else they may do.
+          def own_part? = apart.reader?
+
+          # What is to be known where two weigh apart; nil where they do not: [words, path].
+          def twice
+            return unless apart.apart?
+
+            overview = apart.overview
+            done = overview.readers.zip(overview.weighed).map do |one, count|
+              "#{one.name} is done with #{number(count)}"
+            end
+            open = count_of(overview.open.size, "paper")
+            ["Weighed twice, apart: #{done.join(", ")}. #{open} to settle.", path(:sheets)]
+          end
+
+          def experience? = question.kind == "experience"
+
+          # What stands beside the lists: one of PANES.
+          def pane
+            return :numbers if fields.sent?(:numbers)
+            return :outcome if outcome
+            return { "table" => :table, "findings" => :findings, "new" => :fresh }.fetch(fields.text(:show), :sheet) if @paper.nil?
+
+            :sheet
+          end
+
+          # The open part of the page, an object of its own.
+          def part
+            @part ||= case pane
+                      when :sheet then Checklist.new(self, open)
+                      when :numbers then Results.new(self, open)
+                      when :outcome then outcome.kind == "test" ? Accuracy.new(self, outcome) : Outcome.new(self, outcome)
+                      when :fresh then Described.new(self)
+                      when :table then reading.findings_table
+                      when :findings then Qualitative.new(self)
+                      end
+          end
+
+          # The Appraisal::Outcome that was asked for, nil for none.
+          def outcome
+            number = fields.number(:outcome)
+            weighing.outcome(number) if number.is_a?(Integer)
+          end
+
+          # The row being weighed: the one asked for, else the first not weighed yet.
+          def open
+            @open ||= rows.find { |row| row.record.id == @paper } ||
+                      rows.find { |row| !weighed?(row) } || rows.first
+          end
+
+          def titles
+            shows = %i[sheet numbers].include?(pane)
+            portion.shown.map do |row|
+              level = row.level if weighed?(row)
+              Title.new(record: row.record, level: level || "not weighed yet", gives: gives(row),
+                        path: path(key, paper: row.record.id), open: shows && row == open)
+            end
+          end
+
+          def outcomes
+            weighing.outcomes.map do |one|
+              Link.new(name: one.name, says: says(reading.pool(one)), path: path_to_outcome(one),
+                       open: pane == :outcome && outcome == one)
+            end
+          end
+
+          def path_to_outcome(outcome, **query) = path(key, outcome: outcome.id, **query)
+
+          def path_to_numbers(record, outcome = nil, **query)
+            path(key, paper: record.id, numbers: outcome&.id || "yes", **query)
+          end
+
+          def path_to_sheet(record) = path(key, paper: record.id)
+          def path_to_table = path(key, show: "table")
+          def path_to_findings = path(key, show: "findings")
+          def path_to_fresh = path(key, show: "new")
+
+          def dock_words
+            return "Say on Ask what kind of question this is: the level depends on it." unless kind
+
+            traps = weighing.outcomes.sum { |outcome| reading.pool(outcome).open_traps.size }
+            traps.positive? ? "#{count_of(traps, "trap")} to settle before all is put together." : ""
+          end
+
+          private
+
+          # What a paper gives may stand before anybody judged it.
+          def weighed?(row) = !row.paper.nil? && row.paper.weighed?
+
+          def gives(row) = row.results.empty? ? "" : " · #{count_of(row.results.size, "result")}"
+
+          def says(pool)
+            return "no numbers yet" if pool.studies.empty?
+            return count_of(pool.open_traps.size, "trap") if pool.open_traps.any?
+
+            "#{count_of(pool.studies.size, "result")} · #{reading.certainty(pool).word}"
+          end
+
+          # A result of a paper that stands: its groups, its effect, and what is to be doubted of it.
+          class Standing
+            # page :: Weigh; record :: of the paper; result :: Brief::EvidenceRow::Result
+            def initialize(page, record, result)
+              @page = page
+              @record = record
+              @result = result
+              @told = Brief::Words::OfResult.new(result.outcome.measure)
+            end
+
+            def outcome = @result.outcome
+            def reported = @result.reported
+            def groups = @told.groups(reported).compact
+            def doubts = reported.doubts
+
+            # Who, against whom, when, and what was done to the numbers, in words.
+            def about
+              [reported.group, reported.comparison, reported.time, *reported.notes].reject(&:empty?).join(" · ")
+            end
+
+            # How what it does not give was made, nil where nothing was.
+            def made = Appraisal::Reported::Figures::Values.made(reported.form)
+
+            # Why it is not counted, nil where it is.
+            def aside = reported.aside && Appraisal::Synthesis::WHY.fetch(reported.aside)
+
+            def path = @page.path_to_numbers(@record, outcome, result: reported.number)
+            def path_to_outcome = @page.path_to_outcome(outcome)
+
+            # What a press about it sends.
+            def fields = { paper: @record.id, result: reported.number, outcome: outcome.id }
+
+            def effect
+              return test(reported.values) if outcome.kind == "test"
+
+              @told.result(reported, outcome.way) || "tells nothing by the #{outcome.measure.name}"
+            end
+
+            # Four counts with their difference and number needed, as Brief::Words::OfEffect; nil for
+            #   others.
+            def effect_words
+              Brief::Words::OfEffect.new(@result.effect) if @result.effect && outcome.measure.ratio?
+            end
+
+            private
+
+            def test(test)
+              both = { "sensitivity" => test.sensitivity, "specificity" => test.specificity }
+              ratios = { "likelihood ratio of a positive test" => test.positive_ratio,
+                         "of a negative one" => test.negative_ratio, "odds ratio" => test.odds_ratio }
+              [*both.map { |name, one| "#{name} #{share(one)}" },
+               *ratios.map { |name, one| "#{name} #{ratio(one)}" }].join(", ")
+            end
+
+            def ratio(one) = "#{@page.decimal(one.estimate)} (#{@page.decimal(one.low)} to #{@page.decimal(one.high)})"
+
+            def share(one)
+              "#{@page.points(one.estimate)} (#{@page.points(one.low)} to " \
+                "#{@page.points(one.high)})"
+            end
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,113 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Appraise
+        # What experience studies found: the findings, the papers that speak to each, and how far
+        # each can be relied on.
+        class Qualitative
+          include Formatting
+
+          STEPS = { 0 => "no step", -1 => "one down", -2 => "two down" }.freeze
+          private_constant :STEPS
+
+          # A paper in the form of a finding: place :: its place in the form; speaks :: choices;
+          #   words :: the
+          # sentence that says it; offers :: sentences of its abstract
+          class Voice < Value
+            attributes :place, :record, :speaks, :words, :offers
+          end
+
+          # page :: Weigh
+          def initialize(page)
+            @page = page
+          end
+
+          # [Appraisal::Finding, Confidence, path, whether it is open]
+          def findings
+            @page.weighing.findings.map do |one|
+              [one, @page.reading.confidence(one),
+               @page.path(:weigh, show: "findings", finding: one.id), one == finding]
+            end
+          end
+
+          # The one that is open, nil for a new one.
+          def finding
+            number = @page.fields.number(:finding)
+            @page.weighing.finding(number) if number.is_a?(Integer)
+          end
+
+          def path_to_fresh = @page.path(:weigh, show: "findings", finding: "new")
+
+          # Whether the form is open: for one that is there, or a new one.
+          def open?
+            finding || @page.fields.text(:finding) == "new" || @page.weighing.findings.empty? || @page.errors.any?
+          end
+
+          def text = @page.typed_or(:text, finding&.text.to_s)
+
+          # The kept papers that tell of experience come first.
+          def voices
+            @voices ||= papers.each_with_index.map do |row, place|
+              stored = finding&.support&.[](row.record.id)
+              Voice.new(place:, record: row.record, speaks: speaks(place, stored),
+                        words: words(place, stored), offers: offers(row.record))
+            end
+          end
+
+          # The kept papers as columns of the grid.
+          def papers
+            @papers ||= @page.rows.sort_by.with_index do |row, place|
+              [qualitative?(row) ? 0 : 1, place]
+            end
+          end
+
+          # For the grid: what a paper says to a finding, in a word.
+          def says(finding, record)
+            { for: "says so", against: "otherwise" }[finding.support[record.id]&.speaks] || "–"
+          end
+
+          def confidence = finding && @page.reading.confidence(finding)
+
+          # [component, name, proposed, why, said, choices, by] of the open finding.
+          def lines
+            confidence.lines.map do |line|
+              [line.component, Appraisal::Finding::Confidence::COMPONENTS.fetch(line.component),
+               STEPS.fetch(line.proposed), line.why,
+               STEPS.fetch(line.steps), choices(line), line.judgement&.why.to_s]
+            end
+          end
+
+          private
+
+          def qualitative?(row)
+            (row.paper&.design || Appraisal::Design.proposed(row.record)&.key) == "qualitative"
+          end
+
+          def speaks(place, stored)
+            given = @page.refused?(:speaks) ? @page.fields.nested(:speaks).text(place) : stored&.speaks.to_s
+            [["", "nothing of it", given.empty?]] +
+              Appraisal::Finding::Voice::WAYS.map { |value, name| [value, name, value.to_s == given] }
+          end
+
+          def words(place, stored)
+            @page.refused?(:words) ? @page.fields.nested(:words).text(place) : stored&.words.to_s
+          end
+
+          # What the findings section of an abstract says.
+          def offers(record)
+            passage = CloseReading::Passage.new(record.abstract)
+            found = passage.of(:results)
+            (found.empty? ? passage.sentences : found).first(3).map(&:text)
+          end
+
+          def choices(line)
+            chosen = line.judgement&.steps
+            [["", "as proposed", chosen.nil?]] + STEPS.map { |step, name| [step, name, step == chosen] }
+          end
+        end
+      end
+    end
+  end
+end

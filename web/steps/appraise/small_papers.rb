@@ -1,0 +1,107 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Appraise
+        # Whether small papers show something else than large ones: each effect by its error, with
+        # Egger's test and Peters'.
+        class SmallPapers
+          include Formatting
+
+          WIDTH = 420
+          HEIGHT = 260
+          EDGE = 34
+          private_constant :WIDTH, :HEIGHT, :EDGE
+
+          # A paper in the picture: x, y :: places; label :: in words
+          class Point < Value
+            attributes :x, :y, :label
+          end
+
+          # part :: Outcome
+          def initialize(part)
+            @part = part
+            @pool = part.pool
+          end
+
+          def any? = !@pool.pooled.nil? && !@pool.measure.nothing.nil?
+          def frame = [WIDTH, HEIGHT]
+
+          # Large papers stand high.
+          def points
+            @pool.studies.map do |study|
+              Point.new(x: x(study.result.effect), y: y(study.result.error),
+                        label: "#{study.label}: #{@part.told.value(study.result.effect)}, error " \
+                               "#{decimal(study.result.error)}")
+            end
+          end
+
+          # Where 95 of 100 would lie if all had the pooled effect: three corners.
+          def funnel
+            reach = Statistics::Distributions::Normal::Z95 * most
+            [[x(middle), y(0)], [x(middle - reach), y(most)], [x(middle + reach), y(most)]]
+          end
+
+          # [x, in words] of the ticks below.
+          def ticks
+            scale.ticks.map { |place, words| [EDGE + (place / Brief::Scale::WIDTH.to_f * (WIDTH - (2 * EDGE))), words] }
+          end
+
+          def middle_line = [x(middle), y(0), y(most)]
+
+          # Egger's test, and Peters' for ratios of events, in sentences.
+          def words
+            return too_few unless @pool.enough_to_test?
+
+            tests = { "Egger's test" => @pool.egger }
+            tests = { "Peters' test" => @pool.peters, **tests } if @pool.ratio_of_events?
+            [*tests.map { |name, test| result(name, test) }, *misleads].join(" ")
+          end
+
+          # [name, effect, error] of each paper.
+          def rows
+            @pool.studies.map do |study|
+              [study.label, @part.told.value(study.result.effect), decimal(study.result.error, 3)]
+            end
+          end
+
+          private
+
+          def too_few
+            "A test for small-study effects needs #{Statistics::Pooling::SmallStudyEffects::Egger::FEWEST} papers or more; with " \
+              "#{@pool.studies.size} it would show nothing."
+          end
+
+          def result(name, test)
+            return "#{name}: there is no variation between the papers to test." unless test
+
+            found = test.p < 0.1 ? "small papers differ from large ones" : "no sign that small papers differ"
+            "#{name}: t #{decimal(test.t)} on #{test.df}, p #{@part.told.p(test.p)}: #{found}."
+          end
+
+          def misleads
+            return unless @pool.ratio_of_events?
+
+            "For ratios of events go by Peters' test: Egger's finds small-study effects that are not there."
+          end
+
+          def middle = @pool.pooled.estimate
+          def most = @pool.results.map(&:error).max * 1.05
+
+          def scale
+            reach = Statistics::Distributions::Normal::Z95 * most
+            effects = @pool.results.map { |result| [result.effect, result.effect] }
+            @scale ||= Brief::Scale.new(@pool.measure, [[middle - reach, middle + reach], *effects])
+          end
+
+          def x(effect)
+            (EDGE + (scale.place(effect) / Brief::Scale::WIDTH.to_f * (WIDTH - (2 * EDGE)))).round(1)
+          end
+
+          def y(error) = (12 + (error / most * (HEIGHT - 46))).round(1)
+        end
+      end
+    end
+  end
+end

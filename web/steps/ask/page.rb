@@ -1,0 +1,169 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Ask
+        # The Ask step.
+        class Page < StepPage
+          KEY = :ask
+
+          # A piece of the sentence: as :: :marked, :proposed or :plain; key, element :: whose it is;
+          #   path :: where its edges
+          # are moved; value :: by which a proposal is taken
+          class Piece < Value
+            attributes :words, :as, :key, :element, :path, :value, :sure
+
+            def initialize(words:, as: :plain, key: nil, element: nil, path: nil, value: nil,
+                           sure: true)
+              super
+            end
+          end
+
+          # A limit that the sentence mentions: name :: of the limit; words :: as the sentence has
+          #   them
+          class Mention < Value
+            attributes :name, :words, :limit
+          end
+
+          NOTHING_YET = "Take what is proposed, or mark the words yourself: " \
+                        "who it is about and what you would do carry the search."
+          private_constant :NOTHING_YET
+
+          def elements = question.elements.map { |element| ElementCard.new(self, element) }
+          def reading = @reading ||= Services::Ask::Read.new(@context).call(inquiry)
+          def proposals? = reading.proposals.any?
+
+          def situation = typed_or(:situation, question.situation)
+          def text = typed_or(:question, question.text)
+
+          def frames
+            Question::Frame::ALL.map { |one| [one.key, "#{one.name}: #{one.good_for}", one.key == question.frame] }
+          end
+
+          def kinds = Question::Kind::ALL
+          def chosen_kind = typed_or(:kind, question.kind)
+
+          # The key of the kind that is proposed, while none is chosen.
+          def proposed_kind = kind ? nil : reading.guess&.kind&.key
+
+          # What is still open, but for what a proposal would answer.
+          def gaps
+            answered = reading.proposals.map(&:key)
+            reading.gaps.reject { |gap| answered.include?(gap.key) }
+          end
+
+          # The field that would answer a gap, nil when the frame has none.
+          def field_for(gap) = ("typed_#{gap.key}" if gap.key && question.element(gap.key))
+
+          # Words that are likely misspelled: [Question::Slips::Slip, what a press sends].
+          def slips = reading.slips.map { |slip| [slip, "#{slip.from}:#{slip.meant}"] }
+
+          # Question::Frame::Fitting::Suggestion, or nil.
+          def fitting_frame = reading.frame
+
+          def mentions
+            reading.mentioned.map do |one|
+              name = Narrowing::AppliedLimit::Wording::NAMES.fetch(one.leaf.name).downcase
+              Mention.new(name: one.leaf.name, words: one.words, limit: "#{name} #{Narrowing::AppliedLimit::Wording.of(one.leaf)}")
+            end
+          end
+
+          def kind_words
+            guess = reading.guess
+            return "#{kind.name} is best answered by #{kind.best}.#{other_guess(guess)}" if kind
+            return "Choose one: it decides which studies answer best." unless guess
+
+            "#{sounds(guess)}. Best answered by #{guess.kind.best}."
+          end
+
+          def next_words
+            return NOTHING_YET if question.searched.empty?
+            return "Say what kind of question it is: that decides which studies answer it." unless question.kind
+
+            letters = question.searched.map(&:letter)
+            "#{letters.join(", ")} will be searched#{" together" if letters.size > 1}."
+          end
+
+          # The sentence in its pieces, marked, proposed and plain.
+          def pieces
+            at = 0
+            found = (marked_pieces + proposed_pieces).sort_by { |phrase, _| phrase.from }.flat_map do |phrase, piece|
+              before = Piece.new(words: question.text[at...phrase.from])
+              at = phrase.to
+              [before, piece]
+            end
+            [*found, Piece.new(words: question.text[at..])]
+          end
+
+          private
+
+          def marked_pieces
+            question.marks.map do |element, phrase|
+              address = path(key, phrase: "#{element.key}:#{phrase.from}")
+              [phrase,
+               Piece.new(words: phrase.text, as: :marked, key: element.key, element:, path: address)]
+            end
+          end
+
+          def proposed_pieces
+            reading.proposals.map do |proposal|
+              value = "#{proposal.key}:#{proposal.phrase.from}"
+              [proposal.phrase,
+               Piece.new(words: proposal.phrase.text, as: :proposed, key: proposal.key, value:,
+                         sure: proposal.sure?)]
+            end
+          end
+
+          def other_guess(guess)
+            return "" if guess.nil? || guess.kind == kind
+
+            " #{sounds(guess)}."
+          end
+
+          # How sure it is, and by which words.
+          def sounds(guess)
+            verb = guess.sure >= Question::Understanding::LIKELY ? "It sounds like" : "It may be"
+            "#{verb} #{guess.kind.name.downcase}#{", because of “#{guess.cue}”" if guess.cue}"
+          end
+
+          # Why a phrase is proposed, in words.
+          class Why
+            CLASSES = {
+              "people" => "people", "staff" => "people who care", "setting" => "a place of care",
+              "condition" => "a complaint", "drug" => "a medicine", "device" => "a thing that is used",
+              "procedure" => "something that is done", "test" => "a test",
+              "outcome" => "something that may come about", "change" => "a word of change",
+              "assess" => "a word of finding out", "tell" => "a word of telling",
+              "money" => "a word of money", "time" => "a time", "number" => "a number",
+              "quality" => "how people are", "nothing" => "what is done already, or nothing"
+            }.freeze
+            WORDS = { after: "after “%s”", before: "before “%s”", comparing: "set against something by “%s”",
+                      begins: "in a sentence that begins with “%s”" }.freeze
+            private_constant :CLASSES, :WORDS
+
+            # proposal :: Question::Understanding::Proposal
+            def initialize(proposal)
+              @proposal = proposal
+            end
+
+            def to_s
+              words = [*@proposal.reasons.map { |reason| told(reason) }, known].compact
+              words.empty? ? "from the shape of the sentence" : words.join("; ")
+            end
+
+            private
+
+            def told(reason)
+              reason.what == :names ? CLASSES.fetch(reason.word) : format(WORDS.fetch(reason.what), reason.word)
+            end
+
+            def known
+              "the thesaurus knows #{@proposal.headings.join(", ")}" if @proposal.headings.any?
+            end
+          end
+        end
+      end
+    end
+  end
+end

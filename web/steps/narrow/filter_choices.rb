@@ -1,0 +1,110 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Narrow
+        # The study filters: of which kind they are shown, which there are, and what each would
+        # leave.
+        class FilterChoices
+          include Formatting
+
+          # A kind to choose: path :: of the card with its filters
+          class Kind < Value
+            attributes :name, :path, :chosen
+          end
+
+          # page :: Narrow; reader :: Services::Narrow::ReadFilters
+          def initialize(page, reader)
+            @page = page
+            @reader = reader
+          end
+
+          # Whether their card is open.
+          def open? = @page.showing?("filters") || trouble?
+
+          # The kind that was asked for, else that of the question.
+          def kind
+            [@page.fields.text(:kind), @page.question.kind, @reader.kinds.first].find do |one|
+              @reader.kinds.include?(one)
+            end
+          end
+
+          def name(kind = self.kind)
+            kind == "reviews" ? "Reviews" : Question::Kind.fetch(kind).name
+          end
+
+          def card_path = @page.path(show: "filters")
+          def close_path = @page.path
+
+          def kinds
+            @reader.kinds.map do |one|
+              Kind.new(name: name(one), path: @page.path(show: "filters", kind: one),
+                       chosen: one == kind)
+            end
+          end
+
+          # Services::Narrow::ReadFilters::Rows: the published ones from wide to narrow, and those written
+          # here.
+          def rows = @rows ||= @reader.call(kind)
+          def own = @own ||= @reader.own
+
+          # What a row leaves: what its preview says, or what is left while it is on.
+          def size(row) = row.preview ? row.preview.size : @page.opened.final
+          def change(row) = @page.limits.change_words(row.preview.change)
+
+          # The published sensitivity or specificity in percent; a dash where it is not to hand, or not
+          # that of these terms.
+          def percent(published, figure)
+            value = published.public_send(figure)
+            value && published.as_published? ? "#{value} %" : "—"
+          end
+
+          # Where a filter comes from, in short.
+          def origin(published)
+            changed = "Terms changed: open it to see how." unless published.as_published?
+            ["#{published.source}.", published.note, changed].compact.join(" ")
+          end
+
+          # Where the original looked and where this looks, and what became of its figures.
+          def adapted(published)
+            ["The original looked in #{published.searched}; this looks in #{published.here}.",
+             changed(published)].compact.join(" ")
+          end
+
+          # Where a narrower width leaves more than a wider one: which, in words; nil where none
+          # does.
+          def out_of_order
+            wide, narrow = rows.each_cons(2).find { |one, other| size(one) < size(other) }
+            return unless wide
+
+            "Here “#{wide.leaf.width}” leaves #{count_of(size(wide),
+                                                         "paper")} and “#{narrow.leaf.width}” " \
+              "#{size(narrow)}, the wrong way round: look at the counts beside the terms. A filter that leans on " \
+              "headings finds little where few papers carry them."
+          end
+
+          def joined = @page.opened.cascade.joined.size
+
+          # Whether a limit to study types, which does the same work, is there as well.
+          def types_too? = @page.limits.chosen?(:type)
+
+          # What was typed of a filter that was refused.
+          def typed(name) = trouble? ? @page.fields.text(name) : ""
+
+          private
+
+          def changed(published)
+            return if published.as_published?
+
+            figures = [published.sensitivity, published.specificity]
+            own = ", so the published figures (#{figures.join(" and ")} %) are not those of these terms" if figures.all?
+            "Changed: #{published.changed}#{own}."
+          end
+
+          def trouble? = @page.errors.keys.intersect?(%i[title terms replace])
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,100 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Narrow
+        # The papers that must be found: which are in, what lost the others, what brings them back;
+        # and how the search does so far.
+        class MustFindRows
+          include Formatting
+
+          # One paper: lost_by :: in words, nil when it is in; recovery :: names of the moves that
+          #   bring it back and what they
+          # say; difference :: papers more or fewer then; two_path :: where two changes are looked
+          # for, nil where that is no use
+          # none :: whether two were looked for in vain
+          class Row < Value
+            attributes :record, :lost_by, :moves, :says, :difference, :two_path, :none
+          end
+
+          # page :: Narrow
+          def initialize(page)
+            @page = page
+          end
+
+          def rows = @rows ||= known.map { |one| row(one) }
+          def empty? = known.empty?
+          def found = "#{known.count(&:found)} of #{known.size} still in"
+
+          # What was typed and refused.
+          def typed = @page.errors[:known] ? @page.fields.text(:known) : ""
+
+          # The papers that may be meant, Array of Record, where words fit several; and whether there may be
+          # more of them.
+          def choices = @choices ||= typed.empty? ? [] : @page.papers_named(typed)
+          def more_choices? = choices.size == Services::Terms::FindPapers::MOST
+
+          # How the search does so far, in sentences.
+          def rate_lines
+            rates = @page.reader.rates
+            [(found_line(rates) if rates.known.positive?),
+             (precision_line(rates) if rates.read.positive?)].compact
+          end
+
+          private
+
+          # Array of Services::Narrow::WhatIfs::Known.
+          def known = @known ||= @page.what_if_reader.known(@page.what_ifs.all)
+
+          def row(one)
+            looking = @page.fields.text(:two) == one.record.id
+            pair = looking && one.recovery.nil? ? @page.what_if_reader.pair(one.record.id) : nil
+            Row.new(record: one.record, lost_by: (lost_by(one) unless one.found), **recovery(one, pair),
+                    two_path: (@page.path(two: one.record.id) if one.recovery.nil? && one.steps.any? && !looking),
+                    none: looking && pair.nil?)
+          end
+
+          def recovery(one, pair)
+            moves = one.recovery ? [one.recovery.move] : pair&.moves || []
+            difference = if one.recovery then one.recovery.added.size
+                         elsif pair then pair.size - @page.opened.final
+                         end
+            { moves: moves.map(&:name), says: moves.map(&:wording).join(", then "), difference: }
+          end
+
+          # "lost by “Adults, 19 and over” and “2016 to 2026”"
+          def lost_by(one)
+            return "nothing is searched" if one.steps.empty?
+
+            rows = one.steps.map { |step| @page.rows.find { |row| row.step.equal?(step) } }
+            "lost by #{rows.map { |row| "“#{row.short_label}”" }.join(" and ")}"
+          end
+
+          def found_line(rates)
+            by_hand = " #{count_of(rates.by_hand, "paper")} added manually not counted." if rates.by_hand.positive?
+            "Sensitivity to your must-find papers: #{rates.found} of #{rates.known}, " \
+              "#{percent(rates.sensitivity)}.#{by_hand}"
+          end
+
+          def precision_line(rates)
+            papers = count_of(rates.read, "paper")
+            kept = "Of #{papers} read, #{rates.kept} kept: precision #{percent(rates.precision)}"
+            needed = rates.number_needed_to_read
+            needed = "; #{decimal(needed, 1)} read for each one kept" if needed
+            added = " #{count_of(@page.brought_in, "paper")} added manually not counted." if @page.brought_in.positive?
+            "#{kept}#{needed}.#{added}"
+          end
+
+          # "19 % (95 % interval 9 to 35 %)"
+          def percent(share)
+            estimate, low, high = [share.estimate, share.low, share.high].map do |one|
+              hundredths(one)
+            end
+            "#{estimate} % (95 % interval #{low} to #{high} %)"
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,142 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Narrow
+        # The same search in other catalogues: which there are, how one would be asked, and what
+        # each gave.
+        class OtherCatalogues
+          include Formatting
+
+          # A line of the search for one catalogue. here, there :: counts as text, "" where there is
+          #   none; own :: whether it has a text of its own, that can be changed; text :: for the
+          #   catalogue; notes :: Array of what became of it; effect :: what that does here, or nil
+          class Row < Value
+            attributes :number, :kind, :name, :here, :there, :own, :text, :notes, :effect
+          end
+
+          # What a catalogue gave; cells :: Array of texts, in the order of COLUMNS
+          class Given < Value
+            attributes :name, :cells, :state
+          end
+
+          COLUMNS = ["asked on", "found there", "brought in", "of them found by this search",
+                     "the same paper from elsewhere, too", "only from there"].freeze
+          STATES = { "waiting" => "is about to be brought in", "running" => "is being brought in",
+                     "stopped" => "was stopped", "failed" => "could not be brought in",
+                     "taken back" => "was taken back" }.freeze
+          TEXTS = { plain: "With AND, OR and NOT, fields in words", cql: "As CQL" }.freeze
+          private_constant :STATES, :TEXTS
+
+          # page :: Web::Steps::Narrow::Page
+          def initialize(page, context)
+            @page = page
+            @reading = Services::Narrow::OtherCatalogues::Read.new(context, page.opened, crossed_out: crossed_out?)
+            @feeds = Services::Catalogues::Feed.new(context)
+          end
+
+          # Whether terms that are crossed out are asked for, too; their labels; where that is changed.
+          def crossed_out? = @page.fields.checked?(:crossed_out)
+          def crossed_out = @reading.crossed_out_terms.map(&:label)
+
+          def path_to_crossed_out
+            @page.path(:narrow, show: "elsewhere", source: chosen.id, crossed_out: crossed_out? ? nil : "yes")
+          end
+
+          # [name, text] of the search to copy.
+          def texts = @reading.texts.map { |key, text| [TEXTS.fetch(key), text] }.reject { |_, text| text.empty? }
+
+          def none? = sources.empty?
+          def sources = @sources ||= @reading.askable
+
+          # [name, address of its page, whether it is the chosen one]
+          def choices = sources.map { |source| [source.name, path(source), source == chosen] }
+
+          def chosen
+            @chosen ||= sources.find { |source| source.id == @page.fields.number(:source) } || sources.first
+          end
+
+          def query = plan.query
+          def rows = plan.lines.map { |line| row(line) }
+          def changed = plan.lines.count { |line| line.notes.any? }
+
+          # What the chosen catalogue was asked last, as Narrowing::State::ExternalSearch, or nil.
+          def asked = @page.inquiry.elsewhere.find { |one| one.source == chosen.name }
+
+          # Whether what would be asked now is no longer what was asked.
+          def stale? = asked.query != query
+
+          def most = [asked.count, Services::Narrow::OtherCatalogues::Ask::MOST].min
+          def typed_most = @page.typed_or(:most, [most, 200].min.to_s)
+          def given = @given ||= @reading.given.map { |one| told(one) }
+          # Whether anything is about to be brought in, so that the page asks again by itself.
+          def bringing? = @reading.given.any? { |one| one.import&.waiting? }
+          def own_path = path(chosen)
+
+          # The link to new papers as Store::SharedBriefs::Share, or nil.
+          def feed = @feed ||= @feeds.share(@page.id)
+          def feed_path = feed && @page.path("feed/#{feed.token}")
+
+          # What it can do, in words.
+          def ability
+            can = chosen.ability
+            [["headings", can.index?("dc.subject")], ["phrases", can.relation?(can.anywhere,
+                                                                               "adj")],
+             ["words cut off with a mask", can.masks.any?], ["nearness", can.near], ["years",
+                                                                                     can.index?("dc.date")],
+             ["study types", can.index?("dc.type")]].partition(&:last).map do |some|
+              some.map(&:first)
+            end
+          end
+
+          private
+
+          def path(source) = @page.path(:narrow, show: "elsewhere", source: source.id, crossed_out: crossed_out? ? "yes" : nil)
+
+          def plan = @plan ||= @reading.plan(chosen, texts: @page.errors.any? ? typed : before)
+          def typed = Forms::ElsewhereForm.new(@page.fields).texts
+
+          # What a person changed by hand the last time stays, while the lines are still the same.
+          def before
+            return {} unless asked
+
+            fresh = @reading.plan(chosen)
+            same = fresh.lines[0...-1].map(&:name) == asked.lines.map(&:name)
+            return {} unless same
+
+            fresh.lines.zip(asked.lines).to_h { |line, before| [line.number, (before.text if before&.by_hand)] }.compact
+          end
+
+          def row(line)
+            Row.new(number: line.number, kind: line.kind, name: line.name,
+                    here: number(line.here), own: line.own?,
+                    there: there(line), text: line.there, notes: line.notes, effect: effect(line))
+          end
+
+          def there(line)
+            return "" unless asked && !stale?
+
+            count = line.kind == :whole ? asked.count : asked.lines[line.number - 1]&.count
+            count ? number(count) : ""
+          end
+
+          def effect(line)
+            return if line.wider.nil? || line.notes.empty?
+
+            said = [*("#{number(line.wider)} more" if line.wider.positive?),
+                    *("#{number(line.lost)} fewer" if line.lost.positive?)]
+            said.empty? ? "the same papers here" : "here: #{said.join(", ")}"
+          end
+
+          def told(one)
+            search = one.search
+            cells = [search.on, number(search.count), number(one.given), number(one.found),
+                     number(one.doubles), number(one.only)]
+            Given.new(name: search.source, cells:, state: one.import && STATES[one.import.state])
+          end
+        end
+      end
+    end
+  end
+end

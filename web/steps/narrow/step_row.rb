@@ -1,0 +1,160 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Narrow
+        # One step of the cascade: a block or a limit, what it leaves and what it took away.
+        class StepRow
+          include Formatting
+
+          MOST_NAMED = 3
+          SILENT = { age: "state no age", type: "state no study type", dates: "state no year", sex: "state no sex",
+                     species: "do not say whether people or animals", language: "state no language",
+                     place: "state no place", added: "do not say when they were added" }.freeze
+          private_constant :MOST_NAMED, :SILENT
+
+          # A button of the step: value :: what it sends; name :: in full, for who cannot see where
+          #   it stands
+          class Tool < Value
+            attributes :value, :icon, :says, :name
+          end
+
+          # Narrowing::Cascade::Step
+          attr_reader :step
+
+          # page :: Narrow; steps :: all of them; place :: of this one
+          def initialize(page, step, steps, place)
+            @page = page
+            @step = step
+            @above = place.positive? ? steps[place - 1] : nil
+            @below = steps[place + 1]
+          end
+
+          def block? = step.block?
+          def on? = step.on
+          def size = step.size
+          def removed = step.removed.size
+
+          # How an address names it, whatever its place is.
+          def name = block? ? "block-#{step.source.key}" : "limit-#{step.source.slot}"
+
+          def path = @page.path(opened: name)
+
+          def form_path
+            @page.path(block? ? "blocks/#{step.source.key}" : "limits/#{step.source.slot}")
+          end
+
+          def open? = @page.open_row&.name == name
+
+          # Whether it took anything away that can be looked at.
+          def opens? = !@above.nil? && on?
+
+          def tone = super(step.source.key)
+          def letter = @page.letter(step.source.key)
+
+          # What kind of limit it is.
+          def heading = Narrowing::AppliedLimit::Wording::NAMES.fetch(step.source.name)
+
+          def label = block? ? block_label : Narrowing::AppliedLimit::Wording.of(step.source.leaf)
+
+          # As `label`, with a long list of values cut after the third.
+          def short_label
+            return label unless values.size > MOST_NAMED && values != Records::AgeGroups::ADULTS
+
+            "#{values.first(MOST_NAMED).join(", ").capitalize} or #{values.size - MOST_NAMED} more"
+          end
+
+          def colour = block? ? "ink-#{tone}" : "ink-limit"
+
+          # For its bar: what it leaves, what the next one leaves, the largest of all.
+          def bar = [size, @below&.size, @page.largest]
+
+          def tools = [switch, (up if movable?), (off unless block?)].compact
+
+          # Why papers that say nothing are gone. silence :: Narrowing::Previews::Silences::Silence
+          def unstated(silence)
+            fresh = ", #{silence.not_indexed} of them because they are not indexed yet" if silence.not_indexed.positive?
+            "#{silence.papers} of the #{removed} papers that “#{short_label}” took away " \
+              "#{SILENT.fetch(step.source.name)}#{fresh}. Open the step to look at them."
+          end
+
+          private
+
+          def values
+            !block? && step.source.leaf.is_a?(Strategy::Limit) ? step.source.leaf.values : []
+          end
+
+          def block_label
+            name = @page.question.element(step.source.key).name
+            step.source.operator == :not ? "Not: #{name}" : name[0].upcase + name[1..]
+          end
+
+          def switch
+            way, icon = on? ? %w[off toggle-on] : %w[on toggle-off]
+            Tool.new(value: "switch", icon:, says: "Switch", name: "Switch #{label} #{way}")
+          end
+
+          def up = Tool.new(value: "up", icon: "arrow-up", says: "Up", name: "Move #{label} up")
+
+          def off
+            Tool.new(value: "remove", icon: "x-lg", says: "Take off", name: "Take off #{label}")
+          end
+
+          # Whether one of its kind stands above it.
+          def movable? = !@above.nil? && kind_of_step(@above) == kind_of_step(step)
+          def kind_of_step(one) = one.block? ? one.source.operator : :limit
+
+          # The card of what one step took away: its papers, in one of two orders.
+          class TakenAway
+            include Formatting
+
+            ORDERS = { newest: "newest first", strongest: "strongest design first" }.freeze
+            FEW = 8
+            MANY = 40
+            private_constant :ORDERS, :FEW, :MANY
+
+            # An order to choose: path :: the address of the card in it
+            class Order < Value
+              attributes :name, :path, :chosen
+            end
+
+            # page :: Narrow; row :: StepRow
+            def initialize(page, row)
+              @page = page
+              @row = row
+            end
+
+            def title = "“#{@row.short_label}” took away #{count_of(total, "paper")}"
+            def records = read.records
+            def total = read.total
+            def cut? = total > records.size
+            def close_path = @page.path
+
+            def orders
+              ORDERS.map do |order, name|
+                Order.new(name:, path: here(order:), chosen: order == self.order)
+              end
+            end
+
+            # The address with more of them, nil when they are there already.
+            def more_path = (here(order:, more: "yes") if cut? && !more?)
+
+            # What keeps the card open when a paper of it is pressed.
+            def keep = { opened: @row.name, order: }
+
+            def included?(record) = @page.inquiry.included_ids.include?(record.id)
+            def facts(record) = "#{record.year} · #{record.types.first || "study type not stated"}"
+
+            private
+
+            def order = @page.fields.one_of(:order, ORDERS.keys) || :newest
+            def more? = @page.fields.text(:more) == "yes"
+            def here(**query) = @page.path(opened: @row.name, **query)
+            def read = @read ||= @page.reader.taken_away(@row.step, order:, limit: more? ? MANY : FEW)
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,115 @@
+# frozen_string_literal: true
+
+require "digest"
+
+module Hobrin
+  module Web
+    module Steps
+      module Narrow
+        # The what-ifs in the order in which they bring the aim nearer, and the way to the aim.
+        class WhatIfRows
+          include Formatting
+
+          MOST_OFFERED = 7
+          MOST_OF_A_KIND = 2
+          # Kinds of moves that a reader would take for one.
+          LIKE = { flag: :limit, limit_wider: :limit, excluded_off: :block_off }.freeze
+          private_constant :MOST_OFFERED, :MOST_OF_A_KIND, :LIKE
+
+          # page :: Narrow
+          def initialize(page)
+            @page = page
+          end
+
+          # Array of Narrowing::WhatIfs::WhatIf.
+          def all = @all ||= @page.what_if_reader.call
+
+          def empty? = all.empty?
+          def rows = shown.map { |what_if| Row.new(@page, what_if) }
+
+          # The address with all of them, nil when they are shown.
+          def all_path = (@page.path(show: "all") if all.size > shown.size)
+
+          def inside? = @page.inquiry.aim.standing(@page.opened.final) == :inside
+          def must_find? = @page.inquiry.must_find.any?
+
+          # The way to the aim, when it was asked for.
+          def way_path = @page.path(show: "way")
+          def way_shown? = @page.showing?("way")
+          def way = @way ||= (@page.what_if_reader.way if way_shown?)
+
+          def way_words
+            lost = ", #{way.lost} must-find lost" if must_find?
+            ["#{way.inside ? "Into the aim" : "Nearest"}: #{count_of(way.size, "paper")}", lost]
+          end
+
+          private
+
+          # All, or the nearest to the aim with no more than two of a kind, so that there is a
+          # choice.
+          def shown
+            return all if @page.showing?("all")
+
+            seen = Hash.new(0)
+            all.select do |one|
+              kind = one.move.kind
+              (seen[LIKE.fetch(kind, kind)] += 1) <= MOST_OF_A_KIND
+            end.first(MOST_OFFERED)
+          end
+
+          # One what-if: what it would leave, bring and take, and what becomes of the papers that must
+          # be found.
+          class Row
+            include Formatting
+
+            # The papers that would come or go: says :: how many of how many are shown
+            class Papers < Value
+              attributes :says, :records
+            end
+
+            # page :: Narrow; what_if :: Narrowing::WhatIfs::WhatIf
+            def initialize(page, what_if)
+              @page = page
+              @what_if = what_if
+            end
+
+            # By which a press and an address name it.
+            def name = @what_if.name
+
+            # For the markup, where a name must be one word.
+            def id = "what-if-#{Digest::SHA1.hexdigest(name)[0, 12]}"
+
+            def wording = @what_if.wording
+            def title = wording[0].upcase + wording[1..]
+            def size = @what_if.size
+            def added = @what_if.added.empty? ? "" : signed(@what_if.added.size)
+            def removed = @what_if.removed.empty? ? "" : signed(-@what_if.removed.size)
+
+            # Whether its papers are shown.
+            def open? = @page.fields.text(:what_if) == name
+            def path = open? ? @page.path : @page.path(what_if: name)
+
+            # "1 of 3 lost", "2 back", "none lost"; "" while no paper must be found.
+            def must_find
+              known = @page.inquiry.must_find.size
+              return "" if known.zero?
+
+              back = "#{@what_if.regained.size} back" if @what_if.regained.size.positive?
+              lost = "#{@what_if.lost.size} of #{known} lost" if @what_if.lost.size.positive?
+              back || lost ? [back, lost].compact.join(", ") : "none lost"
+            end
+
+            # What it would bring and take.
+            def papers
+              sets = { "in" => @what_if.added, "out" => @what_if.removed }
+              sets.zip(@page.what_if_reader.papers(@what_if)).filter_map do |(where, set), records|
+                newest = ", the newest" if set.size > records.size
+                Papers.new(says: "#{count_of(set.size, "paper")} #{where}#{newest}:", records:) if records.any?
+              end
+            end
+          end
+        end
+      end
+    end
+  end
+end

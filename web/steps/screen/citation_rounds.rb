@@ -1,0 +1,164 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Screen
+        # Citations followed round by round, as lists and as a picture.
+        class CitationRounds
+          # A round: heading :: in words; papers :: Array of Found
+          class Round < Value
+            attributes :heading, :papers, :more
+          end
+
+          # near :: Around::Near; by :: in words, what it hangs on
+          class Found < Value
+            attributes :near, :by
+          end
+
+          # page :: Sift
+          def initialize(page, context)
+            @page = page
+            @reader = Services::Screen::CitationRounds.new(context, page.opened)
+            @around = Pane::Around.new(page, context)
+          end
+
+          def rounds = @rounds ||= @reader.rounds.map { |round| round(round) }
+          def next_from = @next_from ||= @reader.next_from
+
+          # What the button says, or why there is none.
+          def press = "Follow the citations of #{@page.count_of(next_from.size, "paper")}"
+
+          def nothing
+            return "Keep a paper first: its citations are what is followed." if @page.inquiry.kept_ids.empty?
+
+            "Nothing new was kept or added since the last round: the threads have come to their end."
+          end
+
+          # How many papers came in by following citations.
+          def let_in = @page.inquiry.threaded_ids.size
+
+          def picture = @picture ||= Picture.new(@reader, @page)
+
+          private
+
+          def round(round)
+            total = @page.inquiry.rounds[round.number - 1].found_ids.size
+            heading = "Round #{round.number}: from #{@page.count_of(round.from,
+                                                                    "paper")}, #{@page.number(total)} found"
+            Round.new(heading:, papers: round.found.map { |tied| found(tied) }, more: total - round.found.size)
+          end
+
+          def found(tied)
+            named = tied.by.first(2).map do |record|
+              "#{record.authors.first&.family || "no author"} #{record.year}"
+            end
+            more = tied.by.size > 2 ? " and #{tied.by.size - 2} more" : ""
+            Found.new(near: @around.near(tied.near),
+                      by: "hangs on #{tied.by.size}: #{named.join(", ")}#{more}")
+          end
+
+          # The threads as a picture: years across, rungs up, papers as marks, citations as lines.
+          class Picture
+            # x, y :: in units of the picture; kind :: as Services::Screen::CitationRounds::Mark
+            class Mark < Value
+              attributes :x, :y, :kind, :title, :path
+            end
+
+            # A line from the paper that cites to the one that is cited, as the path of an SVG.
+            class Line < Value
+              attributes :path
+            end
+
+            # A rung or a year at the edge.
+            class Label < Value
+              attributes :text, :x, :y
+            end
+
+            WIDTH = 900
+            LEFT = 150
+            ROW = 48
+            TOP = 16
+            MARK = 15
+            private_constant :LEFT, :ROW, :TOP, :MARK
+
+            # reader :: Services::Screen::CitationRounds; page :: Sift
+            def initialize(reader, page)
+              @shown, @lines = reader.picture
+              @reader = reader
+              @page = page
+            end
+
+            def any? = @shown.any?
+            def height = TOP + (rows.size * ROW) + 26
+            def width = WIDTH
+
+            # Hash of the name of a rung to the ids of the papers there, from the top.
+            def rows = @rows ||= @reader.rungs(@shown.map(&:record))
+
+            def row_labels
+              rows.keys.each_with_index.map do |name, place|
+                Label.new(text: name, x: 0, y: TOP + (ROW * place) + (ROW / 2) + 4)
+              end
+            end
+
+            def year_labels
+              first, last = years.minmax
+              step = [((last - first) / 8.0).ceil, 1].max
+              (first..last).step(step).map do |year|
+                Label.new(text: year.to_s, x: x_of(year), y: height - 6)
+              end
+            end
+
+            # Papers of one year on one rung stand beside each other.
+            def marks
+              @marks ||= @shown.group_by { |mark| [year(mark.record), row(mark.record)] }.flat_map do |(year, row), some|
+                some.each_with_index.map { |mark, place| mark_at(mark, year, row, place, some.size) }
+              end
+            end
+
+            def lines
+              at = @shown.map { |mark| mark.record.id }.zip(placed_in_order).to_h
+              @lines.filter_map do |from, to|
+                one, two = at.values_at(from, to)
+                next unless one && two
+
+                bend = ((one.y + two.y) / 2) - (one.y == two.y ? 22 : 0)
+                Line.new(path: "M#{one.x} #{one.y}Q#{(one.x + two.x) / 2} #{bend} #{two.x} #{two.y}")
+              end
+            end
+
+            private
+
+            def placed_in_order
+              by_path = marks.to_h { |mark| [mark.path, mark] }
+              @shown.map { |mark| by_path[@page.path_to_paper(mark.record)] }
+            end
+
+            def year(record) = record.year || years.first
+
+            def years
+              @years ||= @shown.filter_map { |mark| mark.record.year }.then { |all| all.empty? ? [2000] : all }
+            end
+
+            def row(record) = rows.values.index { |ids| ids.include?(record.id) } || 0
+
+            def mark_at(mark, year, row, place, size)
+              across, down = place.divmod(3)
+              spread = [size, 3].min - 1
+              y = TOP + (ROW * row) + (ROW / 2) + ((down - (spread / 2.0)) * MARK)
+              Mark.new(x: (x_of(year) + (across * MARK)).round(1), y: y.round(1), kind: mark.kind,
+                       title: "#{mark.record.year}: #{mark.record.title}",
+                       path: @page.path_to_paper(mark.record))
+            end
+
+            def x_of(year)
+              first, last = years.minmax
+              (LEFT + ((year - first) * (WIDTH - LEFT - 60.0) / [last - first, 1].max) + 20).round(1)
+            end
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,187 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Screen
+        # The Sift step.
+        class Page < StepPage
+          KEY = :sift
+
+          VERDICTS = { keep: "kept", unsure: "unsure", drop: "dropped" }.freeze
+          SHOWN = %w[around full threads].freeze
+          private_constant :SHOWN
+
+          # A way to the paper before or after: letter :: its key
+          class Neighbour < Value
+            attributes :name, :letter, :path
+          end
+
+          # A button that decides: value :: what it sends; letter :: its key
+          class Verdict < Value
+            attributes :value, :name, :letter, :icon, :chosen
+          end
+
+          # paper :: id of the record to open, nil for the one that was asked for
+          def initialize(paper: nil, **rest)
+            super(**rest)
+            @paper = paper || fields.some_text(:paper)
+          end
+
+          # How the list is looked at, by what was sent. fields :: Fields
+          def self.view_of(fields)
+            Screening::ListView.new(order: fields.one_of(:order, Screening::ListView::ORDERS.keys),
+                                    group: fields.one_of(:group, Screening::ListView::GROUPS.keys),
+                                    part: fields.one_of(:part, Screening::ListView::PARTS.keys),
+                                    rung: fields.some_text(:rung), find: fields.text(:find)[0, 200])
+          end
+
+          def view = @view ||= Page.view_of(fields)
+          def reader = @reader ||= Services::Screen::Read.new(@context, opened, view:)
+          def list = @list ||= reader.call(record_id: @paper)
+          def open = list.open
+          def find = view.find
+
+          # What is to be known where two people read; nil where they do not: [words, path].
+          def twice
+            reading = Services::Screen::DualScreening.new(@context, opened.id)
+            return unless reading.apart?
+
+            overview = reading.overview
+            read = overview.readers.zip(overview.read).map { |person, count| "#{person.name} has read #{number(count)}" }
+            words = "Read twice, apart: #{read.join(", ")}. #{count_of(overview.open.size, "difference")} to settle."
+            [[words, *outside(overview.outside)].join(" "), path(:differences)]
+          end
+
+          # Papers that were decided before the two began.
+          def outside(count)
+            return if count.zero?
+
+            "#{count_of(count, "paper")} decided before dual screening began #{count == 1 ? "is" : "are"} outside it."
+          end
+
+          # How many papers stay with this inquiry, since the library lacks them, and whether who is here
+          # may add them: [count, may], nil for none.
+          def beside
+            own = @context.own_records.of(opened.id).size
+            [own, Services::ChangeHouse.new(@context).may?] if own.positive?
+          end
+
+          # Whether there is anything to sift, in whatever part.
+          def anything? = list.all.positive?
+
+          def titles = @titles ||= Titles.new(self)
+          def ladder = @ladder ||= Titles::Ladder.new(self)
+          def pane = @pane ||= Pane.new(self, open, @context)
+          def around = @around ||= Pane::Around.new(self, @context)
+          def full_text = @full_text ||= FullText.new(self, open, @context)
+          def threads = @threads ||= CitationRounds.new(self, @context)
+          def likely = @likely ||= Titles::Likely.new(self, reader.likeliest, @context)
+
+          # What is shown of the open paper: nil for its abstract, "around" or "full"; "threads"
+          # stands in place of list and paper.
+          def shown = SHOWN.find { |one| one == fields.text(:show) }
+          def threads? = shown == "threads"
+          def likeliest? = view.order == :likeliest
+
+          # How long reading the rest may take, at the pace of the last decisions.
+          def pace_words
+            minutes = reader.pace or return
+
+            "at about #{minutes < 1 ? "half a minute" : count_of(minutes.round, "minute")} each"
+          end
+
+          # How many papers of all there are have which verdict, nil for those that are unread.
+          def tally = @tally ||= reader.tally
+
+          def design(record) = Appraisal::Design.proposed(record)&.name || "study type not stated"
+
+          # How the list is looked at, as an address and a form keep it.
+          def list_query = view.to_query.transform_keys(&:to_sym)
+
+          def kept = tally.fetch(:keep, 0)
+          def unread = tally.fetch(nil, 0)
+
+          def dock_words
+            unsure = tally.fetch(:unsure, 0)
+            left = unread.zero? ? "All read." : ["#{number(unread)} still unread", *pace_words].join(", ").concat(".")
+            unsure.positive? ? "#{left} #{unsure} unsure: look again before you weigh." : left
+          end
+
+          def verdicts
+            [%w[keep Keep k check2],
+             %w[unsure Unsure u question-lg]].map do |value, name, letter, icon|
+              Verdict.new(value:, name:, letter:, icon:, chosen: decision&.verdict.to_s == value)
+            end
+          end
+
+          # Each reason with the number that picks it and whether it was picked.
+          def reasons
+            Screening::Decision::Reasons.for(question.frame).map.with_index(1) { |reason, key| [reason, key, decision&.reason == reason] }
+          end
+
+          def neighbours
+            { -1 => %w[Previous p], 1 => %w[Next n] }.filter_map do |by, (name, letter)|
+              record = list.beside(by)
+              Neighbour.new(name:, letter:, path: path_to_paper(record)) if record
+            end
+          end
+
+          def decision = open && inquiry.decision(open.id)
+          def note = typed_or(:note, decision&.note.to_s)
+
+          # Whether the search is to find the open paper always.
+          def must_find? = open && inquiry.must_find.include?(open.id)
+
+          # What is to be known of the open paper at a glance; those that a person did themselves
+          # stand apart.
+          def tags
+            [design(open), *open.ages,
+             *("language: #{open.language}" if open.language && open.language != "eng")]
+          end
+
+          def by_hand
+            [("added manually" if inquiry.included_ids.include?(open.id)),
+             ("must-find" if must_find?)].compact
+          end
+
+          # Volume, issue and pages, as far as they are known.
+          def printed_in
+            issue = open.issue && "(#{open.issue})"
+            open.volume ? "; #{open.volume}#{issue}: #{open.pages}" : ""
+          end
+
+          # Marked text of the open paper.
+          def matched = list.matched
+
+          # The paper opens in the list as it is looked at.
+          def path_to_paper(record) = path(:sift, **list_query, paper: record.id)
+
+          # What a form keeps of how the list is looked at, with the paper that comes next.
+          def kept_fields = { **list_query, following: list.beside(1)&.id }.compact
+
+          def path_to_headings = path(:word, open: "paper:#{open.id}")
+          def path_showing(show) = path(:sift, **list_query, paper: open&.id, show:)
+          def path_to_threads = path(:sift, **list_query, show: "threads")
+
+          # What a marked sentence tells, in a word or two.
+          def told_words(told) = Pane::TOLD.fetch(told)
+
+          # What a form keeps that stays on this paper, or in the threads.
+          def staying_fields = { **list_query, reading: open&.id, show: shown }.compact
+
+          def said
+            return super unless errors.empty?
+
+            open ? "#{unread} unread. Now open: #{open.title}" : "No papers"
+          end
+
+          # The address of this page looked at in another way.
+          def path_with(**changed)
+            path(:sift, **view.with(**changed).to_query.transform_keys(&:to_sym))
+          end
+        end
+      end
+    end
+  end
+end

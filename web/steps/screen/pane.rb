@@ -1,0 +1,194 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Screen
+        # The open paper, read closely: what it is, whether its numbers fit, and what it has to do
+        # with others.
+        class Pane
+          # A part of the pane: chosen :: whether it is shown
+          class Part < Value
+            attributes :name, :path, :chosen
+          end
+
+          # A section of the abstract: name :: "" where the text names none; sentences :: Array of
+          # Told
+          class Section < Value
+            attributes :name, :sentences
+          end
+
+          # told :: what a sentence tells, a key of TOLD, or nil; matched in it :: highlighted
+          class Told < Value
+            attributes :text, :told
+          end
+
+          TOLD = { design: "how made", results: "found",
+                   conclusion: "concludes" }.freeze
+          NAMES = { background: "Background", methods: "Methods", results: "Results",
+                    conclusion: "Conclusion" }.freeze
+          # Results that can be used have a number beside people or an effect.
+          FOUND = /\d+(?:,\d{3})* (?:of|out of) \d|\d\s?%|\b(?:CI|ratio|difference)\b/
+          private_constant :NAMES, :FOUND
+
+          # page :: Sift; record :: Records::Record
+          def initialize(page, record, context)
+            @page = page
+            @record = record
+            @context = context
+          end
+
+          attr_reader :record
+
+          def parts
+            { nil => "Abstract", "around" => "Around it",
+              "full" => "Full text, cite" }.map do |show, name|
+              count = show == "around" ? " #{around_counts.sum}" : ""
+              Part.new(name: "#{name}#{count}", path: @page.path_showing(show),
+                       chosen: @page.shown == show)
+            end
+          end
+
+          def sections
+            groups = close.passage.sentences.chunk_while { |one, two| one.section == two.section }
+            groups.map do |some|
+              Section.new(name: NAMES.fetch(some.first.section, ""), sentences: some.map { |one| told(one) })
+            end
+          end
+
+          # What a reader is warned of, in words: Array of [words, Record or nil].
+          def warnings
+            [*standing, *doubts.map { |words| [words, nil] },
+             *([["The same paper came in before:", close.double_of]] if close.double_of),
+             *close.reports.map { |other| ["These look like the same people as in", other] },
+             (["Not indexed yet: found by words only.", nil] unless record.indexed?),
+             (["Only a title is here, no abstract.", nil] if record.abstract.to_s.empty?)].compact
+          end
+
+          # What the label says, what the text tells, and whether they agree; in words.
+          def label = close.label&.name || "none stated"
+          def made_as = close.made_as
+          def told_design = made_as.design && Appraisal::Design.fetch(made_as.design).name
+
+          def made_words
+            case made_as.verdict
+            when :agree then "The text tells the same."
+            when :disagree then "The text tells something else: #{told_design.downcase}."
+            else untold_words
+            end
+          end
+
+          def disagreements = close.disagreements
+
+          def numbers_words
+            return "No numbers here that can be worked out anew." if disagreements.empty? && !close.worked_out
+            return "What can be worked out anew agrees." if disagreements.empty?
+
+            "#{disagreements.size == 1 ? "Two numbers" : "#{disagreements.size} pairs of numbers"} do not agree:"
+          end
+
+          # [how many it cites, how many cite it] in the library.
+          def around_counts
+            @around_counts ||= Services::Screen::Paper::Around.new(@context, @page.opened).counts(record)
+          end
+
+          def review? = close.label&.key == "systematic_review"
+
+          private
+
+          def standing
+            [(["Retracted: nothing in it counts as evidence.", nil] if record.retracted?),
+             (["A protocol: it tells what was planned, not what was found.", nil] if protocol?)].compact
+          end
+
+          # What close reading found, said where nobody overlooks it.
+          def doubts
+            [*("Its label and its text do not agree: read how it was made." if made_as.verdict == :disagree),
+             *("Two numbers in it do not agree: see below." if disagreements.any?)]
+          end
+
+          def protocol? = close.label&.key == "protocol"
+
+          def untold_words
+            return "The text does not tell how it was made." if told_design.nil?
+
+            "No label; the text tells: #{told_design.downcase}."
+          end
+
+          def close = @close ||= Services::Screen::Paper::Closely.new(@context).call(record)
+
+          def told(sentence) = Told.new(text: sentence.text, told: kind_of(sentence))
+
+          def kind_of(sentence)
+            return :design if close.made_as.sentence == sentence
+            return :conclusion if sentence.section == :conclusion
+
+            :results if [:results, nil].include?(sentence.section) && sentence.text.match?(FOUND)
+          end
+
+          # What stands around a paper, each with where it stands in this inquiry.
+          class Around
+            # A list of papers: name :: its heading; note :: a sentence beside it, or ""
+            class Group < Value
+              attributes :name, :note, :papers
+            end
+
+            # A paper with where it stands: in_set :: whether it is among those to read
+            class Near < Value
+              attributes :record, :facts, :standing, :path, :in_set, :must_find
+            end
+
+            LEADS = "A review's own references are the shortest way to single studies."
+            private_constant :LEADS
+
+            # page :: Sift
+            def initialize(page, context)
+              @page = page
+              @reader = Services::Screen::Paper::Around.new(context, page.opened)
+            end
+
+            # record :: that the others stand around. Gives an Array of Group.
+            def groups(record, review:)
+              found = @reader.call(record)
+              [Group.new(name: "It cites", note: review ? LEADS : "", papers: papers(found[:cites])),
+               Group.new(name: "Cited by", note: "", papers: papers(found[:cited_by])),
+               Group.new(name: "Like it by its words", note: "", papers: papers(found[:alike]))]
+            end
+
+            # near :: Services::Screen::Paper::Around::Near. Gives a Near.
+            def near(near)
+              record = near.record
+              Near.new(record:, facts: facts(near), standing: standing(near.standing), path: @page.path_to_paper(record),
+                       in_set: near.standing.in_set, must_find: @page.inquiry.must_find.include?(record.id))
+            end
+
+            private
+
+            def papers(all) = all.map { |one| near(one) }
+
+            def facts(near)
+              design = Appraisal::Design.proposed(near.record)&.name || "study type not stated"
+              like = near.likeness && "#{@page.hundredths(near.likeness)} of 100 alike"
+              [near.record.year, design, like].compact.join(" · ")
+            end
+
+            def standing(standing)
+              verdict = standing.decision && Page::VERDICTS.fetch(standing.decision.verdict)
+              reason = standing.decision&.reason
+              return "in this set, #{verdict || "unread"}#{": #{reason.downcase}" if reason}" if standing.in_set
+              return "not here#{", #{verdict} earlier" if verdict}" unless standing.kept_out
+
+              "kept out by #{step(standing.kept_out)}#{", #{verdict} earlier" if verdict}"
+            end
+
+            def step(source)
+              return "block #{@page.letter(source.key)}" if source.is_a?(Strategy::Block)
+
+              Narrowing::AppliedLimit::Wording.named(source.leaf).sub(/\A./, &:downcase)
+            end
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,229 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Screen
+        # The list of titles: how it is ordered, grouped and parted, and what can be done with
+        # several of them at once.
+        class Titles
+          EXPORTS = Exchange::FORMATS.values.to_h { |format| [format::EXTENSION, format::NAME] }.freeze
+          private_constant :EXPORTS
+
+          # A way to look at the list.
+          class Choice < Value
+            attributes :name, :count, :path, :chosen
+          end
+
+          # A paper in the list of titles: verdict :: in words, nil while it is unread
+          class Title < Value
+            attributes :record, :facts, :verdict, :path, :state, :open
+          end
+
+          # A part of the list under its heading, "" for a list that is not grouped.
+          class Group < Value
+            attributes :name, :titles
+          end
+
+          # page :: Sift
+          def initialize(page)
+            @page = page
+          end
+
+          def list = @page.list
+
+          # What finding keeps of how the list is looked at.
+          def found_with = @page.list_query.except(:find)
+
+          def heading
+            part = list.total == list.all ? "" : " of #{@page.number(list.all)}"
+            "#{@page.number(list.total)}#{part} #{list.all == 1 ? "paper" : "papers"}"
+          end
+
+          # What is said of the list that is not all of it.
+          def shown_words
+            "The first #{list.records.size} are shown." if list.total > list.records.size
+          end
+
+          def groupings
+            Screening::ListView::GROUPS.map do |group, name|
+              Choice.new(name:, count: nil, path: @page.path_with(group:), chosen: @page.view.group == group)
+            end
+          end
+
+          # Likeliest is there as soon as there is something to learn from.
+          def orders
+            names = Screening::ListView::ORDERS
+            names = names.except(:likeliest) unless @page.likeliest? || @page.reader.likeliest.any?
+            names.map do |order, name|
+              Choice.new(name:, count: nil, path: @page.path_with(order:), chosen: @page.view.order == order)
+            end
+          end
+
+          # How the list is ordered and grouped, in words.
+          def order_words
+            order = Screening::ListView::ORDERS.fetch(@page.view.order)
+            first = @page.likeliest? ? order : "#{order} first"
+            group = Screening::ListView::GROUPS.fetch(@page.view.group) unless @page.view.group == :none
+            [first, *group].join(", ").sub(/\A./, &:upcase)
+          end
+
+          # The parts of the list; those by verdict with their counts.
+          def parts
+            by_verdict = Page::VERDICTS.keys.to_h { |verdict| [verdict, @page.tally.fetch(verdict, 0)] }
+            counts = { all: list.all, unread: @page.unread, free: @page.reader.free, **by_verdict }
+            Screening::ListView::PARTS.map do |part, name|
+              Choice.new(name:, count: counts.fetch(part), path: @page.path_with(part:),
+                         chosen: @page.view.part == part)
+            end
+          end
+
+          def groups
+            @page.reader.groups.map do |group|
+              Group.new(name: group.name, titles: group.records.map { |record| title(record) })
+            end
+          end
+
+          # How each of several papers is decided: [value, name], and the reasons to drop them.
+          def several_verdicts = [%w[keep Keep], %w[unsure Unsure]]
+          def several_reasons = Screening::Decision::Reasons.for(@page.question.frame)
+
+          # How many are chosen by the press that takes all of the part.
+          def whole_part = list.total
+
+          def export_paths
+            EXPORTS.map { |ending, name| [@page.path("list.#{ending}", **@page.list_query), name] }
+          end
+
+          private
+
+          def title(record)
+            verdict = @page.inquiry.decision(record.id)&.verdict
+            facts = [record.year, @page.design(record)].compact.join(" · ")
+            Title.new(record:, facts:, verdict: Page::VERDICTS[verdict], path: @page.path_to_paper(record),
+                      state: verdict || "unread", open: record.id == @page.open&.id)
+          end
+
+          # The papers by strength of evidence, and which to read first.
+          class Ladder
+            # path :: shows only it, or all again when it is shown; bar :: its share of the largest
+            #   rung, 0 to 100
+            class Rung < Value
+              attributes :name, :why, :size, :facts, :path, :chosen, :bar, :aside
+            end
+
+            # A paper to read first, with why in words.
+            class First < Value
+              attributes :record, :why, :path
+            end
+
+            # page :: Sift
+            def initialize(page)
+              @page = page
+            end
+
+            def rungs
+              steps = @page.reader.ladder
+              largest = steps.map { |step| step.rung.papers.size }.max
+              steps.map { |step| rung(step, largest) }
+            end
+
+            def read_first
+              @read_first ||= @page.reader.read_first.map do |one|
+                First.new(record: one.record, why: why(one), path: @page.path_to_paper(one.record))
+              end
+            end
+
+            private
+
+            def rung(step, largest)
+              one = step.rung
+              chosen = @page.view.rung == one.key
+              size = one.papers.size
+              Rung.new(name: one.name, why: one.why, size:, chosen:, aside: one.aside?,
+                       bar: (100.0 * size / largest).round(1), facts: facts(step),
+                       path: @page.path_with(rung: chosen ? nil : one.key))
+            end
+
+            def facts(step)
+              ["#{step.read} read", ("#{step.kept} kept" if step.kept.positive?),
+               ("newest #{step.newest}" if step.newest)].compact.join(" · ")
+            end
+
+            def why(choice)
+              size = choice.rung.papers.size
+              return "#{choice.rung.name}: the only one" if size == 1
+
+              near = ", closest to the search" if choice.closest
+              "#{choice.rung.name}: #{choice.newest ? "the newest" : "next newest"} of #{size}#{near}"
+            end
+          end
+
+          # What Hobrin learned from the decisions so far, in words.
+          class Likely
+            # How many words are told for and against.
+            WORDS = 4
+            # From this chance that none is left, reading on is likely to bring nothing: the estimate
+            # errs towards reading on.
+            BRINGS_NOTHING = 0.5
+            private_constant :WORDS, :BRINGS_NOTHING
+
+            # page :: Sift; likeliest :: Services::Screen::List::Likeliest
+            def initialize(page, likeliest, context)
+              @page = page
+              @likeliest = likeliest
+              @context = context
+            end
+
+            def any? = @likeliest.any?
+
+            # What speaks for keeping the open paper and against: [for, against], each a text.
+            def speaks(record)
+              reasons = @likeliest.reasons(record).select { |trait, _| telling?(trait) }
+              [reasons.select { |_, share| share.positive? }, reasons.select { |_, share| share.negative? }]
+                .map { |some| some.first(WORDS).map { |trait, _| words(trait) }.join(", ") }
+            end
+
+            # How many keepers are expected among the unread, and whether to stop, in sentences.
+            def may_stop
+              return "Nothing is unread." if @page.unread.zero?
+              return "With fewer than #{few} papers, read them all." if @page.list.all < few
+              return "Too early to tell: decide on #{enough} first." if @page.list.all - @page.unread < enough
+
+              "#{expected} #{advice}"
+            end
+
+            private
+
+            def few = Screening::StoppingEstimate::FEW
+            def enough = Screening::StoppingEstimate.enough(@page.list.all)
+            def stopping = @likeliest.stopping
+
+            def expected
+              about = @page.decimal(stopping.expected, stopping.expected < 10 ? 1 : 0)
+              most = stopping.high == Screening::StoppingEstimate::MOST ? "" : ", hardly more than #{stopping.high}"
+              "Of #{@page.number(@page.unread)} unread, about #{about} are expected to be kept#{most}."
+            end
+
+            def advice
+              none = @page.hundredths(stopping.none)
+              return "Reading on is likely to bring nothing: #{none} in 100 that none is left." if stopping.none >= BRINGS_NOTHING
+
+              "Read on, the likeliest first."
+            end
+
+            # A word that names a thing: others tell a person nothing.
+            def telling?(trait) = trait.name.include?(" ") || @context.thesaurus.word?(trait.name)
+
+            def words(trait)
+              name = trait.name
+              return "“#{name}”" unless name.include?(" ")
+
+              name.delete_prefix("type ")
+            end
+          end
+        end
+      end
+    end
+  end
+end

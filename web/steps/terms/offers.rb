@@ -1,0 +1,96 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Terms
+        # What is offered while a person types into the entry line of a block.
+        class Offers
+          include Formatting
+
+          WAYS = { ranked: "best first", contains: "labels that contain it",
+                   begins: "labels that begin with it" }.freeze
+          NO_HEADING = "No heading here. Words can still be searched: write them a * after three letters for any ending."
+          NO_LABEL = "No heading here with such a label. Try “best first”."
+          private_constant :WAYS, :NO_HEADING, :NO_LABEL
+
+          # One part of how the typing was read: choices :: for a select
+          class Part < Value
+            attributes :text, :choices
+          end
+
+          # offer :: Retrieval::TermOffers::Offer; look :: the address of its card, nil for what has
+          #   none
+          class Row < Value
+            attributes :offer, :look
+          end
+
+          # context :: Services::Context; id :: of the inquiry; fields :: Fields
+          def initialize(context:, id:, fields:)
+            @context = context
+            @id = id
+            @fields = fields
+          end
+
+          def block = @fields.one_of(:block, Question::Frame::KEYS)
+          def known? = !block.nil?
+          def typed = @fields.text(:typed)
+          def typed? = !typed.strip.empty?
+          def path = "/inquiries/#{@id}/offers?block=#{block}"
+
+          def ways = WAYS.map { |key, name| [key, name, key == way] }
+
+          def rows
+            found.first.map { |offer| Row.new(offer:, look: (look(offer) if offer.heading?)) }
+          end
+
+          def several_headings? = found.first.count(&:heading?) > 1
+
+          # How Enter would read what was typed.
+          def parts
+            found.last.map do |part|
+              text = part.text
+              heading = ["heading:#{part.label}", heading_words(part), true] if part.kind == :heading
+              words = ["words:#{text}", "words #{text.downcase}", false]
+              nothing = ["leave:", "nothing for “#{text}”", false]
+              Part.new(text:, choices: [heading, words, nothing].compact)
+            end
+          end
+
+          # What Enter does with operators: words, and the texts that may be meant instead.
+          def operators
+            return unless entry && !entry.plain?
+            return ["“#{entry.unread}” is not read here. What do you mean?", entry.choices] unless entry.read?
+
+            added, without = [entry.added, entry.without].map { |parts| parts.map { |part| part.is_a?(String) ? part : near(part) } }
+            ["Enter adds: #{added.join(", ")}#{"; takes away: #{without.join(", ")}" if without.any?}.", []]
+          end
+
+          # What is said where no heading fits, nil where one does.
+          def remark
+            return if !typed? || operators || found.first.any?(&:heading?) || found.last.any? { |part| part.kind == :heading }
+
+            way == :ranked ? NO_HEADING : NO_LABEL
+          end
+
+          private
+
+          def way = @fields.one_of(:way, Thesaurus::LookUp::WAYS) || :ranked
+          def found = @found ||= Services::Terms::Offer.new(@context).call(@id, block, typed, way:)
+
+          def entry = @entry ||= Services::Terms::Offer.new(@context).entry(@id, block, typed)
+          def near(leaf) = "#{leaf.left} within #{count_of(leaf.distance, "word")} of #{leaf.right}"
+
+          def look(offer)
+            "/inquiries/#{@id}/word?#{Rack::Utils.build_query(open: "heading:#{block}:#{offer.leaf.label}")}"
+          end
+
+          def heading_words(part)
+            filed = part.text.casecmp?(part.label) ? "" : ": “#{part.text.downcase}” is filed under it"
+            "heading #{part.label}#{filed}"
+          end
+        end
+      end
+    end
+  end
+end

@@ -1,0 +1,141 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Terms
+        # The Word step. What is open on it is named by one parameter, `open`: "term:5",
+        # "heading:P:Delirium", "list:P", "gain:P", "papers:P", "papers:" (of the join), "paper:ID" or
+        # "overlap"; and by `known`, a DOI or a title to look for.
+        class Page < StepPage
+          KEY = :word
+
+          def columns = @columns ||= reader.call(inquiry).map { |column| Column.new(self, column) }
+
+          # The blocks and how they lie over each other.
+          def overlap = @overlap ||= Overlap::Panel.new(self, reader.overlap(inquiry))
+
+          def dock = Dock.new(self)
+
+          # What is open: [kind, the rest], such as ["term", "5"].
+          def open
+            @open ||= fields.some_text(:known)&.then { |known| ["find", known] } || named_open
+          end
+
+          def open?(kind, rest = nil) = open.first == kind && (rest.nil? || open.last == rest.to_s)
+
+          # The open card of a term or of a heading, nil for none.
+          def card
+            kind, rest = open
+            @card ||= case kind
+                      when "term" then reader.term_card(inquiry, Integer(rest, 10, exception: false))
+                      when "heading"
+                        block, label = rest.split(":", 2)
+                        label && reader.heading_card(inquiry, block, label)
+                      end
+          end
+
+          # The panel on papers, nil while it is closed.
+          def papers
+            return unless %w[papers paper find].include?(open.first)
+
+            @papers ||= PapersPanel.new(self, @context)
+          end
+
+          # What a block lacks: Hash of :newest and :kept to Services::Terms::SuggestHeadings::Sample.
+          # Array of [letter, key of the block, Array of its first heading and its first words as TermOffers::Offer], for
+          # those blocks that have no term yet; none where it is one block only.
+          def first_terms
+            found = columns.select(&:empty?).map { |column| [column.letter, column.key, column.first_terms] }
+            found = found.reject { |_, _, offers| offers.empty? }
+            found.size > 1 ? found : []
+          end
+
+          def choices_of(key, typed) = Services::Terms::Offer.new(@context).entry(opened.id, key, typed)&.choices || []
+          def suggestions(key) = Services::Terms::SuggestHeadings.new(@context).call(inquiry, key)
+
+          # The key of the block that the last change was about.
+          def active = fields.some_text(:block)
+
+          private
+
+          def named_open
+            fields.text(:open).split(":", 2).then { |kind, rest| [kind.to_s, rest.to_s] }
+          end
+
+          def reader = @reader ||= Services::Terms::Read.new(@context)
+
+          # What stands at the foot of Word: how many papers the blocks have together, and what to do
+          # next.
+          class Dock
+            include Formatting
+
+            ADVICE = { few: "", none: "More names in a block find more: other words for it, or a broader heading.",
+                       missing: "More names in a block find more: other words for it, or a broader heading.",
+                       inside: "A person can read these as they are.", above: "The next step thins them out." }.freeze
+            private_constant :ADVICE
+
+            # page :: Word
+            def initialize(page)
+              @page = page
+            end
+
+            def size = cascade.joined.size
+
+            # Where those papers are: "papers are in both", "paper is in P, while O has no name yet".
+            def where
+              verb = size == 1 ? "paper is" : "papers are"
+              excluded = letters(of(:not).select { |column| column.block.tree })
+              waiting = letters(of(:and) - filled)
+              [[verb, inside].join(" "), ("not in #{excluded}" if excluded),
+               ("while #{waiting} #{waiting.include?(" ") ? "have" : "has"} no name yet" if waiting && filled.any?)]
+                .compact.join(", ")
+            end
+
+            # What keeps the papers few, or what to do with them.
+            def advice
+              joined = of(:and)
+              return "No block is joined: join one at its foot." if joined.empty?
+              return "Give each block its first name." if filled.empty?
+
+              nothing = filled.select(&:nothing?)
+              return "#{nothing.map(&:name).join(", ")}: nothing found yet." if nothing.any?
+              return "Each block finds papers, but none is in all of them." if size.zero?
+
+              "#{limits_words}#{reading_words}"
+            end
+
+            private
+
+            def cascade = @page.opened.cascade
+            def of(operator) = @page.columns.select { |column| column.block.operator == operator }
+            def filled = of(:and).select { |column| column.block.tree }
+            def letters(columns) = columns.empty? ? nil : columns.map(&:letter).join(" and ")
+
+            def inside
+              return "joined" if filled.empty?
+              return "in #{letters(filled)}" if filled.size < of(:and).size
+              return "in this block" if filled.size == 1
+
+              filled.size == 2 ? "in both" : "in all #{filled.size}"
+            end
+
+            def limits_words
+              on = @page.inquiry.limits.count(&:on)
+              final = @page.opened.final
+              words = @page.standing_words
+              return "#{capital(words)}. #{ADVICE.fetch(@page.outlook.standing)}".strip if on.zero?
+
+              "#{on} #{on == 1 ? "limit leaves" : "limits leave"} #{number(final)}: #{words}."
+            end
+
+            def reading_words
+              kept = @page.question.elements.reject { |element| element.searched? || element.blank? }
+              kept.empty? ? "" : " Not searched: #{kept.map { |element| "“#{element.name}”" }.join(", ")}."
+            end
+          end
+        end
+      end
+    end
+  end
+end

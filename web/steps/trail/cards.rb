@@ -1,0 +1,206 @@
+# frozen_string_literal: true
+
+module Hobrin
+  module Web
+    module Steps
+      module Trail
+        # What is open beside the trail.
+        module Cards
+          # The card of the line that is looked at, and of the one it is compared with.
+          class PointCard
+            include Formatting
+
+            LONGEST_NAME = 70
+            private_constant :LONGEST_NAME
+
+            # Papers that only one of two lines finds.
+            class Only < Value
+              attributes :says, :records
+            end
+
+            # page :: Trail; point :: Services::Trails::Read::Point; other :: another one, or nil
+            def initialize(page, point, other)
+              @page = page
+              @point = point
+              @other = other
+            end
+
+            def name = @point.name
+            def line? = !@point.line.nil?
+            def title = "#{line? ? "After line" : "Line"} #{name}: #{@point.says}"
+            def papers = count_of(@point.papers.size, "paper")
+            def close_path = @page.path(:trail, **@page.filter.given)
+            # The note that stands there, and what is in the field: that one, or what was refused.
+            def note_there = @point.line.note
+            def note = @page.errors[:note] ? @page.fields.text(:note) : @point.line.note
+
+            # What is to be said of the count, "" for nothing.
+            def remark
+              moved = ", #{number(@point.line.count_after)} when it was made: the library has changed since" if @point.moved?
+              searched = " Nothing was searched yet." if @point.cql.empty?
+              "#{moved}.#{searched}"
+            end
+
+            # The lines that it can be compared with, for a select.
+            def others
+              named = @page.inquiry.lines.map { |line| [line.name, line.rule] }
+              all = named + @page.lines.map { |line| [line.number.to_s, line.change] }
+              all.reject { |other, _| other == name }
+                 .map do |other, says|
+                [other, "#{other}: #{says[0, LONGEST_NAME]}",
+                 other == @other&.name]
+              end
+            end
+
+            def compared? = !@page.comparison.nil?
+
+            # How the two can become one: [in words, in the notation of lines].
+            def joinings
+              { "Either" => "#{name} or #{@other.name}", "Both" => "#{name} and #{@other.name}",
+                "Only #{name}" => "#{name} not #{@other.name}", "Only #{@other.name}" => "#{@other.name} not #{name}" }
+            end
+
+            # The two names, for the picture; its circles, nil where there are none to draw.
+            def names = [name, @other.name]
+            def circles = comparison.circles
+
+            # What only the one finds, what both, what only the other: [papers, in words].
+            def shares
+              sizes, both = comparison.overlap.sizes, comparison.overlap.all
+              [[sizes.first - both, "only after line #{name}"], [both, "both"],
+               [sizes.last - both, "only after line #{@other.name}"]]
+            end
+
+            # What the kept papers that each finds say of those that both missed; nil while none was
+            # kept.
+            def missed
+              kept, all = comparison.kept, comparison.kept_in_all
+              return cannot_tell(kept) unless all
+
+              estimate, low, high = [all.estimate, all.low, all.high].map { |one| decimal(one, 0) }
+              "Of the papers you kept, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
+                "#{kept.sizes.last}, both #{kept.all}. If the two found them independently there are " \
+                "about #{estimate} such papers in all (95 % interval #{low} to #{high}), and both " \
+                "missed about #{decimal(comparison.missed, 0)}. " \
+                "Searches by like words are not independent: then more were missed. Chapman’s estimate."
+            end
+
+            def only
+              compared = @page.comparison
+              { name => compared.only_one,
+                @other.name => compared.only_other }.filter_map do |one, records|
+                Only.new(says: "Only after line #{one}, the newest:", records:) if records.any?
+              end
+            end
+
+            # What keeps the card open when a paper of it is pressed.
+            def keep = { line: name, with: @other&.name }.compact
+
+            # The papers of a named line, which no step shows; none while it is compared.
+            def records = @other ? [] : @point.records
+
+            def cut
+              ("The newest #{records.size}." if records.any? && @point.papers.size > records.size)
+            end
+
+            def searched? = !@point.cql.empty?
+            def lines = @point.lines
+            def cql = @point.cql
+            def search_open? = line? && @other.nil?
+
+            def search_title
+              lines.any? ? "The search line by line, and the whole as CQL" : "The whole as CQL"
+            end
+
+            private
+
+            def comparison = @page.comparison.comparison
+
+            # Searches that find much the same say nothing of what both missed.
+            def cannot_tell(kept)
+              return if kept.sizes.sum.zero?
+
+              "Of the papers you kept, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
+                "#{kept.sizes.last}, both #{kept.all}. These two cannot tell how many both missed: for that, each " \
+                "would have to find papers without regard to the other, and some that the other does not."
+            end
+          end
+
+          # What running the search again found.
+          class AgainCard
+            include Formatting
+
+            FEW = 12
+            ANEW = "The library was built anew since, so what is new in it cannot be told; below are the " \
+                   "lines whose counts moved."
+            private_constant :FEW, :ANEW
+
+            # Lines whose counts moved: rows :: Array of Hobrin::Trail::Rerun::Moved; open :: whether
+            #   they are few
+            class Moved < Value
+              attributes :title, :rows, :open
+            end
+
+            # page :: Trail; outcome :: Services::Trails::RunAgain::Outcome
+            def initialize(page, outcome)
+              @page = page
+              @outcome = outcome
+            end
+
+            def now = count_of(rerun.now, "paper")
+            def close_path = @page.path(:trail)
+            def form_path = @page.path(:again)
+
+            # Where the pooled values of the last signed version stand beside those of now; nil while
+            # none is signed.
+            def signed_path = (@page.path(:act, show: "versions") if @page.inquiry.acting.signed.any?)
+
+            # What other catalogues gave when they were asked last: Array of [name, records, day].
+            def elsewhere
+              @page.inquiry.elsewhere.map do |one|
+                [one.source, count_of(one.count, "record"), day(one.on)]
+              end
+            end
+
+            def elsewhere_path = @page.path(:narrow, show: "elsewhere")
+
+            def before
+              base = @outcome.base
+              "#{number(rerun.before)} at line #{base.number} of #{day_and_time(base.at)}"
+            end
+
+            # What is new, and what changed among the others.
+            def remark
+              reindexed = rerun.reindexed
+              changed = " #{signed(reindexed)} of those that were here already, because headings changed." if reindexed != 0
+              "#{fresh}#{changed}"
+            end
+
+            def records = @outcome.records
+            def cut = ("the newest #{records.size}" if rerun.fresh.size > records.size)
+
+            def moved
+              { "Lines of the search whose counts moved" => rerun.lines,
+                "Lines of the trail whose counts moved" => @outcome.trail }.filter_map do |title, rows|
+                Moved.new(title:, rows:, open: rows.size <= FEW) if rows.any?
+              end
+            end
+
+            private
+
+            def rerun = @outcome.rerun
+
+            def fresh
+              return ANEW unless rerun.known
+
+              papers = count_of(rerun.fresh.size, "paper")
+              return "#{papers} came into the library since." unless rerun.fresh.empty?
+
+              @outcome.changed? ? "None of them came into the library since." : "Every line counts as it did."
+            end
+          end
+        end
+      end
+    end
+  end
+end
