@@ -1,5 +1,6 @@
 # frozen_string_literal: true
 
+require "rack/deflater"
 require "rack/protection"
 require "rack/session"
 require "sinatra/base"
@@ -15,7 +16,10 @@ module Hobrin
                      message: TOO_OLD }.freeze
       # The inquiry that an address is about.
       ABOUT = %r{\A/inquiries/(\d{1,15})(?:/|\z)}
-      private_constant :TOO_OLD, :PROTECTION, :ABOUT
+      # Pages are packed for their way. That gives no secret away: the token in them is masked anew for each.
+      PACKED = %w[text/html text/plain text/csv text/xml application/json image/svg+xml].freeze
+      WORTH_PACKING = ->(_env, _status, headers, _body) { headers["content-length"].to_i > 1_000 }
+      private_constant :TOO_OLD, :PROTECTION, :ABOUT, :PACKED, :WORTH_PACKING
 
       set :root, __dir__
       set :views, __dir__
@@ -46,11 +50,12 @@ module Hobrin
         secure = shared.to_h[:origin].to_s.start_with?("https:")
         Rack::Builder.app do
           use Guards::Log, out: log
+          use Rack::Deflater, include: PACKED, if: WORTH_PACKING
           use Guards::AtHome unless shared && shared[:required]
           use Guards::Encryption if secure
           use Guards::Patience
           use Guards::RequestBounds
-          use Guards::ShippedFiles, root: File.join(__dir__, "public")
+          use Assets
           use Rack::Protection::HostAuthorization, permitted_hosts: hosts, logging: false
           use Rack::Session::Cookie, key: "hobrin", secret: session_secret, httponly: true,
                                      secure:, same_site: :lax

@@ -97,9 +97,9 @@ RSpec.describe "The application in hard times", :sample, :client do
 
   it "gives no cookie with what it ships, and opens sessions again after its key was cut" do
     header "Host", "127.0.0.1"
-    get "/css/frame.css"
+    get Hobrin::Web::Assets.path("hobrin.css")
     expect([last_response.status, last_response.headers["set-cookie"]]).to eq([200, nil])
-    get "/css/../app.rb"
+    get "/assets/../app.rb"
     expect(last_response.status).to eq(404)
     File.write(home.join("session.key"), "cut")
     expect(Rack::MockRequest.new(Hobrin::Server.app(context, home:)).get("/", "REMOTE_ADDR" => "127.0.0.1",

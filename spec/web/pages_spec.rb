@@ -5,7 +5,7 @@ RSpec.describe "Pages", :sample do
   def page(step, id: 1, errors: {}, **params)
     fields = Hobrin::Web::Fields.new(params.transform_keys(&:to_s))
     Hobrin::Web::Steps.const_get(step)::Page.new(context: context.pinned, opened: opened(id), fields:,
-                                        errors:)
+                                                 errors:)
   end
 
   it "says in the dock of Word where the papers are, and which blocks wait for a name" do

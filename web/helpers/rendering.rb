@@ -140,6 +140,9 @@ module Hobrin
           erb(:"#{name.sub("/", "/_")}", layout: false, locals:)
         end
 
+        def asset(name) = Assets.path(name)
+        def first_fonts = Assets.first_fonts
+
         # What htmx is told at the start: nothing of it needs scripts or styles in the page.
         def htmx_settings = HTMX
 
