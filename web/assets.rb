@@ -22,7 +22,7 @@ module Hobrin
                  *%w[marking queue saving drafts keys since years slider choosing bringing].map { |name| "js/#{name}.js" }].freeze
       # The fonts that every page shows at once.
       FIRST_FONTS = %w[atkinson-hyperlegible-latin-400-normal.woff2 atkinson-hyperlegible-latin-700-normal.woff2
-                       source-serif-4-latin-400-normal.woff2].freeze
+                       source-serif-4-latin-400-normal.woff2 source-serif-4-latin-600-normal.woff2].freeze
       TYPES = { ".css" => "text/css; charset=utf-8", ".js" => "text/javascript; charset=utf-8", ".woff2" => "font/woff2",
                 ".svg" => "image/svg+xml" }.freeze
       # Fonts are compressed already.
