@@ -50,6 +50,7 @@ module Hobrin
         db = Sequel.sqlite(path.to_s, foreign_keys: true, after_connect: PATIENCE, max_connections: connections,
                                       connect_sqls: ["PRAGMA journal_mode=WAL",
                                                      "PRAGMA synchronous=#{SYNCHRONOUS.fetch(kind)}"])
+        Timely.make(db)
         refuse_damaged(db, path, kind)
         Sequel::Migrator.run(db, migrations(kind))
         Library::Rebuilds.call(db) if kind == :library

@@ -84,7 +84,7 @@ module Hobrin
       register Failures
 
       # Patience must not be taken for a fault of the page.
-      error(Guards::Patience::Over) { raise env["sinatra.error"] }
+      error(Deadline::Passed) { raise env["sinatra.error"] }
 
       private
 

@@ -122,7 +122,7 @@ RSpec.describe "The application in hard times", :sample, :client do
   end
 
   it "stops a request that takes for ever, in words, and answers the next one" do
-    endless = ->(env) { env["PATH_INFO"] == "/endless" ? loop { true } : [200, {}, ["here"]] }
+    endless = ->(env) { env["PATH_INFO"] == "/endless" ? loop { Hobrin::Deadline.check } : [200, {}, ["here"]] }
     app = Hobrin::Web::Guards::Patience.new(endless, seconds: 0.05)
     status, _, body = app.call("PATH_INFO" => "/endless")
     expect([status, body.first]).to match([503, /was stopped/])

@@ -137,6 +137,7 @@ module Hobrin
 
         # A part of a page, from its file in a folder of the views: "terms/term" is terms/_term.erb.
         def part(name, **locals)
+          Deadline.check
           erb(:"#{name.sub("/", "/_")}", layout: false, locals:)
         end
 

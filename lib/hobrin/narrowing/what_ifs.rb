@@ -42,6 +42,7 @@ module Hobrin
       private
 
       def what_if(move)
+        Deadline.check
         after = set(move.state)
         removed = now - after
         added = after - now

@@ -41,7 +41,10 @@ module Hobrin
       # A tree in; a RecordSet out. nil stands for "nothing is searched yet" and gives the empty
       # set. A heading that the thesaurus no longer has finds the records that still carry it.
       # Raises ArgumentError for a Line: those are resolved first, by Strategy::Lines.
-      def call(tree) = tree.nil? ? Records::RecordSet.empty : super
+      def call(tree)
+        Deadline.check
+        tree.nil? ? Records::RecordSet.empty : super
+      end
 
       def count(tree) = call(tree).size
 

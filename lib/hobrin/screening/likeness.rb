@@ -15,6 +15,7 @@ module Hobrin
 
       # Hash of word to weight.
       def vector(record)
+        Deadline.check
         weights = words(record).tally.to_h do |word, times|
           [word, (1 + Math.log(times)) * rarity(word)]
         end

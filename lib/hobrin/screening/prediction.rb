@@ -98,6 +98,7 @@ module Hobrin
         weights = ahead = Array.new(@names.size, 0.0)
         bias = bias_ahead = 0.0
         STEPS.times do |turn|
+          Deadline.check
           slope, of_bias = slope(ahead, bias_ahead)
           momentum = turn.fdiv(turn + 3)
           before, bias_before = weights, bias

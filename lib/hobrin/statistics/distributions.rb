@@ -143,6 +143,7 @@ module Hobrin
           return [here, there].min_by { |_, value| value.abs }.first if same_side?(here, there)
 
           STEPS.times do
+            Deadline.check
             at = step(here, there)
             middle = [at, yield(at)]
             return at if middle.last.zero? || near?(here.first, there.first)

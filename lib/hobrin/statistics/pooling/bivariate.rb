@@ -91,6 +91,7 @@ module Hobrin
         def scored
           between = start
           STEPS.times do
+            Deadline.check
             change = step(between) or return
             size = 1.0
             size /= 2 until size < 1e-9 || between.plus(change, size).covariance?

@@ -39,6 +39,7 @@ module Hobrin
         private
 
         def of(results)
+          Deadline.check
           return 0.0 if results.size < 2
 
           case @method
@@ -125,6 +126,7 @@ module Hobrin
           end
 
           def highest_of(studies, slopes)
+            Deadline.check
             return 0.0 if studies.size < 2
 
             maxima = grid.zip(slopes).each_cons(2).filter_map do |(low, rising), (high, falling)|

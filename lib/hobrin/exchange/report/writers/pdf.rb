@@ -39,7 +39,10 @@ module Hobrin
 
             document.start_new_page
             behind = Sections.new(document, SIZE)
-            report.behind.each { |section| behind.call(section) }
+            report.behind.each do |section|
+              Deadline.check
+              behind.call(section)
+            end
             document.number_pages("<page> of <total>", at: [document.bounds.right - 60, -14], align: :right, width: 60,
                                                        size: 7, color: GREY)
             document
