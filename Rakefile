@@ -37,27 +37,27 @@ end
 
 desc "Take the pictures in docs/screenshots from the sample data"
 task :screenshots do
-  ruby "spec/tasks/take_screenshots.rb"
+  ruby "tools/tasks/take_screenshots.rb"
 end
 
 desc "Time changes in the browser on the sample library"
 task :browser_times do
-  ruby "spec/tasks/time_in_browser.rb"
+  ruby "tools/tasks/time_in_browser.rb"
 end
 
 desc "Count what three journeys cost the code, for docs/architecture.md"
 task :trace do
-  ruby "spec/tasks/trace_journeys.rb"
+  ruby "tools/tasks/trace_journeys.rb"
 end
 
 desc "Learn anew to understand questions, with all figures of docs/asking.md; most of an hour"
 task :learn do
-  ruby "spec/tasks/learn.rb"
+  ruby "tools/tasks/learn.rb"
 end
 
 desc "Try the likeliest-first order of Sift on the sample, for docs/sifting.md; some minutes"
 task :screen do
-  ruby "spec/tasks/screen.rb"
+  ruby "tools/tasks/screen.rb"
 end
 
 desc "Run every test, as bin/test does"

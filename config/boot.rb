@@ -19,16 +19,14 @@ module Hobrin
   module Web; end
   # The made-up sample data.
   module Demo; end
-  # How Hobrin learns to understand questions; nothing that serves needs it.
-  module Learning; end
 
   # Joins the layers, once.
   module Boot
     ROOT = Pathname(__dir__).parent
     LAYERS = { "store" => Store, "outside" => Outside, "services" => Services, "cli" => Cli, "web" => Web,
-               "demo" => Demo, "learning" => Learning }.freeze
+               "demo" => Demo }.freeze
     # What is no Ruby of a layer, or a program of its own.
-    IGNORED = %w[web/public cli/benchmarks/serving.rb store/read_pdf.rb].freeze
+    IGNORED = %w[web/public store/read_pdf.rb].freeze
     # How many requests are answered at once; each may hold one connection to a database.
     THREADS = 8
 
@@ -36,8 +34,6 @@ module Hobrin
       loader.tag = "hobrin-layers"
       LAYERS.each { |folder, namespace| loader.push_dir(ROOT.join(folder).to_s, namespace:) }
       loader.ignore(*IGNORED.map { |path| ROOT.join(path).to_s })
-      # It needs what only development has.
-      loader.do_not_eager_load(ROOT.join("learning").to_s)
       loader.setup
     end
     private_constant :LAYERS, :IGNORED, :LOADER
@@ -79,7 +75,7 @@ module Hobrin
 
       # What was learnt about questions, as it ships.
       def learned
-        @learned ||= Question::Understanding::Learned.parse(unpacked("learning/learned.txt.gz"))
+        @learned ||= Question::Understanding::Learned.parse(unpacked("config/learned.txt.gz"))
       end
 
       # The words of English, as they ship.

@@ -52,7 +52,7 @@ RSpec.describe "The layout" do
       .to all(start_with("#{root}/store/"))
     bitmaps = everything.select { |file| code(file).include?("Roaring") }
     expect(bitmaps.map { |file| File.basename(file) }).to eq(["record_set.rb"])
-    expect(files("#{root}/cli").grep_v(%r{/benchmarks/}).select { |file| code(file).match?(/\bStore::/) })
+    expect(files("#{root}/cli").select { |file| code(file).match?(/\bStore::/) })
       .to eq([])
     expect(files("#{root}/web").select { |file| code(file).match?(/\bStore::|context\.(library|inquiries)/) })
       .to eq([])
@@ -60,6 +60,8 @@ RSpec.describe "The layout" do
       code(file).match?(/\b(Web|Cli|Sinatra|Demo)::/)
     end
     expect(above).to eq([])
+    tools = everything.select { |file| code(file).match?(/\bTools\b/) }
+    expect(tools.map { |file| file.delete_prefix("#{root}/") }).to eq(["cli/commands/measuring.rb"])
   end
 
   it "has migrations that stand alone" do

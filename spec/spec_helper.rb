@@ -2,6 +2,7 @@
 
 require "tmpdir"
 require_relative "../config/server"
+require_relative "../tools/load"
 (Dir[File.join(__dir__, "support/**/*.rb")] - ["#{__dir__}/support/make_sample.rb"]).each { |file| require file }
 
 RSpec.configure do |config|

@@ -30,12 +30,13 @@ module Hobrin
           end
 
           def run
+            require_relative "../../tools/load"
             sizes = given.fetch(:sizes, SIZES) | (given[:million] ? [1_000_000] : [])
-            tables = sizes.map { |size| Benchmarks::Run.new(size, err: @err).call }
-            names = Benchmarks::Names.new(learned: Boot.learned).call
+            tables = sizes.map { |size| Tools::Benchmarks::Run.new(size, err: @err).call }
+            names = Tools::Benchmarks::Names.new(learned: Boot.learned).call
             return json(libraries: tables.map(&:figures), thesaurus: names.to_h) if given[:format] == "json"
 
-            @out.puts Benchmarks::Report.new(tables, names).text
+            @out.puts Tools::Benchmarks::Report.new(tables, names).text
           end
         end
 
@@ -44,21 +45,21 @@ module Hobrin
           SUMMARY = "Measures how much it bears, on made-up data: many people, kills, hostile requests"
           USAGE = "[OPTIONS]"
           EXAMPLES = ["hobrin stress", "hobrin stress --only kills"].freeze
-          PARTS = { "crowd" => Cli::Stress::Crowd, "kills" => Cli::Stress::Kills,
-                    "hostile" => Cli::Stress::Hostile }.freeze
+          PARTS = %w[crowd kills hostile].freeze
           private_constant :PARTS
 
           private
 
           def options(parser)
-            parser.on("--only PART", PARTS.keys, "One of #{PARTS.keys.join(", ")}") do |part|
+            parser.on("--only PART", PARTS, "One of #{PARTS.join(", ")}") do |part|
               given[:only] = part
             end
           end
 
           def run(*)
-            parts = given[:only] ? PARTS.slice(given[:only]) : PARTS
-            parts.each_value do |part|
+            require_relative "../../tools/load"
+            parts = { "crowd" => Tools::Stress::Crowd, "kills" => Tools::Stress::Kills, "hostile" => Tools::Stress::Hostile }
+            parts.slice(*(given[:only] || PARTS)).each_value do |part|
               Dir.mktmpdir("hobrin-stress") do |folder|
                 home = Pathname(folder)
                 Demo::Sample.new(Boot.context(home:)).load

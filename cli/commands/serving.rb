@@ -21,9 +21,9 @@ module Hobrin
           end
 
           def run(*)
-            require_relative "../../config/demo"
-            DemoServer.new(env: { **@env.to_h, "HOBRIN_HOME" => home.to_s }, out: @out,
-                           sample: false, shared: given[:shared] || false).call
+            require_relative "../../config/puma_server"
+            env = { **@env.to_h, "HOBRIN_HOME" => home.to_s }
+            PumaServer.new(env:, out: @out, shared: given[:shared] || false).call
           end
         end
 

@@ -2,7 +2,7 @@
 
 require "net/http"
 require "socket"
-require_relative "../../config/demo"
+require_relative "../../config/puma_server"
 
 # The server as people start it, on a home without made-up data.
 RSpec.describe "hobrin serve", :slow do
@@ -62,7 +62,7 @@ RSpec.describe "hobrin serve", :slow do
   it "refuses to start for other machines while nobody can sign in, and then asks everybody" do
     env = { "PORT" => port.to_s, "HOBRIN_HOME" => home.to_s, "BIND" => "0.0.0.0" }
     [{ env: }, { env: env.except("BIND"), shared: true }].each do |given|
-      server = Hobrin::DemoServer.new(sample: false, out: StringIO.new, **given)
+      server = Hobrin::PumaServer.new(out: StringIO.new, **given)
       expect { server.call }.to raise_error(Hobrin::StateError, /Nobody can sign in yet/)
     end
     context = Hobrin::Boot.context(home:)

@@ -3,27 +3,26 @@
 require "yaml"
 require "zlib"
 
-# How questions are understood. The questions measured on are by other hands (learning/questions);
+# How questions are understood. The questions measured on are by other hands (tools/learning/questions);
 # a fifth of each file was held out: what is measured here was learnt from the other four.
 RSpec.describe Hobrin::Question::Understanding do
-  learning = Hobrin::Learning
   root = Hobrin::Boot::ROOT
   thesaurus = Hobrin::Thesaurus.new(Hobrin::Demo::SampleThesaurus.headings)
   understanding = described_class.new(Hobrin::Boot.learned, thesaurus)
-  four_fifths = described_class::Learned.parse(Zlib.gunzip(File.binread(learning::Study::FOUR_FIFTHS)))
-  figures = YAML.safe_load_file(learning::Study::FIGURES)
+  four_fifths = described_class::Learned.parse(Zlib.gunzip(File.binread(Hobrin::Tools::Learning::Study::FOUR_FIFTHS)))
+  figures = YAML.safe_load_file(Hobrin::Tools::Learning::Study::FIGURES)
   page = root.join("docs/asking.md").read
 
   def pairs(proposals) = proposals.map { |one| [one.key, one.phrase.text] }
 
   it "proposes on questions held out what docs/asking.md says, which is enough" do
-    counts = learning::Measure.new(described_class.new(four_fifths,
-                                                       thesaurus)).call(learning::Examples.held_out)
+    counts = Hobrin::Tools::Learning::Measure.new(described_class.new(four_fifths,
+                                                                      thesaurus)).call(Hobrin::Tools::Learning::Examples.held_out)
     expect(counts.to_h.transform_keys(&:to_s)).to eq(figures["held out"])
     expect(counts.shares).to include(exact: be >= 55, touching: be >= 78, wrong: be <= 20,
                                      kind: be >= 80)
-    expect(learning::Page.new(figures,
-                              described_class.new(four_fifths, thesaurus)).call(page)).to eq(page)
+    expect(Hobrin::Tools::Learning::Measure::Page.new(figures,
+                                                      described_class.new(four_fifths, thesaurus)).call(page)).to eq(page)
   end
 
   it "offers a frame for experience where experience is asked for, as docs/asking.md says" do
@@ -33,7 +32,7 @@ RSpec.describe Hobrin::Question::Understanding do
       Hobrin::Question::Frame::Fitting.call(question,
                                             kind: learned.kind(one.text).kind.key)&.frame&.key
     end
-    asked, others = learning::Examples.held_out.partition { |one| one.kind == "experience" }
+    asked, others = Hobrin::Tools::Learning::Examples.held_out.partition { |one| one.kind == "experience" }
     counts = [asked, others].map do |some|
       some.count do |one|
         %w[spider spice].include?(offered.call(one))
@@ -51,17 +50,17 @@ RSpec.describe Hobrin::Question::Understanding do
   end
 
   it "learns the same from the same, and more from more" do
-    few = learning::Examples.tuned_on.each_slice(40).map(&:first)
-    way = learning::Training::CHOSEN.dup.tap do |one|
+    few = Hobrin::Tools::Learning::Examples.tuned_on.each_slice(40).map(&:first)
+    way = Hobrin::Tools::Learning::Study::Training::CHOSEN.dup.tap do |one|
       one.settings = one.settings.dup.tap { |settings| settings.rounds = 2 }
       one.kind_rounds = 8
     end
-    learn = -> { learning::Training.new(few, thesaurus:, way:).call }
+    learn = -> { Hobrin::Tools::Learning::Study::Training.new(few, thesaurus:, way:).call }
     text = learn.call
     expect(learn.call).to eq(text)
     learned = described_class::Learned.parse(text)
-    share = learning::Measure.new(described_class.new(learned,
-                                                      thesaurus)).call(few).shares[:touching]
+    share = Hobrin::Tools::Learning::Measure.new(described_class.new(learned,
+                                                                     thesaurus)).call(few).shares[:touching]
     expect(share).to be > 40
     expect { described_class::Learned.parse(text.sub("[kinds]", "[words]")) }
       .to raise_error(Hobrin::InputError, /make it anew/)
@@ -69,7 +68,7 @@ RSpec.describe Hobrin::Question::Understanding do
 
   it "proposes only words of the sentence, apart from each other, for any sentence" do
     random = Random.new(40)
-    words = learning::Examples.held_out.flat_map { |one| one.text.split } +
+    words = Hobrin::Tools::Learning::Examples.held_out.flat_map { |one| one.text.split } +
             ["İzmir", "👵🏽", "délire,", "((", "of of", "½", "\u00AD", "???", "—"]
     150.times do
       text = Array.new(random.rand(0..40)) { words.sample(random:) }.join(" ")

@@ -35,10 +35,10 @@ RSpec.describe "The engine and its peers", :small_sample, :slow do
   end
 
   it "measures itself and reports a table with a ratio beside each figure" do
-    table = Hobrin::Cli::Benchmarks::Run.new(900, err: StringIO.new).call
-    names = Hobrin::Cli::Benchmarks::Names::Figures.new(headings: 1, names: 2, build_ms: 3.0,
-                                                        look_up_ms: { ranked: 1.0 }, reading_ms: 1.0, question_ms: 1.0)
-    text = Hobrin::Cli::Benchmarks::Report.new([table, table.with(size: 1_800)], names).text
+    table = Hobrin::Tools::Benchmarks::Run.new(900, err: StringIO.new).call
+    names = Hobrin::Tools::Benchmarks::Names::Figures.new(headings: 1, names: 2, build_ms: 3.0,
+                                                          look_up_ms: { ranked: 1.0 }, reading_ms: 1.0, question_ms: 1.0)
+    text = Hobrin::Tools::Benchmarks::Report.new([table, table.with(size: 1_800)], names).text
     expect(text).to include("## 900 records", "150 what-ifs", "previews of all unused limits",
                             "From 900 to 1,800 (2.0 ×)", "records a second")
     expect(table.lines.first(4).map(&:ratio)).to all(be > 1)

@@ -97,7 +97,7 @@ RSpec.describe Hobrin::Screening::CitationSearch do
   end
 end
 
-RSpec.describe Hobrin::Learning::Screening, :sample do
+RSpec.describe Hobrin::Tools::Learning::Screening, :sample do
   # Two of the five inquiries, one seed each: docs/sifting.md has them all. Sample and reader are
   # ours.
   it "finds nearly all keepers in at most six tenths of what newest-first needs, and never says too few are left" do

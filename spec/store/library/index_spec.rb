@@ -23,7 +23,7 @@ RSpec.describe Hobrin::Store::Library::Index, :small_sample do
       fresh.library.now
       expect((Sequel::DATABASES - before).map { |db| db.pool.max_size }).to eq([Hobrin::Boot::THREADS] * 3)
     end
-    demo = File.read(File.expand_path("../../../config/demo.rb", __dir__))
+    demo = File.read(File.expand_path("../../../config/puma_server.rb", __dir__))
     expect(demo).to include("config.threads 1, Boot::THREADS")
   end
 end
