@@ -62,7 +62,15 @@
 
   // A page that was renewed in part gives the focus back to the control that was used, or to the work.
   let used = null;
+  // The paper that is read stays where it was read, as long as it is the same one.
+  let read = null;
+  const backToPlace = () => {
+    const paper = document.querySelector("[data-paper]");
+    if (paper && read && paper.dataset.paper === read.id) paper.scrollTop = read.at;
+  };
   document.addEventListener("htmx:beforeSwap", (event) => {
+    const paper = document.querySelector("[data-paper]");
+    read = paper && { id: paper.dataset.paper, at: paper.scrollTop };
     // What is about to go needs no layout of its own beside what comes.
     if (event.detail.shouldSwap && event.target.id === "page") event.target.hidden = true;
     const at = document.activeElement;
@@ -103,6 +111,7 @@
   let refused = false;
   document.addEventListener("htmx:beforeSwap", (event) => { refused = Boolean(event.detail.xhr.getResponseHeader("Hobrin-Refused")); });
   document.addEventListener("htmx:afterSettle", (event) => {
+    backToPlace();
     if (event.target.matches(".offers")) event.target.scrollIntoView({ block: "nearest" });
     const card = document.querySelector("#card");
     if (card) card.scrollIntoView({ block: "nearest" });

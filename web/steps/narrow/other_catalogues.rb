@@ -16,6 +16,15 @@ module Hobrin
             attributes :number, :kind, :name, :here, :there, :own, :text, :notes, :effect
           end
 
+          # The lines of one block, folded up under its name; block :: its own Row, nil for the lines
+          # that stand open: limits and the whole.
+          class Group < Value
+            attributes :block, :rows
+
+            # Lines that are not asked as they stand here.
+            def changed = rows.count { |row| row.notes.any? }
+          end
+
           # What a catalogue gave; cells :: Array of texts, in the order of COLUMNS
           class Given < Value
             attributes :name, :cells, :state
@@ -58,7 +67,15 @@ module Hobrin
           end
 
           def query = plan.query
-          def rows = plan.lines.map { |line| row(line) }
+
+          # Array of Group, in the order of the lines.
+          def groups
+            rows = plan.lines.map { |line| row(line) }
+            rows.slice_when { |before, _| before.kind == :block }.map do |lines|
+              Group.new(block: lines.find { |line| line.kind == :block }, rows: lines)
+            end
+          end
+
           def changed = plan.lines.count { |line| line.notes.any? }
 
           # What the chosen catalogue was asked last, as Narrowing::State::ExternalSearch, or nil.
