@@ -9,16 +9,18 @@ module Hobrin
     #
     # 0: done; 1: input was refused (in whole or in part); 2: cannot run
     class Main
+      # Each by its name; only the one that is asked for is loaded.
       COMMANDS = {
-        "count" => Commands::Searching::Count, "find" => Commands::Searching::Find, "explain" => Commands::Searching::Explain,
-        "import" => Commands::Import, "thesaurus import" => Commands::Thesaurus::Import,
-        "thesaurus export" => Commands::Thesaurus::Export, "trail" => Commands::Trail,
-        "export" => Commands::Export, "backup" => Commands::Keeping::Backup,
-        "restore" => Commands::Keeping::Restore, "nightly" => Commands::Keeping::Nightly, "propose" => Commands::Propose,
-        "verify" => Commands::Verify, "serve" => Commands::Serving::Serve, "work" => Commands::Serving::Work,
-        "library publish" => Commands::Library::Publish, "library fetch" => Commands::Library::Fetch,
-        "person add" => Commands::People::Add, "person password" => Commands::People::Password,
-        "bench" => Commands::Measuring::Bench, "stress" => Commands::Measuring::Stress
+        "count" => -> { Commands::Searching::Count }, "find" => -> { Commands::Searching::Find },
+        "explain" => -> { Commands::Searching::Explain }, "import" => -> { Commands::Import },
+        "thesaurus import" => -> { Commands::Thesaurus::Import }, "thesaurus export" => -> { Commands::Thesaurus::Export },
+        "trail" => -> { Commands::Trail }, "export" => -> { Commands::Export }, "propose" => -> { Commands::Propose },
+        "verify" => -> { Commands::Verify }, "backup" => -> { Commands::Keeping::Backup },
+        "restore" => -> { Commands::Keeping::Restore }, "nightly" => -> { Commands::Keeping::Nightly },
+        "serve" => -> { Commands::Serving::Serve }, "work" => -> { Commands::Serving::Work },
+        "library publish" => -> { Commands::Library::Publish }, "library fetch" => -> { Commands::Library::Fetch },
+        "person add" => -> { Commands::People::Add }, "person password" => -> { Commands::People::Password },
+        "bench" => -> { Commands::Measuring::Bench }, "stress" => -> { Commands::Measuring::Stress }
       }.freeze
       DONE, REFUSED, CANNOT = 0, 1, 2
       INTERRUPTED = 130
@@ -33,16 +35,11 @@ module Hobrin
 
       # arguments :: Array of String. Gives the exit status.
       def call(arguments)
-        unless arguments.all? do |argument|
-          readable?(argument)
-        end
-          return fail_with("an argument is not readable text (UTF-8).",
-                           REFUSED)
-        end
+        return fail_with("an argument is not readable text (UTF-8).", REFUSED) unless arguments.all? { |text| readable?(text) }
         return help if arguments.empty? || %w[-h --help help].include?(arguments.first)
 
         name, rest = command(arguments)
-        COMMANDS.fetch(name).new(name:, out: @out, err: @err, env: @env).call(rest) == false ? REFUSED : DONE
+        COMMANDS.fetch(name).call.new(name:, out: @out, err: @err, env: @env).call(rest) == false ? REFUSED : DONE
       rescue InputError, GoneError, OptionParser::ParseError => e
         # What optparse adds about near names comes on lines of its own.
         fail_with(e.is_a?(OptionParser::ParseError) ? e.message.split.join(" ") : e.message,
@@ -65,7 +62,7 @@ module Hobrin
       end
 
       def command(arguments)
-        name = [arguments.first(2).join(" "), arguments.first].find { |one| COMMANDS.key?(one) }
+        name = [arguments.first(2).join(" "), arguments.first].find { |known| COMMANDS.key?(known) }
         return [name, arguments.drop(name.split.size)] if name
 
         asked = %w[thesaurus person library].include?(arguments.first) ? arguments.first(2).join(" ") : arguments.first
@@ -74,7 +71,7 @@ module Hobrin
 
       def help
         @out.puts "Hobrin on the command line: the same searches and numbers as in the browser.\n\n"
-        COMMANDS.each { |name, command| @out.puts format("  %-18s %s", name, command::SUMMARY) }
+        COMMANDS.each { |name, command| @out.puts format("  %-18s %s", name, command.call::SUMMARY) }
         @out.puts "\nhobrin COMMAND --help shows how, with examples.",
                   "--home DIR, or HOBRIN_HOME, says where the data is.",
                   "Exit status: 0 done, 1 input was refused, 2 cannot run."

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "mail"
 require "uri"
 
 module Hobrin
@@ -39,6 +38,7 @@ module Hobrin
       def send_to(to, subject, text)
         return unless ready? && to.match?(ADDRESS)
 
+        require "mail"
         letter = ::Mail.new(from: @from, to:, subject:, body: text, charset: "UTF-8")
         @server ? deliver(letter) : keep(letter)
       rescue StandardError => e
@@ -49,6 +49,7 @@ module Hobrin
       def letters
         return [] unless @folder&.directory?
 
+        require "mail"
         @folder.glob("*.eml").sort.reverse.map do |file|
           mail = ::Mail.read(file.to_s)
           Letter.new(to: mail.to.join(", "), subject: mail.subject, text: mail.body.decoded.force_encoding("UTF-8"),

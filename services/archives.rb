@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "json_schemer"
-
 module Hobrin
   module Services
     # Writes an inquiry as an archive, and checks one.
@@ -119,8 +117,13 @@ module Hobrin
 
           private
 
-          def file = @file ||= JSONSchemer.schema(FOLDER.join("archive.schema.json"))
-          def inquiry = @inquiry ||= JSONSchemer.schema(FOLDER.join("inquiry.schema.json"))
+          def file = @file ||= schema("archive")
+          def inquiry = @inquiry ||= schema("inquiry")
+
+          def schema(name)
+            require "json_schemer"
+            JSONSchemer.schema(FOLDER.join("#{name}.schema.json"))
+          end
 
           def nul?(data)
             case data

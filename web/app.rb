@@ -47,6 +47,7 @@ module Hobrin
       # log :: what a line for each request is written to, nil for nowhere
       def self.build(context:, session_secret:, hosts:, shared: nil, log: nil)
         application = new!(context:)
+        Assets.load
         secure = shared.to_h[:origin].to_s.start_with?("https:")
         Rack::Builder.app do
           use Guards::Log, out: log

@@ -37,6 +37,9 @@ module Hobrin
       end
 
       class << self
+        # Reads all of it now, so that nobody waits for it.
+        def load = all
+
         # The address of a file by its name. Raises KeyError for one that does not ship.
         def path(name) = all.first.fetch(name)
 

@@ -29,12 +29,16 @@ need_compiler() {
 # Gems go into vendor/bundle beside the code, so that nothing else on the machine changes.
 install_gems() {
   export BUNDLE_PATH="${BUNDLE_PATH:-vendor/bundle}"
-  bundle check >/dev/null 2>&1 && return
+  # Asking takes longer than many a command: what was complete stays so until the lock file changes.
+  local complete; complete="$BUNDLE_PATH/complete-$(printf '%s' "with-${BUNDLE_WITH:-}-without-${BUNDLE_WITHOUT:-}" | tr -c 'a-z-' '-')"
+  [ "$complete" -nt "${BUNDLE_GEMFILE:-Gemfile}.lock" ] && return
+  bundle check >/dev/null 2>&1 && { touch "$complete"; return; }
   need_compiler
   echo "Installing the gems, once. This takes some minutes."
   # Debian's own XML library, where its headers are: it is kept safe by Debian, and need not be compiled.
   pkg-config --exists libxml-2.0 libxslt 2>/dev/null && export BUNDLE_BUILD__NOKOGIRI="--use-system-libraries"
   bundle install --jobs 4 --quiet || die "The gems could not be installed. Is build-essential there, and a way to the gem registry?"
+  touch "$complete"
 }
 
 # The stores that several servers share are tried over Debian's PostgreSQL, which is started in a folder of its own.

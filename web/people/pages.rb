@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "rqrcode"
-
 module Hobrin
   module Web
     module People
@@ -182,6 +180,7 @@ module Hobrin
           end
 
           def secret_picture
+            require "rqrcode"
             code = RQRCode::QRCode.new(@rodauth.otp_provisioning_uri)
             code.as_svg(use_path: true, module_size: 4, viewbox: true, offset: 16, fill: "fff")
           end

@@ -1,7 +1,6 @@
 # frozen_string_literal: true
 
 require "digest"
-require "icalendar"
 
 module Hobrin
   module Exchange
@@ -17,6 +16,7 @@ module Hobrin
           days = days(inquiry)
           return if days.empty?
 
+          require "icalendar"
           calendar = Icalendar::Calendar.new
           calendar.prodid = "-//Hobrin//Brief//EN"
           days.each do |day, words|

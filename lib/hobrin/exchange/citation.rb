@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require "citeproc/ruby"
-require "csl/styles"
-
 module Hobrin
   module Exchange
     # A paper as a list of references would name it, written by citeproc in a style of the Citation
@@ -29,6 +26,8 @@ module Hobrin
           _, name = STYLES.fetch(style) { STYLES.values.first }
           items = records.map { |record| JSON.parse(JSON.generate(CslJson::Writer.item(record))).except(*LEFT_OUT) }
           LOCK.synchronize do
+            require "citeproc/ruby"
+            require "csl/styles"
             processor = CiteProc::Processor.new(style: read(name), format: "text", locale: "en-GB")
             processor.import(items)
             items.map.with_index(1) do |item, done|

@@ -1,6 +1,5 @@
 # frozen_string_literal: true
 
-require "axlsx"
 require "csv"
 
 module Hobrin
@@ -54,6 +53,7 @@ module Hobrin
           # sheets :: Array of Sheet; sample :: whether its papers are made up; made :: Date. Gives
           #   bytes.
           def call(sheets, made:, sample: false)
+            require "axlsx"
             package = Axlsx::Package.new(author: "Hobrin",
                                          created_at: Time.utc(
                                            made.year, made.month, made.day

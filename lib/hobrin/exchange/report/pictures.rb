@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "rqrcode"
-
 module Hobrin
   module Exchange
     class Report
@@ -132,6 +130,7 @@ module Hobrin
 
           # address :: text. Gives a Picture.
           def self.of(address)
+            require "rqrcode"
             rows = RQRCode::QRCode.new(address, level: :m).modules
             whole = (rows.size + (2 * EDGE)) * SIDE
             canvas = Canvas.new("The address of this page", whole, whole)

@@ -1,7 +1,5 @@
 # frozen_string_literal: true
 
-require "caracal"
-
 module Hobrin
   module Exchange
     class Report
@@ -18,6 +16,7 @@ module Hobrin
           class << self
             # report :: Report. Gives bytes.
             def call(report)
+              require "caracal"
               document = Caracal::Document.new("brief.docx")
               document.page_margins do
                 left 900

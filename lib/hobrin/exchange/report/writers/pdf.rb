@@ -1,8 +1,5 @@
 # frozen_string_literal: true
 
-require "prawn"
-require "prawn/table"
-
 module Hobrin
   module Exchange
     class Report
@@ -49,6 +46,8 @@ module Hobrin
           end
 
           def opened(report)
+            require "prawn"
+            require "prawn/table"
             made = Time.utc(report.made.year, report.made.month, report.made.day)
             document = Prawn::Document.new(page_size: "A4", margin: MARGIN,
                                            info: { Title: report.title, CreationDate: made, Producer: "Hobrin" })
