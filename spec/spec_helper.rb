@@ -11,6 +11,9 @@ RSpec.configure do |config|
   config.filter_run_when_matching :focus
   Kernel.srand config.seed
 
+  # However busy the machine is: what is tried here is not how long a request may take.
+  config.before { stub_const("Hobrin::Web::Guards::Patience::SECONDS", 600) }
+
   config.include Builders
   config.include SampleHome, :sample
   config.include Editing, :sample

@@ -27,7 +27,7 @@ module Browser
 
   Capybara.register_driver(:chromium) { |app| driver(app) }
   Capybara.server = :puma, { Silent: true, Threads: "1:4" }
-  Capybara.default_max_wait_time = 30
+  Capybara.default_max_wait_time = 120
   Capybara.enable_aria_label = true
 
   # The one application that Capybara knows; it passes each request on to that of the example. A new

@@ -50,7 +50,7 @@ RSpec.describe "hobrin serve", :slow do
 
   # Asks the page again and again until it says so; another process is at work meanwhile.
   def expect_page(words)
-    limit = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 90
+    limit = Process.clock_gettime(Process::CLOCK_MONOTONIC) + 600
     text = ""
     until text.match?(words) || Process.clock_gettime(Process::CLOCK_MONOTONIC) > limit
       text = get("/library").body.dup.force_encoding(Encoding::UTF_8)
