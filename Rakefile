@@ -60,6 +60,11 @@ task :screen do
   ruby "tools/tasks/screen.rb"
 end
 
+desc "Change each threshold of the rules and ask whether their specs notice, for docs/testing.md; half an hour"
+task :mutate do
+  ruby "tools/tasks/mutate.rb"
+end
+
 desc "Run every test, as bin/test does"
 task :test do
   sh "bin/test"
