@@ -34,7 +34,7 @@ RSpec.describe "Asking in a hurry", :sample, :browser do
       press "Take all that is proposed"
       expect(page).to have_no_css("h1 .proposed")
       expect(page).to have_checked_field(name: "kind", visible: :all)
-      find(".dock .go").click
+      find(".dock .btn-primary").click
       @presses += 1
       blocks.each { |key| expect(block(key)).to have_css(".offer") }
       give_first_names
@@ -52,7 +52,7 @@ RSpec.describe "Asking in a hurry", :sample, :browser do
     click_button "delirium"
     expect(page).to have_field("The question", with: "music for delirium, anyone?")
     expect(page).to have_no_text("Did you mean")
-    find(".dock .go").click
+    find(".dock .btn-primary").click
     expect(page).to have_text("Word")
     expect(inquiry(6).question.marks).to eq([])
   end

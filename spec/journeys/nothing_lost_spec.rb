@@ -90,7 +90,7 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     JS
     expect(page).to have_css("input:checked[id=answer_allocation_no]")
     expect(page).to have_css("input:checked[id^=answer_alike_no]")
-    expect(page).to have_no_css(".conflict", visible: true)
+    expect(page).to have_no_css(".alert-danger", visible: true)
     expect(page.driver.browser.logs.get(:browser).map(&:message)).to eq([])
   end
 

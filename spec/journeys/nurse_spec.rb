@@ -21,7 +21,7 @@ RSpec.describe "A nurse in a hurry", :sample, :browser do
   end
 
   def step(name)
-    press_on find(".dock .go", text: name)
+    press_on find(".dock .btn-primary", text: name)
     expect(page).to have_css(".tab-current", text: name)
   end
 

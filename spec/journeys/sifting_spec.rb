@@ -58,7 +58,7 @@ RSpec.describe "Sifting", :sample, :browser do
     expect(page).to have_css("[data-chosen-count]", text: "#{size} chosen")
     select "Other design", from: "Drop, because"
     find("[data-drop]").click
-    expect(page).to have_css(".notice", text: "#{size} papers decided")
+    expect(page).to have_css(".alert-warning", text: "#{size} papers decided")
     expect(inquiry(5).decisions.map(&:reason).tally).to eq("Other design" => size)
     find("[data-way=undo]").click
     expect(page).to have_css(".list-choices.tally", text: "0 dropped")

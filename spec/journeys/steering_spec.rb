@@ -27,7 +27,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     steps.times do
       change = context.inquiries.history(3).undo
       click_button "Undo"
-      expect(page).to have_css(".notice",
+      expect(page).to have_css(".alert-warning",
                                text: "Undone: #{context.inquiries.line(3, change).change}")
     end
     expect_left(start)
@@ -85,12 +85,12 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(said).to include("line #{one.number} finds #{sets[0].overlap(kept)}",
                             "cannot tell how many both missed")
     click_button "Restore this"
-    expect(page).to have_css(".notice", text: "Restored as it was after line #{one.number}")
+    expect(page).to have_css(".alert-warning", text: "Restored as it was after line #{one.number}")
     # What the two screen and appraise independently stays as it is.
     at = ->(line) { context.inquiries.state_at(1, line.number).going_on_from(inquiry, %i[decisions sheets]) }
     expect(inquiry.with(next_term: 1)).to eq(at[one].with(next_term: 1))
     click_button "Undo"
-    expect(page).to have_css(".notice", text: "Undone: Restored line #{one.number}")
+    expect(page).to have_css(".alert-warning", text: "Undone: Restored line #{one.number}")
     expect(inquiry.with(next_term: 1)).to eq(at[lines.first].with(next_term: 1))
   end
 
@@ -219,7 +219,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(find(".check")).to have_no_text("delirum")
     2.times do |time|
       find(".check").click_button("Cross it out", match: :first)
-      expect(page).to have_css(".check .quiet", text: "Cross it out", count: 1 - time)
+      expect(page).to have_css(".check .btn-quiet", text: "Cross it out", count: 1 - time)
     end
     expect(find(".check")).to have_text("Nothing to mend")
     expect(inquiry.block("O").terms.count(&:crossed_out?)).to eq(2)

@@ -72,7 +72,7 @@ RSpec.describe "The whole job", :sample, :browser do
     expect(page).to have_css("h1 .phrase-O:not(.proposed)", text: "delirium")
     choose "Treatment or prevention"
     expect(page).to have_text("P, I, O will be searched")
-    find(".dock .go").click
+    find(".dock .btn-primary").click
 
     # Word: a suggestion, an offer while typing, free typing that is read
     block("P").click_button("Intensive Care")
@@ -105,7 +105,7 @@ RSpec.describe "The whole job", :sample, :browser do
     block("O").click_button("Cross out")
     expect(block("O")).to have_css(".crossed", text: "in everything")
     expect(find(".dock-count").text).to start_with(joined.size.to_s)
-    find(".dock .go").click
+    find(".dock .btn-primary").click
 
     # Narrow: what a limit would leave is what it leaves
     offered = find_button("Adults, 19 and over").find("b").text.to_i
@@ -126,7 +126,7 @@ RSpec.describe "The whole job", :sample, :browser do
     expect(find(".dock-count").text[/\d[\d,[:space:]]*/].gsub(/\D/, "").to_i).to eq(recent.size)
     expect(page).to have_css(".step-removed a", text: (joined.size - adults.size).to_s)
     expect(page).to have_text("state no age")
-    find(".dock .go").click
+    find(".dock .btn-primary").click
 
     # Sift: from the keyboard
     expect(page).to have_css(".titles h2", text: "#{recent.size} papers")
@@ -140,7 +140,7 @@ RSpec.describe "The whole job", :sample, :browser do
     page.active_element.send_keys("u")
     expect(page).to have_css(".title-unsure", count: 1)
     expect(page).to have_text("#{recent.size - 3} still unread")
-    find(".dock .go").click
+    find(".dock .btn-primary").click
 
     # Weigh: 56 of 70 against 48 of 80; what the numbers should be is checked in the core
     select "Randomized trial", from: "How the study was made"
@@ -156,7 +156,7 @@ RSpec.describe "The whole job", :sample, :browser do
     end
     click_button "Save these numbers"
     expect(page).to have_css(".effect", text: "5.2 to 33.4")
-    find(".dock .go").click
+    find(".dock .btn-primary").click
 
     # Act: written, left, and still there
     fill_in "What the evidence says, in one sentence", with: "Earplugs are worth offering."

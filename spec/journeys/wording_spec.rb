@@ -47,7 +47,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     box.set(box.value.sub("chewing gum", "chewing peppermint gum"))
     find(".element h2", match: :first).click
     expect(page).to have_css("h1 .phrase-I", text: "chewing peppermint gum", exact_text: true)
-    find(".dock .go").click
+    find(".dock .btn-primary").click
 
     expect(block("P")).to have_css(".offer", text: "Bowel Surgery")
     block("P").click_button("Bowel Surgery")
@@ -68,7 +68,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     JS
     expect(find("[data-list]").value).to include("ear muff*")
     click_button "Add the list"
-    expect(page).to have_css(".notice", text: "“x*” was not added")
+    expect(page).to have_css(".alert-warning", text: "“x*” was not added")
     expect(find("[data-list]").value).to eq("x*")
     added = inquiry.block("I").terms.drop(before).map { |term| term.leaf.label }
     expect(added).to eq(["Quiet Time", "ear muff*", "Noise", "Delirium"])
@@ -206,18 +206,18 @@ RSpec.describe "Ask and Word", :sample, :browser do
     click_button "Remove"
     expect(page).to have_no_css(".term-row", text: "eye shade*")
     press(:control, "z")
-    expect(page).to have_css(".notice", text: "Undone: Removed eye shade* in I")
+    expect(page).to have_css(".alert-warning", text: "Undone: Removed eye shade* in I")
     press(:control, "z")
-    expect(page).to have_css(".notice", text: "Undone: Moved eye shade* up")
+    expect(page).to have_css(".alert-warning", text: "Undone: Moved eye shade* up")
     press(:control, "z")
-    expect(page).to have_css(".notice", text: "Undone: Frame: PICOT")
+    expect(page).to have_css(".alert-warning", text: "Undone: Frame: PICOT")
     expect(page).to have_css(".tab-current", text: "Ask")
     expect(page).to have_no_css(".element", text: "Time")
     press(:control, :shift, "z")
-    expect(page).to have_css(".notice", text: "Done again: Frame: PICOT")
+    expect(page).to have_css(".alert-warning", text: "Done again: Frame: PICOT")
     expect(page).to have_css(".element", text: "Time")
     2.times do |time|
-      [press(:control, :shift, "z"), page.has_css?(".notice", text: %w[Moved Removed][time])]
+      [press(:control, :shift, "z"), page.has_css?(".alert-warning", text: %w[Moved Removed][time])]
     end
     expect(page).to have_css(".tab-current", text: "Word")
     expect(page).to have_no_css(".term-row", text: "eye shade*")
@@ -237,7 +237,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
       expect(block("O")).to have_css(".term-row", text: "wakeful*")
     end
     add("O", "nightmare*")
-    expect(page).to have_css(".notice",
+    expect(page).to have_css(".alert-warning",
                              text: "Also changed in another window: Added words wakeful* to O")
     expect(inquiry.block("O").terms.last(2).map(&:label)).to eq(%w[wakeful* nightmare*])
     within_window(other) do

@@ -38,7 +38,7 @@ module Hobrin
 
         # Closes what is open on a page.
         def close_link(path)
-          tag("a", "Close <kbd>Esc</kbd>", class: "quiet", href: path, "hx-get": path,
+          tag("a", "Close <kbd>Esc</kbd>", class: "btn btn-quiet", href: path, "hx-get": path,
                                            "data-close-card": true)
         end
 

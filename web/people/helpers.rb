@@ -21,7 +21,7 @@ module Hobrin
         def notes_open = Services::Notes.new(context, @page.opened.id).open
 
         # A way to write to the others about a part of the inquiry; nothing where nobody signs in.
-        def note_link(kind, key, words: "Note to the others", looks: "quiet")
+        def note_link(kind, key, words: "Note to the others", looks: "btn btn-quiet")
           return "" unless person_here
 
           query = Rack::Utils.build_query("kind" => kind, "key" => key)

@@ -53,6 +53,6 @@ module Ward
   # What is told on a page, in words.
   def told
     page = Nokogiri::HTML(last_response.body)
-    page.css(".problem, .conflict, .notice").map { |one| one.text.strip }.reject(&:empty?)
+    page.css(".problem, .alert-danger, .alert-warning").map { |one| one.text.strip }.reject(&:empty?)
   end
 end
