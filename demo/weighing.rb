@@ -117,7 +117,7 @@ module Hobrin
       def settle(trap)
         record_id = format(ID, trap[:paper])
         outcome_id = outcome(trap[:outcome]).id
-        results = weighing.paper(record_id).reported.select { |one| one.outcome_id == outcome_id }
+        results = weighing.paper(record_id).reported.select { |result| result.outcome_id == outcome_id }
         edit(Edits::Results::SettleWarning.new(record_id:, number: results.fetch(trap.fetch(:nth, 0)).number,
                                                trap: trap[:trap].to_sym,
                                                mend: !trap[:count]))

@@ -32,7 +32,7 @@ module Hobrin
         #   GoneError for who is not on the ward, InputError (:ability).
         def give(id, person_id, ability)
           shared = read(id)
-          person = shared.people.keys.find { |one| one.id == person_id } or raise GoneError, "person"
+          person = shared.people.keys.find { |key| key.id == person_id } or raise GoneError, "person"
           known = [*People::Standing::GIVEN.keys, :owns].find { |one| one.to_s == ability }
           raise InputError, { ability: "Choose what they may do." } unless known
 

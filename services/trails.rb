@@ -126,7 +126,8 @@ module Hobrin
 
         def elsewhere(opened)
           given = Narrow::OtherCatalogues::Read.new(@context, opened).given
-          { elsewhere: given.map(&:search), given: given.to_h { |one| [one.search.source, [one.given, one.doubles]] } }
+          counts = given.to_h { |catalogue| [catalogue.search.source, [catalogue.given, catalogue.doubles]] }
+          { elsewhere: given.map(&:search), given: counts }
         end
 
         def dated(id)

@@ -140,8 +140,8 @@ module Hobrin
 
           # One paper: see Appraisal::Paper.
           def paper_data(paper)
-            reported = paper.reported.map do |one|
-              { **one.to_h.except(:outcome_id), outcome: one.outcome_id, allocation: one.allocation.to_h }
+            reported = paper.reported.map do |result|
+              { **result.to_h.except(:outcome_id), outcome: result.outcome_id, allocation: result.allocation.to_h }
             end
             { record: paper.record_id, design: paper.design, reviewed: paper.reviewed,
               answers: paper.answers.transform_values(&:to_h), sentences: paper.sentences,
@@ -200,7 +200,7 @@ module Hobrin
           def dump(acting)
             { considerations: acting.considerations.transform_values(&:to_h), decision: acting.decision,
               measures: acting.measures.map { |measure| measure_data(measure) },
-              signed: acting.signed.map { |one| { **one.to_h, on: one.on.iso8601 } },
+              signed: acting.signed.map { |signature| { **signature.to_h, on: signature.on.iso8601 } },
               steps: acting.steps.map { |step| { **step.to_h, on: step.on&.iso8601 } },
               cycles: acting.cycles.map(&:to_h) }
           end

@@ -71,7 +71,7 @@ module Hobrin
           wrong = troubles.map { |name, words| "#{name}: #{words}" }.join(" ")
           raise InputError, { press: wrong.empty? ? "No other catalogue was asked yet." : wrong } unless outcome
 
-          told = outcome.opened.inquiry.elsewhere.reject { |one| troubles.key?(one.source) }
+          told = outcome.opened.inquiry.elsewhere.reject { |search| troubles.key?(search.source) }
           counts = told.map { |one| "#{one.source} #{one.count} records" }
           @said = "Asked again: #{counts.join(", ")}. #{wrong}".strip
           outcome

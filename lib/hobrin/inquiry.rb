@@ -81,7 +81,7 @@ module Hobrin
       return self unless place&.positive?
 
       swap = { alike[place - 1] => key, key => alike[place - 1] }
-      with(order: keys.map { |one| swap.fetch(one, one) })
+      with(order: keys.map { |key| swap.fetch(key, key) })
     end
 
     # The AppliedLimit of a slot, on or off, or nil.

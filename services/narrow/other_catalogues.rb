@@ -124,8 +124,8 @@ module Hobrin
           #   Integer. Raises InputError (:most), GoneError.
           def bring(id, source_id, most)
             source = @context.library.sources.find(source_id)
-            asked = Inquiries::Read.new(@context).call(id).inquiry.elsewhere.find do |one|
-              one.source == source.name
+            asked = Inquiries::Read.new(@context).call(id).inquiry.elsewhere.find do |search|
+              search.source == source.name
             end
             raise GoneError, "catalogue" unless asked
             raise InputError, { most: "Write a number from 1 to #{MOST}." } unless most.is_a?(Integer) && most.between?(1, MOST)

@@ -125,12 +125,12 @@ module Hobrin
                     *@figures["ways"].map { |name, counts| [name, "cross-validation", *shares(counts)] },
                     ["rules alone, before", "held out", *RULES["held out"]],
                     ["#{Study::Training::CHOSEN.name} (chosen)", "held out", *shares(@figures["held out"])]]
-            table(["way", "measured by", *HEAD], rows.map { |name, by, *shares| [name, by, *shares.map { |one| "#{one} %" }] })
+            table(["way", "measured by", *HEAD], rows.map { |name, by, *shares| [name, by, *shares.map { |share| "#{share} %" }] })
           end
 
           def curve
             table(["questions learnt from", *HEAD],
-                  @figures["curve"].map { |size, counts| [size, *shares(counts).map { |one| "#{one} %" }] })
+                  @figures["curve"].map { |size, counts| [size, *shares(counts).map { |share| "#{share} %" }] })
           end
 
           def shares(counts) = Measure::Counts.new(*counts.values).shares.values

@@ -45,7 +45,9 @@ module Hobrin
           def ward_choices = wards.map { |ward| [ward.id, ward.name, false] }
 
           def invitations
-            @overview.invitations.map { |one| [one.id, one.name, one.made_by, day_and_time(one.ends_at)] }
+            @overview.invitations.map do |invitation|
+              [invitation.id, invitation.name, invitation.made_by, day_and_time(invitation.ends_at)]
+            end
           end
 
           # Wards some of whose inquiries nobody owns: [ward, how many, choices of people].

@@ -83,7 +83,7 @@ module Hobrin
 
       def table(names, said)
         counts = said.tally
-        rows = names.map { |one| names.map { |two| counts.fetch([one, two], 0) } }
+        rows = names.map { |row| names.map { |column| counts.fetch([row, column], 0) } }
         Statistics::Agreement.new(rows)
       end
 

@@ -64,7 +64,7 @@ module Hobrin
       # How near it is to ours; nil when that is not said.
       def near = Applicability.overall(applies)
 
-      def result(number) = reported.find { |one| one.number == number }
+      def result(number) = reported.find { |result| result.number == number }
       def next_result = (reported.map(&:number).max || 0) + 1
 
       def with_result(result)
@@ -73,7 +73,7 @@ module Hobrin
         with(reported: reported.map { |one| one.number == result.number ? result : one })
       end
 
-      def without_result(number) = with(reported: reported.reject { |one| one.number == number })
+      def without_result(number) = with(reported: reported.reject { |result| result.number == number })
 
       private
 

@@ -39,22 +39,22 @@ module Hobrin
       # Without an outcome and the results that papers give for it.
       def without_outcome(id)
         with(outcomes: outcomes.reject { |outcome| outcome.id == id },
-             papers: papers.map { |paper| paper.with(reported: paper.reported.reject { |one| one.outcome_id == id }) })
+             papers: papers.map { |paper| paper.with(reported: paper.reported.reject { |result| result.outcome_id == id }) })
       end
 
       # [Paper, Reported] of every result for an outcome.
       def results(outcome_id)
         papers.flat_map do |paper|
-          paper.reported.select { |one| one.outcome_id == outcome_id }.map { |one| [paper, one] }
+          paper.reported.select { |result| result.outcome_id == outcome_id }.map { |one| [paper, one] }
         end
       end
 
       private
 
       def put(list, changed)
-        return [*list, changed] unless list.any? { |one| one.id == changed.id }
+        return [*list, changed] unless list.any? { |item| item.id == changed.id }
 
-        list.map { |one| one.id == changed.id ? changed : one }
+        list.map { |item| item.id == changed.id ? changed : item }
       end
     end
   end

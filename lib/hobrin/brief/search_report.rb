@@ -84,7 +84,7 @@ module Hobrin
       def library
         facts.library => { name:, papers:, version:, sample: }
         here = "#{name}: #{papers} papers, version #{version}#{", made-up sample data" if sample}."
-        [here, *facts.elsewhere.map { |one| "#{one.source}, #{one.address}, by #{one.protocol}." }].join(" ")
+        [here, *facts.elsewhere.map { |search| "#{search.source}, #{search.address}, by #{search.protocol}." }].join(" ")
       end
 
       def several
@@ -96,18 +96,18 @@ module Hobrin
 
       def strategies
         here = "#{facts.lines.size} lines, each with its count, and the whole as CQL: #{facts.cql}"
-        [here, *facts.elsewhere.map { |one| "#{one.source} was asked: #{one.query}" }].join(". ")
+        [here, *facts.elsewhere.map { |search| "#{search.source} was asked: #{search.query}" }].join(". ")
       end
 
       def dates
         here = "Begun #{facts.begun.iso8601}, counted #{facts.counted.iso8601}."
-        [here, *facts.elsewhere.map { |one| "#{one.source}: #{one.on}." }].join(" ")
+        [here, *facts.elsewhere.map { |search| "#{search.source}: #{search.on}." }].join(" ")
       end
 
       def totals
-        others = facts.elsewhere.map do |one|
-          given, doubles = facts.given.fetch(one.source)
-          "#{one.source}: #{one.count} found there, #{given} brought in, " \
+        others = facts.elsewhere.map do |search|
+          given, doubles = facts.given.fetch(search.source)
+          "#{search.source}: #{search.count} found there, #{given} brought in, " \
             "#{doubles} of them the same paper from elsewhere."
         end
         citations = facts.rounds.flat_map(&:found_ids).uniq.size

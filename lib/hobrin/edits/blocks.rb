@@ -13,7 +13,7 @@ module Hobrin
 
         # The Element of the block. Raises GoneError when it is not searched.
         def element(inquiry)
-          inquiry.question.searched.find { |one| one.key == block } || raise(GoneError, "block")
+          inquiry.question.searched.find { |element| element.key == block } || raise(GoneError, "block")
         end
       end
 

@@ -29,10 +29,10 @@ module Hobrin
 
         # Raises GoneError when it was never asked.
         def call(inquiry, _surroundings)
-          asked = inquiry.elsewhere.find do |one|
-            one.source == source
+          asked = inquiry.elsewhere.find do |search|
+            search.source == source
           end or raise GoneError, "catalogue"
-          changed = inquiry.elsewhere.map { |one| one.equal?(asked) ? one.with(import_id:) : one }
+          changed = inquiry.elsewhere.map { |search| search.equal?(asked) ? search.with(import_id:) : search }
           Change.new(inquiry: inquiry.with(elsewhere: changed), kind: :brought_from_elsewhere,
                      facts: { source:, most: })
         end

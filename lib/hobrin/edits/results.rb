@@ -152,7 +152,7 @@ module Hobrin
         end
 
         def sharing(paper, old)
-          paper.reported.select { |one| one.aside.nil? && one.comparison_key == old.comparison_key }
+          paper.reported.select { |result| result.aside.nil? && result.comparison_key == old.comparison_key }
         end
 
         # The first of the groups takes in the others, which stay, aside.

@@ -23,7 +23,7 @@ module Hobrin
         MOST.each do |name, most|
           list = record.public_send(name)
           too_much("it has more than #{most} #{name}") if list.size > most
-          long = list.any? { |one| size(one) > EACH }
+          long = list.any? { |item| size(item) > EACH }
           too_much("one of its #{name} is longer than #{EACH} letters") if long
         end
         record

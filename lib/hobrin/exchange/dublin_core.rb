@@ -32,7 +32,7 @@ module Hobrin
           identifiers = Xml.all(node, "./identifier")
           doi = identifiers.filter_map { |identifier| identifier[DOI, 1] }.first
           plain = identifiers.grep_v(DOI)
-          links, names = plain.partition { |one| one.match?(%r{\Ahttps?://}) }
+          links, names = plain.partition { |value| value.match?(%r{\Ahttps?://}) }
           Records::Record.new(
             id: Entry::Identity.of(names.first, doi, title, Xml.said(node, "./date")), title:, doi:,
             links:,

@@ -95,7 +95,7 @@ module Hobrin
           resource(
             "EvidenceReport", "report",
             status: status, subject: { characteristic: characteristics }, section: sections,
-            author: material.acting.signed.map { |one| { name: one.name } },
+            author: material.acting.signed.map { |signature| { name: signature.name } },
             note: material.sample ? [{ text: Report::SAMPLE }] : nil
           )
         end

@@ -72,7 +72,7 @@ module Hobrin
         # bytes :: String. Gives it as valid UTF-8 without control characters; tabs and line ends
         #   stay.
         def self.of(bytes)
-          mark = UTF16.keys.find { |one| bytes.byteslice(0, 2).b == one }
+          mark = UTF16.keys.find { |key| bytes.byteslice(0, 2).b == key }
           return marked(bytes, mark) if mark
 
           text = bytes.dup.force_encoding(Encoding::UTF_8)

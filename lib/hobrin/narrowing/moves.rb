@@ -100,7 +100,7 @@ module Hobrin
         # Gives an Array of Move.
         def call
           [*@state.blocks.map { |block| out(:block_off, block, blocks: @state.blocks - [block]) },
-           *@state.excluded.map { |one| out(:excluded_off, one, excluded: @state.excluded - [one]) },
+           *@state.excluded.map { |block| out(:excluded_off, block, excluded: @state.excluded - [block]) },
            *@state.waiting.map { |block| into(block) }]
         end
 

@@ -56,7 +56,7 @@ module Hobrin
 
       def table(names, pairs)
         counts = pairs.map { |pair| [yield(pair.first), yield(pair.second)] }.tally
-        names.map { |one| names.map { |two| counts.fetch([one, two], 0) } }
+        names.map { |row| names.map { |column| counts.fetch([row, column], 0) } }
       end
     end
   end

@@ -28,11 +28,11 @@ module Hobrin
 
       # Those for one kind of question, from wide to narrow. Array of PublishedFilter.
       def of_kind(kind)
-        found = @published.values.select { |one| one.filter.kind == kind }
+        found = @published.values.select { |published| published.filter.kind == kind }
         found.sort_by { |one| Filter::WIDTHS.index(one.filter.width) }
       end
 
-      def kinds = @published.values.map { |one| one.filter.kind }.uniq
+      def kinds = @published.values.map { |published| published.filter.kind }.uniq
 
       # A published study filter by kind of question and width; `Filters` says which terms it stands
       # for.

@@ -24,7 +24,7 @@ module Hobrin
           return [] if name.size > LONGEST
 
           known = sharing_a_beginning(name, known) if known.size > MANY
-          by_folded = known.group_by { |one| Tokens.line(one) }
+          by_folded = known.group_by { |name| Tokens.line(name) }
           near = [*holding(Tokens.of(name), by_folded.keys),
                   *DidYouMean::SpellChecker.new(dictionary: by_folded.keys).correct(Tokens.line(name))]
           near.uniq.flat_map { |folded| by_folded.fetch(folded) }.first(MOST)
@@ -47,7 +47,7 @@ module Hobrin
 
         def sharing_a_beginning(name, known)
           beginnings = Tokens.of(name).map { |word| word[0, BEGINNING] }
-          known.select { |one| Tokens.of(one).any? { |word| word.start_with?(*beginnings) } }
+          known.select { |name| Tokens.of(name).any? { |word| word.start_with?(*beginnings) } }
         end
       end
 

@@ -51,7 +51,7 @@ module Hobrin
 
           # The last first.
           def rows
-            @signed.each_with_index.map { |one, place| row(one, place + 1) }.reverse
+            @signed.each_with_index.map { |signature, place| row(signature, place + 1) }.reverse
           end
 
           # The number of the version that is looked at: the last one unless said otherwise.

@@ -23,7 +23,7 @@ module Hobrin
             @page = page
           end
 
-          def rows = @rows ||= known.map { |one| row(one) }
+          def rows = @rows ||= known.map { |paper| row(paper) }
           def empty? = known.empty?
           def found = "#{known.count(&:found)} of #{known.size} still in"
 

@@ -79,16 +79,16 @@ module Hobrin
           def changed = plan.lines.count { |line| line.notes.any? }
 
           # What the chosen catalogue was asked last, as Narrowing::State::ExternalSearch, or nil.
-          def asked = @page.inquiry.elsewhere.find { |one| one.source == chosen.name }
+          def asked = @page.inquiry.elsewhere.find { |search| search.source == chosen.name }
 
           # Whether what would be asked now is no longer what was asked.
           def stale? = asked.query != query
 
           def most = [asked.count, Services::Narrow::OtherCatalogues::Ask::MOST].min
           def typed_most = @page.typed_or(:most, [most, 200].min.to_s)
-          def given = @given ||= @reading.given.map { |one| told(one) }
+          def given = @given ||= @reading.given.map { |catalogue| told(catalogue) }
           # Whether anything is about to be brought in, so that the page asks again by itself.
-          def bringing? = @reading.given.any? { |one| one.import&.waiting? }
+          def bringing? = @reading.given.any? { |catalogue| catalogue.import&.waiting? }
           def own_path = path(chosen)
 
           # The link to new papers as Store::SharedBriefs::Share, or nil.

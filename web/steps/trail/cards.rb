@@ -157,8 +157,8 @@ module Hobrin
 
             # What other catalogues gave when they were asked last: Array of [name, records, day].
             def elsewhere
-              @page.inquiry.elsewhere.map do |one|
-                [one.source, count_of(one.count, "record"), day(one.on)]
+              @page.inquiry.elsewhere.map do |search|
+                [search.source, count_of(search.count, "record"), day(search.on)]
               end
             end
 

@@ -64,7 +64,7 @@ module Hobrin
             return "enter the smallest difference that matters under Outcome: without it the interval is not rated" unless worth
 
             ends = [worth.low, worth.high].select(&:finite?)
-            limits = ends.size == 2 ? Said.interval(pool.measure, *ends) : ends.map { |one| Said.number(pool.measure.told(one)) }.join
+            limits = ends.size == 2 ? Said.interval(pool.measure, *ends) : ends.map { |bound| Said.number(pool.measure.told(bound)) }.join
             "worth having is what lies beyond #{limits}#{" (by common practice)" if worth.guessed}"
           end
 

@@ -32,7 +32,7 @@ module Hobrin
         def papers
           @inquiry.papers.filter_map do |paper|
             record = @records[paper.record_id] or next
-            results = paper.reported.to_h { |one| [one.number.to_s, effect(one)] }
+            results = paper.reported.to_h { |result| [result.number.to_s, effect(result)] }
             [paper.record_id,
              { level: paper.level(record, @kind).number, concern: paper.concern(@kind), near: paper.near,
                results: }]

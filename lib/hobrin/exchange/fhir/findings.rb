@@ -108,7 +108,7 @@ module Hobrin
         def predicted(row)
           ends = row.pool.pooled.prediction or return
           told = row.pool.measure
-          interval(ends.map { |one| told.told(one) }, row.pool.way.share, told, type: said("prediction interval"))
+          interval(ends.map { |bound| told.told(bound) }, row.pool.way.share, told, type: said("prediction interval"))
         end
 
         # Of a hundred people: without it and with it.

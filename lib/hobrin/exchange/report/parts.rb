@@ -246,9 +246,9 @@ module Hobrin
           def others
             return [] if brief.elsewhere.empty?
 
-            rows = brief.elsewhere.map { |one| [one.source, day(one.on), number(one.count)] }
+            rows = brief.elsewhere.map { |search| [search.source, day(search.on), number(search.count)] }
             [grid("Other catalogues", %w[Catalogue Asked Found], rows),
-             *brief.elsewhere.map { |one| words("#{one.source}: #{one.query}", :code) }]
+             *brief.elsewhere.map { |search| words("#{search.source}: #{search.query}", :code) }]
           end
         end
 

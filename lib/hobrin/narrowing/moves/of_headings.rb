@@ -46,7 +46,7 @@ module Hobrin
           return [change(block, term, :widen, :narrower_on, { narrower: true })] unless term.leaf.narrower
 
           [change(block, term, :narrow, :narrower_off, { narrower: false }),
-           *below.map { |one| in_place(block, term, one) }]
+           *below.map { |heading| in_place(block, term, heading) }]
         end
 
         def in_place(block, term, label)

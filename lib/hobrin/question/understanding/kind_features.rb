@@ -50,7 +50,7 @@ module Hobrin
 
         def word(token)
           word = token.word
-          ["w=#{word}", *token.classes.map { |one| "c=#{one}" }, *("t=#{word[0, 5]}" if word.size > 5)]
+          ["w=#{word}", *token.classes.map { |name| "c=#{name}" }, *("t=#{word[0, 5]}" if word.size > 5)]
         end
       end
     end

@@ -31,7 +31,7 @@ module Hobrin
           weights = TOLD.transform_values do |pattern|
             features.grep(pattern).sum { |name| @learned.for_label(name, label) }
           end
-          weights[:names] = classes(first, last).sum { |one| @learned.for_label("c=#{one}", label) }
+          weights[:names] = classes(first, last).sum { |name| @learned.for_label("c=#{name}", label) }
           told = weights.select { |_, weight| weight > LEAST }.sort_by { |_, weight| -weight }.map(&:first)
           told.filter_map { |what| reason(what, first, last, label) }.first(MOST)
         end
@@ -52,7 +52,7 @@ module Hobrin
           when :before then small(tokens[last + 1])
           when :comparing then compared(first)
           when :begins then tokens[@sentence.start(tokens[first].sentence)].text
-          when :names then classes(first, last).max_by { |one| @learned.for_label("c=#{one}", label) }
+          when :names then classes(first, last).max_by { |name| @learned.for_label("c=#{name}", label) }
           end
         end
 

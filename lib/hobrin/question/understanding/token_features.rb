@@ -153,7 +153,7 @@ module Hobrin
             end
             return near if @token.small?
 
-            near + letters(@token.word) + @token.classes.map { |one| "c=#{one}" } << shape
+            near + letters(@token.word) + @token.classes.map { |name| "c=#{name}" } << shape
           end
 
           def letters(word)

@@ -42,7 +42,7 @@ module Hobrin
           # groups :: Hash of label to Pooled; plain :: Array of Pooled, the same with their plain
           # standard errors, by which the test goes whatever the intervals are. Gives Groups.
           def between(groups, plain = groups.values)
-            middles = plain.map { |one| Result.new(effect: one.estimate, variance: one.error**2) }
+            middles = plain.map { |pooled| Result.new(effect: pooled.estimate, variance: pooled.error**2) }
             spread = Heterogeneity.new(middles)
             Groups.new(groups:, between: spread.q, df: spread.df, p: spread.p)
           end

@@ -106,7 +106,7 @@ module Hobrin
           case name
           when :language then Records::Languages.code(value) || value
           when :place then @vocabulary.place(value)
-          else known.find { |one| one.casecmp?(value.strip) } || value
+          else known.find { |name| name.casecmp?(value.strip) } || value
           end
         end
 
@@ -195,7 +195,7 @@ module Hobrin
               words = text.split
               raise InputError, { words: "Name at most #{MOST} words." } if words.size > MOST
 
-              names = known.to_set { |one| one.downcase.split }
+              names = known.to_set { |name| name.downcase.split }
               longest = names.map(&:size).max.to_i
               found = []
               found << words.shift(fitting(words, names, longest)).join(" ") until words.empty?

@@ -42,7 +42,7 @@ module Hobrin
               case block
               when Words then words(document, block)
               when Grid then grid(document, block)
-              when Items then items(document, block.list.map { |one| plain(one) })
+              when Items then items(document, block.list.map { |item| plain(item) })
               end
             end
 
@@ -57,7 +57,7 @@ module Hobrin
             end
 
             def items(document, list)
-              document.ul { list.each { |one| li(one, size: SIZE) } }
+              document.ul { list.each { |item| li(item, size: SIZE) } }
             end
 
             # A table whose columns are all of one width.

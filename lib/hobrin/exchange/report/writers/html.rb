@@ -81,7 +81,7 @@ module Hobrin
                 case block
                 when Words then words(block)
                 when Grid then grid(block)
-                when Items then "<ul>#{block.list.map { |one| "<li>#{h one}</li>" }.join}</ul>"
+                when Items then "<ul>#{block.list.map { |item| "<li>#{h item}</li>" }.join}</ul>"
                 when Picture then Drawing.of(block)
                 end
               end

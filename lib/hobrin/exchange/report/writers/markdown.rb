@@ -28,7 +28,7 @@ module Hobrin
               case block
               when Words then words(block)
               when Grid then grid(block)
-              when Items then block.list.map { |one| "- #{plain(one)}" }.join("\n")
+              when Items then block.list.map { |item| "- #{plain(item)}" }.join("\n")
               end
             end
 

@@ -108,8 +108,8 @@ module Hobrin
               case block
               when Words then words(block, following)
               when Grid then grid(block)
-              when Items then block.list.each do |one|
-                @document.text("– #{one}", size: @size, indent_paragraphs: 0)
+              when Items then block.list.each do |item|
+                @document.text("– #{item}", size: @size, indent_paragraphs: 0)
               end
               when Picture then picture(block)
               end
