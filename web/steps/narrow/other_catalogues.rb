@@ -21,6 +21,8 @@ module Hobrin
           class Group < Value
             attributes :block, :rows
 
+            def name = block ? block.name : "limits and the whole"
+
             # Lines that are not asked as they stand here.
             def changed = rows.count { |row| row.notes.any? }
           end
