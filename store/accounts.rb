@@ -5,7 +5,7 @@ require "digest"
 module Hobrin
   module Store
     # Who may sign in, and the wards that they are on.
-    class Accounts
+    class Accounts < Base
       OPEN = 2
       CLOSED = 3
       private_constant :OPEN, :CLOSED
@@ -18,11 +18,6 @@ module Hobrin
       # db :: of people; rodauth works with the same one
       attr_reader :db
 
-      def initialize(db)
-        @db = db
-      end
-
-      def inspect = "#<#{self.class}>"
       def empty? = @db[:accounts].empty?
 
       # Array of People::Person who may sign in, by name.
@@ -115,7 +110,6 @@ module Hobrin
       end
 
       def taken! = raise(InputError, { login: "Somebody signs in with this already." })
-      def writing(&) = Database::Trouble.writing(@db, &)
     end
   end
 end

@@ -8,7 +8,7 @@ module Hobrin
     # others may do. Lines are only added; each carries a fingerprint of itself and the one before,
     # so that one that is altered or missing is found. The log is checked from where it was checked
     # last; a month that has ended is sealed.
-    class Audit
+    class Audit < Base
       # at :: ISO 8601; who :: a name, or what was typed; what :: in a word; about :: more of it
       class Line < Value
         attributes :number, :at, :who, :what, :about, :before, :print
@@ -26,10 +26,6 @@ module Hobrin
       MOST_AN_HOUR = 20
       PORTION = 5_000
       private_constant :FIRST, :FOLDED, :MOST_AN_HOUR, :PORTION
-
-      def initialize(db)
-        @db = db
-      end
 
       # about :: "" for nothing more
       def add(at:, who:, what:, about: "")

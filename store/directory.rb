@@ -5,13 +5,13 @@ require "digest"
 module Hobrin
   module Store
     # Everything that is kept of people, in one file of its own.
-    class Directory
+    class Directory < Base
       # accounts :: Accounts; wards :: Wards; invitations :: Invitations; audit :: Audit; tries ::
       #   Tries
       attr_reader :accounts, :wards, :invitations, :audit, :tries
 
       def initialize(db)
-        @db = db
+        super
         @accounts = Accounts.new(db)
         @wards = Wards.new(db)
         @invitations = Invitations.new(db)
@@ -19,20 +19,12 @@ module Hobrin
         @tries = Tries.new(db)
       end
 
-      def inspect = "#<#{self.class}>"
-
       # Does several things, or none of them. Raises UnavailableError.
-      def writing(&) = Database::Trouble.writing(@db, &)
-
       # Writes a copy of all of it to a file that does not exist yet. Raises StateError.
       def backup(path) = Database.copy(@db, path, kind: :people)
 
       # Wards, and who is on them.
-      class Wards
-        def initialize(db)
-          @db = db
-        end
-
+      class Wards < Base
         # Array of People::Ward, by name.
         def all = @db[:wards].order(:name).map { |row| People::Ward.new(**row) }
 
@@ -73,22 +65,14 @@ module Hobrin
           @db[:notices].where(ward_id: ward_ids).where(Sequel[:at] >= since).reverse(:id)
                        .map { |row| Notice.new(row[:ward_id], row[:at], row[:who], row[:role].to_sym) }
         end
-
-        private
-
-        def writing(&) = Database::Trouble.writing(@db, &)
       end
 
       # Who was asked to join. The secret part of an invitation's address is kept nowhere, only its
       # fingerprint.
-      class Invitations
+      class Invitations < Base
         # name :: of who is asked; made_by :: the name of who asked; used_at :: ISO 8601 or nil
         class Invitation < Value
           attributes :id, :name, :ward_id, :role, :runs, :made_by, :made_at, :ends_at, :used_at
-        end
-
-        def initialize(db)
-          @db = db
         end
 
         # token :: the secret part; rest :: of an Invitation
@@ -124,16 +108,11 @@ module Hobrin
         def held(at) = @db[:invitations].where(used_at: nil).where(Sequel[:ends_at] > at)
         def digest(token) = Digest::SHA256.hexdigest(token)
         def invitation(row) = Invitation.new(**row.except(:digest, :role), role: row[:role].to_sym)
-        def writing(&) = Database::Trouble.writing(@db, &)
       end
 
       # How often in a row something was tried with a wrong password or code. It is the same for a name
       # that nobody has, so that nothing is told by it.
-      class Tries
-        def initialize(db)
-          @db = db
-        end
-
+      class Tries < Base
         # key :: text that says what is counted. How many since a time (ISO 8601).
         def count(key, since:)
           @db[:tries].where(digest: digest(key)).where(Sequel[:last_at] > since).get(:count).to_i

@@ -5,13 +5,7 @@ module Hobrin
     # What all inquiries share.
     module House
       # What holds for the whole house, each setting by its name.
-      class Settings
-        def initialize(db)
-          @db = db
-        end
-
-        def inspect = "#<#{self.class}>"
-
+      class Settings < Base
         # "" when it was never set.
         def [](name) = @db[:settings].where(name:).get(:value).to_s
 
@@ -22,17 +16,11 @@ module Hobrin
       end
 
       # Study filters that people here wrote and named, as CQL.
-      class OwnFilters
+      class OwnFilters < Base
         # title :: its name; terms :: CQL
         class Kept < Value
           attributes :title, :terms
         end
-
-        def initialize(db)
-          @db = db
-        end
-
-        def inspect = "#<#{self.class}>"
 
         # Array of Kept, by name.
         def all = @db[:own_filters].order(:title).map { |row| Kept.new(**row.slice(:title, :terms)) }
@@ -52,13 +40,7 @@ module Hobrin
       end
 
       # Papers that came with an archive and are not in the library: they stay with their inquiry.
-      class OwnRecords
-        def initialize(db)
-          @db = db
-        end
-
-        def inspect = "#<#{self.class}>"
-
+      class OwnRecords < Base
         # items :: Hash of each paper's id to its CSL-JSON as plain data
         def keep(inquiry_id, items)
           rows = items.map { |record_id, item| { inquiry_id:, record_id:, csl: JSON.generate(item) } }
@@ -78,19 +60,13 @@ module Hobrin
       end
 
       # Changes of what all inquiries share, with what stood there before, so that each can be undone.
-      class Changes
+      class Changes < Base
         # kind :: "resolver", "filter" or "pdf"; key :: what of that kind; ward_id :: of a full text that
         #   one ward keeps, nil for everybody; was :: what stood there before, nil for nothing;
         #   undone_at :: nil while it holds
         class Change < Value
           attributes :id, :at, :who, :kind, :key, :ward_id, :was, :undone_at, :undone_by
         end
-
-        def initialize(db)
-          @db = db
-        end
-
-        def inspect = "#<#{self.class}>"
 
         # Gives the id.
         def add(kind, key, was:, at:, who:, ward_id: nil)

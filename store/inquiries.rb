@@ -3,7 +3,7 @@
 module Hobrin
   module Store
     # Inquiries and their trails.
-    class Inquiries
+    class Inquiries < Base
       # An inquiry as stored.
       #
       # version :: goes up by one with each change, and so is the number of the last line of the trail
@@ -25,15 +25,13 @@ module Hobrin
 
       # Raises UnavailableError, from whatever writes, while nothing can be written.
       def initialize(db)
-        @db = db
+        super
         @states = TrailStates.new(db)
         @board = Board.new(db, @states).tap(&:complete)
       end
 
       # The same as a board lists them.
       attr_reader :board
-
-      def inspect = "#<#{self.class}>"
 
       # Every inquiry that was not taken away, last touched first.
       def all
@@ -156,8 +154,6 @@ module Hobrin
       def mark(id, condition, **values)
         raise GoneError, "inquiry" if writing { @db[:inquiries].where(id:).where(condition).update(**values) }.zero?
       end
-
-      def writing(&) = Database::Trouble.writing(@db, &)
 
       # What the row of an inquiry has; the inquiry itself is in its trail.
       def standing(version, step, at, line, kept, inquiry)

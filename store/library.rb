@@ -7,7 +7,7 @@ require "sequel"
 module Hobrin
   module Store
     # The rebuildable library: records and thesaurus in one SQLite file.
-    class Library
+    class Library < Base
       extend Forwardable
 
       # Which records are the same paper; who cites whom; what came in; which heading a name from
@@ -17,7 +17,7 @@ module Hobrin
                   :thesauri
 
       def initialize(db)
-        @db = db
+        super
         @duplicates = Duplicates.new(db)
         @citations = Nearness::Citations.new(db)
         @imports = Imports.new(db)
@@ -29,8 +29,6 @@ module Hobrin
         @lock = Mutex.new
         @stored = StoredRecords.new(db) { index.sets(:dates) }
       end
-
-      def inspect = "#<#{self.class}>"
 
       # Changes whenever records or headings do. No two libraries share one: it begins with a mark
       # that each gets when it is made, so that a library built anew is not taken for the one before

@@ -4,7 +4,7 @@ module Hobrin
   module Store
     # Briefs as they were signed off, and the secret addresses of inquiries: that of the brief, and
     # that of the feed of new papers.
-    class SharedBriefs
+    class SharedBriefs < Base
       # token :: the secret part of the address; made_at :: ISO 8601; kind :: "brief" or "feed";
       #   ends_at :: when it ends by itself, or nil; used_at :: when it was opened last, or nil
       class Share < Value
@@ -14,10 +14,6 @@ module Hobrin
       # How exactly it is written down when a link was opened last: not each look is a change.
       EXACT = 13
       private_constant :EXACT
-
-      def initialize(db)
-        @db = db
-      end
 
       # Keeps the report that was signed at a line of the trail. One that was kept stays as it is.
       def keep(inquiry_id, line, report)

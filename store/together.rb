@@ -18,10 +18,10 @@ module Hobrin
       # What each of two people made of the same papers, in a table that is read for its own person
       # only. A subclass gives its table and the columns that name the two, and turns a row into what
       # it holds.
-      class Independent
+      class Independent < Base
         # pair :: the columns of inquiries that hold the ids of the two
         def initialize(db, table:, pair:)
-          @db = db
+          super(db)
           @table = table
           @pair = pair
         end
@@ -80,8 +80,6 @@ module Hobrin
           there = finished(id).where(record_id:).select_map(:person_id)
           there.include?(person_id) && there.size > 1
         end
-
-        def writing(&) = Database::Trouble.writing(@db, &)
       end
 
       # What each of two people decided on papers that are read twice, as Screening::Decision.
@@ -137,15 +135,11 @@ module Hobrin
       end
 
       # What people write to each other about an inquiry, a paper, a term or a limit.
-      class Notes
+      class Notes < Base
         # answers :: id of the note that it answers, nil for one that begins; kind, key, name :: what it is
         #   about; settled_at, settled_by :: nil while it is open
         class Note < Value
           attributes :id, :answers, :kind, :key, :name, :person_id, :who, :text, :at, :settled_at, :settled_by
-        end
-
-        def initialize(db)
-          @db = db
         end
 
         # Array of Note of an inquiry, in the order in which they were written.
@@ -183,15 +177,10 @@ module Hobrin
         private
 
         def note(row) = Note.new(**row.except(:inquiry_id))
-        def writing(&) = Database::Trouble.writing(@db, &)
       end
 
       # Whose each inquiry is, and what others were given to do with it.
-      class Standings
-        def initialize(db)
-          @db = db
-        end
-
+      class Standings < Base
         # A People::Standing. Raises GoneError for an inquiry that is not there; one that was taken
         # away is there still.
         def of(id)
@@ -255,8 +244,6 @@ module Hobrin
           People::Standing.new(ward_id: row[:ward_id], owner_id: row[:owner_id],
                                given: pairs.to_h { |person_id, ability| [person_id, ability.to_sym] })
         end
-
-        def writing(&) = Database::Trouble.writing(@db, &)
       end
     end
   end

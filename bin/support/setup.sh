@@ -32,13 +32,13 @@ install_gems() {
   # Asking takes longer than many a command: what was complete stays so until the lock file changes.
   local complete; complete="$BUNDLE_PATH/complete-$(printf '%s' "with-${BUNDLE_WITH:-}-without-${BUNDLE_WITHOUT:-}" | tr -c 'a-z-' '-')"
   [ "$complete" -nt "${BUNDLE_GEMFILE:-Gemfile}.lock" ] && return
-  bundle check >/dev/null 2>&1 && { touch "$complete"; return; }
+  bundle check >/dev/null 2>&1 && { touch "$complete" 2>/dev/null || true; return; }
   need_compiler
   echo "Installing the gems, once. This takes some minutes."
   # Debian's own XML library, where its headers are: it is kept safe by Debian, and need not be compiled.
   pkg-config --exists libxml-2.0 libxslt 2>/dev/null && export BUNDLE_BUILD__NOKOGIRI="--use-system-libraries"
   bundle install --jobs 4 --quiet || die "The gems could not be installed. Is build-essential there, and a way to the gem registry?"
-  touch "$complete"
+  touch "$complete" 2>/dev/null || true
 }
 
 # The stores that several servers share are tried over Debian's PostgreSQL, which is started in a folder of its own.

@@ -5,7 +5,7 @@ module Hobrin
     class Inquiries
       # Inquiries as a board lists them: by how far they have come, a page at a time, without reading any
       # of them whole.
-      class Board
+      class Board < Base
         # What is listed of an inquiry. outline :: Inquiry::Outline; readers, weighers :: ids of the two who
         #   screen, and who appraise, independently, or []
         class Listed < Value
@@ -19,7 +19,7 @@ module Hobrin
         private_constant :COLUMNS
 
         def initialize(db, states)
-          @db = db
+          super(db)
           @states = states
         end
 

@@ -6,7 +6,7 @@ module Hobrin
       # Takes a text out of everything that is kept of an inquiry, for good: of every state and line of its
       # trail, its signed versions, what two people decided and appraised, and notes. Each letter of it
       # becomes a mark, so that the places of what stands beside it stay right.
-      class Forgetting
+      class Forgetting < Base
         MARK = "█"
         # What is not written by a person in words: ids, tags and the like.
         NAMES = %w[record from found included must_find records id key verdict is kind frame use design reviewed form typed
@@ -15,10 +15,6 @@ module Hobrin
         JSON_COLUMNS = { trail: %i[state changes facts], signed_briefs: %i[report], sheets: %i[sheet] }.freeze
         TEXT_COLUMNS = { trail: %i[note], readings: %i[note], notes: %i[text name] }.freeze
         private_constant :MARK, :NAMES, :JSON_COLUMNS, :TEXT_COLUMNS
-
-        def initialize(db)
-          @db = db
-        end
 
         # text :: as it was written, in whatever case. Gives in how many places it stood.
         def call(inquiry_id, text)

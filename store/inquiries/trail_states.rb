@@ -5,15 +5,11 @@ module Hobrin
     class Inquiries
       # The inquiry after each line of its trail. A line keeps what it changed (see Differences); every
       # EVERY lines, and where the format of documents changes, one keeps the whole.
-      class TrailStates
+      class TrailStates < Base
         EVERY = 50
         # Where differences take more than this share of the whole, the whole is kept.
         WORTH = 0.5
         private_constant :EVERY, :WORTH
-
-        def initialize(db)
-          @db = db
-        end
 
         # What is written of a line that follows another: { state:, changes:, state_line: }, the last for
         # the row of the inquiry. row :: of the inquiry as it is before; nil for the first line.

@@ -6,15 +6,11 @@ module Hobrin
       # Links records that are the same paper, each to the one that came first: those with one DOI,
       # and of those with one Records::SamePaper::DuplicateKey the ones that Records::SamePaper takes for one.
       # Nothing is merged or hidden.
-      class Duplicates
+      class Duplicates < Base
         # Of the papers that share a key, so many are compared.
         MOST_COMPARED = 20
         BATCH = 1_000
         private_constant :MOST_COMPARED, :BATCH
-
-        def initialize(db)
-          @db = db
-        end
 
         # numbers :: of records that just went in, in order. Gives how many of them were linked.
         def link(numbers)
@@ -130,8 +126,6 @@ module Hobrin
 
           @db[:records].where(number: numbers).exclude(doi: nil).distinct.select_map(:doi).size > 1
         end
-
-        def writing(&) = Database::Trouble.writing(@db, &)
 
         def leader(number) = @db[:records].where(number:).get(:duplicate_of) || number
       end

@@ -8,15 +8,11 @@ module Hobrin
       # Keeps the stored RecordSets of each value of each facet. Every batch that is added writes
       # parts of its own, so that a large library is not rewritten for a few more records; `join`
       # makes one of them again.
-      class FacetSets
+      class FacetSets < Base
         INSERT = "INSERT INTO facets (name, value, part, records) VALUES (?, ?, ?, ?)"
         # So many parts are joined at once.
         TOGETHER = 20_000
         private_constant :INSERT, :TOGETHER
-
-        def initialize(db)
-          @db = db
-        end
 
         # numbers :: Hash of places in a Batch to the numbers under which its records are written
         def add(batch, numbers) = put(batch, numbers, numbers.values.first)

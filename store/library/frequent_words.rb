@@ -6,7 +6,7 @@ module Hobrin
       # Keeps the sets of the papers that have a word which many have, one for each field of the full
       # text. They may lag behind: each says up to which number it looked, and the rest is asked of the
       # full text; and a record that went may still stand in them.
-      class FrequentWords
+      class FrequentWords < Base
         # A word is kept when so many papers have it, and one in so many of all: rarer ones the full
         # text finds as quickly.
         LEAST = 2_000
@@ -17,7 +17,7 @@ module Hobrin
         private_constant :ONE_IN, :WORTH_IT, :WRITE
 
         def initialize(db)
-          @db = db
+          super
           @texts = FullText.new(db)
         end
 
@@ -98,14 +98,14 @@ module Hobrin
 
         # Answers a term of one word, or of one with a mask, from the sets of frequent words; what they
         # lack is asked of the full text. Belongs to one version of the library.
-        class OneWord
+        class OneWord < Base
           # Where a mask takes in more words that have no set, the full text alone is quicker.
           MOST_RARE = 300
           private_constant :MOST_RARE
 
           # texts :: FullText
           def initialize(db, texts)
-            @db = db
+            super(db)
             @texts = texts
             @frequent = FrequentWords.new(db)
             @kept = Kept.new

@@ -4,7 +4,7 @@ module Hobrin
   module Store
     class Library
       # Words and nearness, answered by SQLite's full-text index.
-      class FullText
+      class FullText < Base
         COLUMNS = Strategy::TextTerm::FIELDS.keys.to_h { |field| [field, field.to_s] }.freeze
         # Fields of several texts each; nearness must not run from one into the next, so it is read
         # there.
@@ -21,7 +21,7 @@ module Hobrin
 
         # record :: gives the Record with a number, for what the full text cannot tell by itself
         def initialize(db, &record)
-          @db = db
+          super(db)
           @record = record
         end
 

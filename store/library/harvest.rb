@@ -5,7 +5,7 @@ module Hobrin
     class Library
       # The records of the library with the time at which each came in or went, by number, for who
       # harvests it.
-      class Harvest
+      class Harvest < Base
         # number, id :: of the record; at :: ISO 8601 in UTC; gone :: whether it is there no more
         class Entry < Value
           attributes :number, :id, :at, :gone
@@ -14,10 +14,6 @@ module Hobrin
         # What came in before imports were written down has no time of its own.
         BEFORE = "2000-01-01T00:00:00Z"
         private_constant :BEFORE
-
-        def initialize(db)
-          @db = db
-        end
 
         # So many entries after a number, the first first. from, till :: ISO 8601 or nil, both
         #   included

@@ -4,7 +4,7 @@ module Hobrin
   module Store
     class Library
       # Which heading of the thesaurus a name from outside stands for, as a person said.
-      class HeadingMatches
+      class HeadingMatches < Base
         # state :: "waiting" until the papers that are here carry the heading, then "done"; "going"
         #   until they carry the name again
         class Match < Value
@@ -19,10 +19,6 @@ module Hobrin
         # So many records are written anew at once.
         TOGETHER = 5_000
         private_constant :TOGETHER
-
-        def initialize(db)
-          @db = db
-        end
 
         # In the order of their names.
         def all = @db[:heading_matches].order(:name).map { |row| Match.new(**row) }

@@ -4,7 +4,7 @@ module Hobrin
   module Store
     class Library
       # The files that came into the library: how far each got, what it brought, what was refused.
-      class Imports
+      class Imports < Base
         # state :: key of STATES; size, at_byte :: of the file and how far it was read; entries ::
         #   read so far, of which added, known and refused; duplicates :: of the added, those that are
         #   the same paper as an earlier one; message :: why it failed, or nil
@@ -24,10 +24,6 @@ module Hobrin
         # More refusals are counted, not kept.
         MOST_REFUSALS = 10_000
         private_constant :MOST_REFUSALS
-
-        def initialize(db)
-          @db = db
-        end
 
         # Begins an import. at :: ISO 8601; rest :: source_id, query, most of one from a catalogue.
         #   Gives its Import.
@@ -129,16 +125,10 @@ module Hobrin
           end
         end
 
-        def writing(&) = Database::Trouble.writing(@db, &)
-
         # Where records came from: the file or the catalogue that brought each.
-        class Origins
+        class Origins < Base
           # What came in before imports were written down.
           UNKNOWN = "from before"
-
-          def initialize(db)
-            @db = db
-          end
 
           # numbers :: of records. Gives a Hash of each to the name of what brought it.
           def of(numbers)

@@ -5,14 +5,14 @@ module Hobrin
     class Library
       # Answers the leaves of a strategy from SQLite: words by FTS5, everything else from stored sets.
       # Keeps the contract of Hobrin::Retrieval. Belongs to one version of the library.
-      class Index
+      class Index < Base
         MOST_SPELLINGS = 500
         private_constant :MOST_SPELLINGS
 
         # The block gives the Record with a number. What is answered once is kept; nothing else of an
         # index ever changes, so threads may share it.
         def initialize(db, &)
-          @db = db
+          super(db)
           @facets = FacetSets.new(db)
           @texts = FullText.new(db, &)
           @one_word = FrequentWords::OneWord.new(db, @texts)
@@ -20,8 +20,6 @@ module Hobrin
           @spellings = Kept.new(most: MOST_SPELLINGS)
           freeze
         end
-
-        def inspect = "#<#{self.class}>"
 
         def everything = sets(:all).fetch("all") { Records::RecordSet.empty }
         def not_indexed = sets(:unindexed).fetch("yes") { Records::RecordSet.empty }

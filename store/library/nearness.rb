@@ -7,7 +7,7 @@ module Hobrin
       module Nearness
         # The papers that are most like one by their words; see Screening::Likeness. The full-text index
         # names those that share its weightiest words, and of these the likeness is worked out in full.
-        class Alike
+        class Alike < Base
           # How many of a paper's words are looked up, and in how many papers they may stand together;
           # how many papers are then compared in full.
           MOST_WORDS = 20
@@ -17,7 +17,7 @@ module Hobrin
 
           # likeness :: Screening::Likeness over the same library
           def initialize(db, likeness)
-            @db = db
+            super(db)
             @likeness = likeness
           end
 
@@ -81,15 +81,11 @@ module Hobrin
 
         # How close papers are to the words of a search: BM25 as SQLite's full-text index works it out
         # (k1 1.2, b 0.75; Robertson and Zaragoza 2009, from memory), the title weighing most.
-        class Closeness
+        class Closeness < Base
           # Of title, abstract, keywords, headings.
           WEIGHTS = [8.0, 1.0, 3.0, 3.0].freeze
           MOST_PHRASES = 200
           private_constant :MOST_PHRASES
-
-          def initialize(db)
-            @db = db
-          end
 
           # set :: RecordSet; phrases :: Array of texts, folded words with a * at the end of one that
           #   any ending will do for Gives a Hash of number to how close it is, the closest first;
@@ -118,15 +114,11 @@ module Hobrin
         end
 
         # Who cites whom among the papers of the library.
-        class Citations
+        class Citations < Base
           # All of a batch at once, as one JSON text, and in order.
           INSERT = "INSERT OR IGNORE INTO citations (cited, number) SELECT value ->> 0, value ->> 1 FROM json_each(?) " \
                    "ORDER BY 1, 2"
           private_constant :INSERT
-
-          def initialize(db)
-            @db = db
-          end
 
           # numbers :: Hash of places in a Batch to the numbers under which its records are written
           def add(batch, numbers)

@@ -6,10 +6,10 @@ module Hobrin
       # Counts what a tree finds with one SQL statement for each count, over the same full text and
       # over a table with a row for each facet value of each record: the plain way, which the engine
       # is measured against.
-      class PlainCounts
+      class PlainCounts < Base
         # db :: a library; its table for this is made anew. thesaurus :: Thesaurus
         def initialize(db, thesaurus)
-          @db = db
+          super(db)
           @thesaurus = thesaurus
           fill
         end

@@ -5,7 +5,7 @@ module Hobrin
     class Library
       # Writes records: the row, the full text, the authors, and the stored set of each facet value;
       # and finds out which are the same paper as one that is there.
-      class RecordRows
+      class RecordRows < Base
         # added :: Array of the numbers of those that went in; known_ids :: of those that were there
         #   already; known :: how many times one of them was met
         # duplicates :: of the added, how many are the same paper as an earlier one
@@ -15,10 +15,6 @@ module Hobrin
 
         INSERT = "INSERT INTO records (number, id, published, doi, duplicate_key, csl) VALUES (?, ?, ?, ?, ?, ?)"
         private_constant :INSERT
-
-        def initialize(db)
-          @db = db
-        end
 
         # batch :: Batch. A record whose id is there is left as it is; where that is another paper's,
         # since many files count from 1, it gets an id of its own. Gives an Outcome.
@@ -122,7 +118,7 @@ module Hobrin
 
         # Writes what words and authors are looked up in, folded by the core. All of it can be made anew
         # from the records, which a migration does when the core folds in another way.
-        class WordRows
+        class WordRows < Base
           TEXTS = "INSERT INTO texts (rowid, title, abstract, keywords, headings) VALUES (?, ?, ?, ?, ?)"
           # All authors of a batch at once, as one JSON text, and in order, so that neighbours are
           # written one after the other.
@@ -130,10 +126,6 @@ module Hobrin
                     "ORDER BY 1, 2"
           BATCH = 4_000
           private_constant :TEXTS, :AUTHORS, :BATCH
-
-          def initialize(db)
-            @db = db
-          end
 
           # numbers :: Hash of places in a Batch to the numbers under which its records are written
           def add(batch, numbers)

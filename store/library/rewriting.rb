@@ -5,11 +5,7 @@ module Hobrin
     class Library
       # Writes records anew under their own numbers, with all that they are looked up by, when what is
       # known of them changes.
-      class Rewriting
-        def initialize(db)
-          @db = db
-        end
-
+      class Rewriting < Base
         # numbers :: of records. The block is given each Record and gives the one in its place.
         # Gives how many changed.
         def call(numbers)
@@ -43,11 +39,7 @@ module Hobrin
 
         # Writes records anew that their catalogue has changed since they came in. The day on which they
         # came stays.
-        class Renewal
-          def initialize(db)
-            @db = db
-          end
-
+        class Renewal < Base
           # batch :: Batch of records as they are now, each known by its id. Gives how many changed.
           def call(batch)
             places = batch.ids.each_with_index.to_h
@@ -60,15 +52,11 @@ module Hobrin
 
         # Takes records out of the library again, with all that is looked up in: words, authors,
         # citations, stored sets. Their numbers are never given to others.
-        class Removal
+        class Removal < Base
           BATCH = 2_000
           # The full text holds no texts, so it is told what went in.
           WORDS = "INSERT INTO texts (texts, rowid, title, abstract, keywords, headings) VALUES ('delete', ?, ?, ?, ?, ?)"
           private_constant :BATCH, :WORDS
-
-          def initialize(db)
-            @db = db
-          end
 
           # ranges :: Array of Ranges of numbers; at :: ISO 8601. Gives how many records went.
           def call(ranges, at:)

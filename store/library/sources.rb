@@ -4,7 +4,7 @@ module Hobrin
   module Store
     class Library
       # The catalogues that can be asked or harvested.
-      class Sources
+      class Sources < Base
         # protocol :: "sru" or "oai"; version :: of SRU; format :: key of Catalogue::FORMATS or
         #   PREFIXES; ability :: Catalogue::Ability, nil for one that is only harvested; stand_in ::
         #   whether it is one of the made-up ones
@@ -17,10 +17,6 @@ module Hobrin
 
           # What its records are called by here, before their own id.
           def key = Text::Tokens.line(name).tr(" ", "-")
-        end
-
-        def initialize(db)
-          @db = db
         end
 
         def all = @db[:sources].order(:name).map { |row| source(row) }

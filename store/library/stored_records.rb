@@ -4,7 +4,7 @@ module Hobrin
   module Store
     class Library
       # Reads records out of the library: by id, by number, by set.
-      class StoredRecords
+      class StoredRecords < Base
         # How many records of a set are looked up by their own rows; more are found along the dates
         # instead.
         FEW = 2_000
@@ -15,7 +15,7 @@ module Hobrin
 
         # The block gives the RecordSet of each date on which papers were published.
         def initialize(db, &dates)
-          @db = db
+          super(db)
           @dates = dates
           @read = Kept.new(most: MOST_RECORDS)
         end

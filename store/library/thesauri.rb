@@ -5,14 +5,10 @@ module Hobrin
     class Library
       # The thesauri that came into the library. One of them is in use: its headings stand in the
       # tables that are looked up in; the others are kept as documents.
-      class Thesauri
+      class Thesauri < Base
         # came_at :: ISO 8601, nil where that is not known; headings :: how many
         class Kept < Value
           attributes :id, :name, :headings, :came_at, :in_use
-        end
-
-        def initialize(db)
-          @db = db
         end
 
         # Array of Kept, in the order in which they came.
@@ -53,14 +49,10 @@ module Hobrin
         end
 
         # The thesaurus in and out of its tables.
-        class HeadingRows
+        class HeadingRows < Base
           KINDS = { also_called: "also_called", broader: "broader", related: "related", aspects: "aspect",
                     use_instead: "use_instead" }.freeze
           private_constant :KINDS
-
-          def initialize(db)
-            @db = db
-          end
 
           def read
             names = @db[:heading_names].order(:label, :kind, :place).select_map(%i[label kind name])
