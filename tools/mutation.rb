@@ -10,14 +10,17 @@ module Hobrin
     #
     # Each mutant runs in a process of its own: the changed file is loaded over the one that is there.
     class Mutation
+      CERTAINTY = %w[spec/core/appraisal/certainty/boundaries_spec.rb spec/core/appraisal/certainty_spec.rb].freeze
+      private_constant :CERTAINTY
+
       # Rules and the specs that hold them.
       RULES = {
-        "lib/hobrin/appraisal/certainty/risk_of_bias.rb" => %w[spec/core/appraisal/certainty_spec.rb],
-        "lib/hobrin/appraisal/certainty/inconsistency.rb" => %w[spec/core/appraisal/certainty_spec.rb],
-        "lib/hobrin/appraisal/certainty/indirectness.rb" => %w[spec/core/appraisal/certainty_spec.rb],
+        "lib/hobrin/appraisal/certainty/risk_of_bias.rb" => CERTAINTY,
+        "lib/hobrin/appraisal/certainty/inconsistency.rb" => CERTAINTY,
+        "lib/hobrin/appraisal/certainty/indirectness.rb" => CERTAINTY,
         "lib/hobrin/appraisal/certainty/imprecision.rb" => %w[spec/core/appraisal/certainty_spec.rb],
         "lib/hobrin/appraisal/certainty/information_size.rb" => %w[spec/core/appraisal/certainty_spec.rb],
-        "lib/hobrin/appraisal/certainty/publication_bias.rb" => %w[spec/core/appraisal/certainty_spec.rb],
+        "lib/hobrin/appraisal/certainty/publication_bias.rb" => CERTAINTY,
         "lib/hobrin/appraisal/certainty/worthwhile.rb" => %w[spec/core/appraisal/certainty_spec.rb],
         "lib/hobrin/appraisal/certainty.rb" => %w[spec/core/appraisal/certainty_spec.rb],
         "lib/hobrin/appraisal/level.rb" => %w[spec/core/appraisal_spec.rb],
@@ -30,7 +33,7 @@ module Hobrin
         "lib/hobrin/statistics/agreement.rb" => %w[spec/core/statistics/agreement_spec.rb],
         "lib/hobrin/statistics/pooling.rb" => %w[spec/core/statistics/pooling_spec.rb],
         "lib/hobrin/screening/stopping_estimate.rb" => %w[spec/core/screening/prediction_spec.rb],
-        "lib/hobrin/narrowing/target.rb" => %w[spec/core/narrowing_spec.rb spec/core/narrowing/outlook_spec.rb]
+        "lib/hobrin/narrowing/target.rb" => %w[spec/core/narrowing/target_spec.rb spec/core/narrowing/outlook_spec.rb]
       }.freeze
       SWAPS = { :< => :<=, :<= => :<, :> => :>=, :>= => :>, :== => :!=, :!= => :==, :+ => :-, :- => :+,
                 :min => :max, :max => :min, :any? => :none?, :all? => :any?, :positive? => :negative?,
