@@ -69,6 +69,21 @@ RSpec.describe Hobrin::Appraisal::Certainty do
       expect([rated[0.75, prediction: opposite], rated[0.76, prediction: opposite]]).to eq([-1, -2])
       expect(rated[0.76, prediction: [-1.2, -0.1]]).to eq(-1)
     end
+
+    it "rates down where nothing is pooled and papers lie on both sides" do
+      single = ->(*effects) { described_class.of(pool.new(studies: effects, effects:)).first }
+      expect([single[-1, -1], single[1, 1], single[-1, 1], single[-1, -1, 1]]).to eq([0, 0, -1, -1])
+    end
+
+    it "rates shares down from more than 30 of 100 apart on" do
+      shares = lambda do |*all|
+        effects = all.map { |share| Math.log(share / (1 - share)) }
+        of_share = pool.new(studies: effects, effects:, pooled: effect.new(i2: 0.5))
+        of_share.define_singleton_method(:measure) { Hobrin::Appraisal::Outcome::Measure.fetch(:share) }
+        described_class.of(of_share).first
+      end
+      expect([shares[0.1, 0.399], shares[0.1, 0.401]]).to eq([0, -1])
+    end
   end
 
   describe Hobrin::Appraisal::Certainty::PublicationBias do
