@@ -7,7 +7,7 @@ RSpec.describe "Two windows on one inquiry", :sample, :client do
     send_form(path, **rest)
   end
 
-  def notice = last_response.body[%r{<p class="notice">(.*?)</p>}m, 1]
+  def notice = last_response.body[%r{<p class="alert alert-warning">(.*?)</p>}m, 1]
 
   def ask(**rest)
     { situation: inquiry.question.situation, question: inquiry.question.text, seen: saved.version, **rest }
