@@ -90,8 +90,9 @@ module Hobrin
     # The inquiry with a limit put on: at its own place when that limit is there already, else last.
     def with_limit(leaf)
       placed = Narrowing::AppliedLimit.new(leaf:)
-      there = limit(leaf.slot)
-      with(limits: there ? limits.map { |limit| limit.slot == leaf.slot ? placed : limit } : [*limits, placed])
+      return with(limits: [*limits, placed]) unless limit(leaf.slot)
+
+      with(limits: limits.map { |limit| limit.slot == leaf.slot ? placed : limit })
     end
 
     # The inquiry changed to a state that began as its own: blocks and how they are joined, and

@@ -176,7 +176,8 @@ RSpec.describe Hobrin::Services::Archives, :sample do
   end
 
   def places(data, path = [])
-    pairs = data.is_a?(Hash) ? data.to_a : (data.is_a?(Array) ? data.each_index.zip(data) : [])
+    pairs = data.is_a?(Hash) ? data.to_a : []
+    pairs = data.each_index.zip(data) if data.is_a?(Array)
     pairs.flat_map { |key, value| [[*path, key], *places(value, [*path, key])] }
   end
 

@@ -52,7 +52,9 @@ module Hobrin
         end
 
         def peer(spent, ratio)
-          spent ? [ms(spent), "#{ratio < 10 ? ratio.round(1) : grouped(ratio.round)} ×"] : %w[– –]
+          return %w[– –] unless spent
+
+          [ms(spent), "#{ratio < 10 ? ratio.round(1) : grouped(ratio.round)} ×"]
         end
 
         def growth

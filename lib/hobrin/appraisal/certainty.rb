@@ -120,10 +120,11 @@ module Hobrin
           said = "The #{@pool.measure.name} is #{Said.number(Math.exp(pooled.estimate))}"
           return [0, "#{said}, its interval reaches 1."] if crossed
 
-          steps = size >= 5 && nearest >= 2 ? 2 : (size >= 2 ? 1 : 0)
-          [steps,
-           "#{said}: " \
-           "#{steps.zero? ? "between 0.5 and 2" : "beyond #{steps == 2 ? "0.2 or 5" : "0.5 or 2"}"}."]
+          steps = 0
+          steps = 1 if size >= 2
+          steps = 2 if size >= 5 && nearest >= 2
+          reach = { 0 => "between 0.5 and 2", 1 => "beyond 0.5 or 2", 2 => "beyond 0.2 or 5" }.fetch(steps)
+          [steps, "#{said}: #{reach}."]
         end
       end
 

@@ -124,7 +124,8 @@ module Hobrin
 
         def adequacy
           told = @for.count { |paper| !@finding.support[paper.record_id].words.empty? }
-          steps = @for.size < 2 ? -2 : (@for.size < ENOUGH || told < ENOUGH ? -1 : 0)
+          steps = @for.size < ENOUGH || told < ENOUGH ? -1 : 0
+          steps = -2 if @for.size < 2
           say = @for.size == 1 ? "paper says" : "papers say"
           [steps, "#{@for.size} #{say} so, #{told} in words that stand here; #{ENOUGH} with words are enough."]
         end

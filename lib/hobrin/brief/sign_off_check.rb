@@ -113,7 +113,9 @@ module Hobrin
       def named(rows) = rows.map { |row| row.outcome.name }.join(", ")
 
       def counted(count, one, several, rest, place, id = nil)
-        count.zero? ? [] : [gap(:open, "#{count} #{count == 1 ? one : several} #{rest}", place, id)]
+        return [] if count.zero?
+
+        [gap(:open, "#{count} #{count == 1 ? one : several} #{rest}", place, id)]
       end
 
       def gap(about, words, place, id = nil) = Gap.new(about:, words:, place:, id:)

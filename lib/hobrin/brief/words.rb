@@ -66,7 +66,9 @@ module Hobrin
           told = @measure.told(value)
           return ratio_in_words(told) if @measure.ratio?
 
-          @measure.of_hundred? ? decimal(told, told.abs < 10 ? 1 : 0) : decimal(told)
+          return decimal(told) unless @measure.of_hundred?
+
+          decimal(told, told.abs < 10 ? 1 : 0)
         end
 
         def range(low, high) = "#{value(low)} to #{value(high)}"
@@ -76,7 +78,11 @@ module Hobrin
         def of(pooled) = interval(pooled.estimate, pooled.low, pooled.high)
 
         # A p-value.
-        def p(value) = value < 0.001 ? "below 0.001" : decimal(value, value < 0.1 ? 3 : 2)
+        def p(value)
+          return "below 0.001" if value < 0.001
+
+          decimal(value, value < 0.1 ? 3 : 2)
+        end
 
         # The effect of one result with its interval; nil where it tells nothing. way ::
         #   Outcome::Way
@@ -145,7 +151,11 @@ module Hobrin
 
           private
 
-          def people(number) = number.finite? ? decimal(number, number < 10 ? 1 : 0) : "∞"
+          def people(number)
+            return "∞" unless number.finite?
+
+            decimal(number, number < 10 ? 1 : 0)
+          end
         end
       end
 

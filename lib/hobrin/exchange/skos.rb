@@ -62,7 +62,7 @@ module Hobrin
           end
 
           def tags(line)
-            line.scan(TAG).sum { |closing, alone| alone ? 0 : (closing ? -1 : 1) }
+            line.scan(TAG).reject { |_, alone| alone }.sum { |closing, _| closing ? -1 : 1 }
           end
 
           def too_large(format)

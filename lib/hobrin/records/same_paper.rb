@@ -72,7 +72,7 @@ module Hobrin
         return 0.0 unless one && two
 
         apart = (one - two).abs
-        apart.zero? ? 1.0 : (apart == 1 ? 0.5 : -3.0)
+        { 0 => 1.0, 1 => 0.5 }.fetch(apart, -3.0)
       end
 
       def page = compared(2.0, -3.0) { |record| record.pages.to_s[/\w+/].to_s.downcase.sub(/\A[a-z]?0*/, "") }

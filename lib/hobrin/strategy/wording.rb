@@ -38,7 +38,8 @@ module Hobrin
         def heading(leaf, narrower)
           return "no longer in the thesaurus" unless narrower
 
-          below = narrower.zero? ? "nothing narrower" : "#{leaf.narrower ? "with" : "without its"} #{narrower} narrower"
+          below = "#{leaf.narrower ? "with" : "without its"} #{narrower} narrower"
+          below = "nothing narrower" if narrower.zero?
           ["heading", below, ("main topic only" if leaf.main),
            *("only #{leaf.aspects.join(", ")}" if leaf.aspects.any?)].compact.join(" · ")
         end

@@ -33,7 +33,9 @@ RSpec.describe Hobrin::Appraisal::Findings do
     1000.times do
       interval = [random.rand(-1.0..1.0), random.rand(-1.0..1.0)].sort
       said = wording(interval, 4)
-      side = interval.last.negative? ? /lowers/i : (interval.first.positive? ? /raises/i : /cannot tell|little or no/i)
+      side = /cannot tell|little or no/i
+      side = /lowers/i if interval.last.negative?
+      side = /raises/i if interval.first.positive?
       expect([interval, said]).to match([interval, side])
     end
   end

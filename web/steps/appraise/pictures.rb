@@ -33,7 +33,9 @@ module Hobrin
             # ticks :: Array of [place, in words]
             def axis(ticks)
               marks = ticks.map do |place, words|
-                anchor = place < 8 ? "start" : (place > 192 ? "end" : "middle")
+                anchor = "middle"
+                anchor = "start" if place < 8
+                anchor = "end" if place > 192
                 shape("line", "forest-tick", x1: place, y1: 0, x2: place, y2: 4) +
                   tag("text", h(words), class: "forest-number", x: place, y: 15, "text-anchor": anchor)
               end
@@ -60,7 +62,8 @@ module Hobrin
               only = of.without > of.with ? "person-spared" : "person-more"
               marks = Array.new(PEOPLE) do |place|
                 row, column = place.divmod(IN_ROW)
-                name = place < both ? "person-both" : (place < most ? only : "person-none")
+                name = place < most ? only : "person-none"
+                name = "person-both" if place < both
                 shape("circle", name, cx: (column * 12) + 6, cy: (row * 12) + 6, r: 4.4)
               end
               drawing("0 0 #{IN_ROW * 12} #{PEOPLE / IN_ROW * 12}", marks.join, "people")

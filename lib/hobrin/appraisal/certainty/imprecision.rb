@@ -89,7 +89,8 @@ module Hobrin
             said = intervals.map do |name, (low, high)|
               "#{name} runs from #{Said.number(low)} to #{Said.number(high)} of 100"
             end
-            [double ? -2 : (over.positive? ? -1 : 0),
+            steps = over.positive? ? -1 : 0
+            [double ? -2 : steps,
              "#{said.join("; ")}; up to #{Said.number(most)} wide is exact " \
              "enough#{" (by common practice)" unless pool.outcome.worthwhile}."]
           end

@@ -99,7 +99,7 @@ module Hobrin
         # With its sign; of a share in people of 100.
         def signed_value(value)
           sign = value.negative? ? "−" : "+"
-          "#{sign unless value.zero?}#{share? ? points(value.abs) : decimal(value.abs, value.abs < 0.1 ? 3 : 2)}"
+          "#{sign unless value.zero?}#{share? ? points(value.abs) : exact(value.abs)}"
         end
 
         def tick(value)
@@ -114,8 +114,11 @@ module Hobrin
         end
 
         def told(value)
-          @measure.way == :share ? "#{points(value)} of 100" : decimal(value, value.abs < 0.1 ? 3 : 2)
+          @measure.way == :share ? "#{points(value)} of 100" : exact(value)
         end
+
+        # Small values with a figure more.
+        def exact(value) = decimal(value, value.abs < 0.1 ? 3 : 2)
 
         def top
           upper = (@reading.control&.limits || []).map(&:last)

@@ -42,7 +42,8 @@ module Hobrin
           index = INDEX.fetch(leaf.name)
           return Part.left_out(LEFT_OUT) unless @ability.index?(index)
 
-          asked = leaf.from && leaf.to ? %w[within] : [leaf.from ? ">=" : "<="]
+          asked = [leaf.from ? ">=" : "<="]
+          asked = %w[within] if leaf.from && leaf.to
           asked = ["="] if leaf.from == leaf.to
           return Part.same(leaf) if asked.all? { |relation| @ability.relation?(index, relation) }
 

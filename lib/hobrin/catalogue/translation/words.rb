@@ -99,7 +99,9 @@ module Hobrin
         def either(clauses) = clauses.one? ? clauses.first : "(#{clauses.join(" or ")})"
 
         def clause(index, text)
-          index ? "#{index} #{text.include?(" ") ? "adj" : "="} \"#{text}\"" : "\"#{text}\""
+          return "\"#{text}\"" unless index
+
+          "#{index} #{text.include?(" ") ? "adj" : "="} \"#{text}\""
         end
       end
     end

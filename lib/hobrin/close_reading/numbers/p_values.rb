@@ -55,7 +55,9 @@ module Hobrin
         end
 
         def about(value)
-          value < 0.001 ? "below 0.001" : "about #{value.round(value < 0.1 ? 3 : 2)}"
+          return "below 0.001" if value < 0.001
+
+          "about #{value.round(value < 0.1 ? 3 : 2)}"
         end
       end
     end

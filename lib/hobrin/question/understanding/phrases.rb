@@ -52,7 +52,9 @@ module Hobrin
           left = left_to_limits
           @features.each_with_index.map do |names, place|
             sums = @learned.of_words(names)
-            left[place] ? sums.each_with_index.map { |sum, label| label.zero? ? sum : sum + OUTSIDE } : sums
+            next sums unless left[place]
+
+            sums.each_with_index.map { |sum, label| label.zero? ? sum : sum + OUTSIDE }
           end
         end
 

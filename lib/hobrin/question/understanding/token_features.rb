@@ -43,7 +43,8 @@ module Hobrin
         # What the thesaurus calls it, and the word after it.
         def named(place)
           token = @tokens[place]
-          here = token.branch ? "#{token.opens ? "B" : "I"}#{token.branch}" : "-"
+          side = token.opens ? "B" : "I"
+          here = token.branch ? "#{side}#{token.branch}" : "-"
           ["th=#{here}", "th1=#{@tokens[place + 1]&.branch || "-"}"]
         end
 
