@@ -55,7 +55,7 @@ module Hobrin
         # page was not asked for in part. What a person can mend is shown beside its field, with what
         # they typed.
         #
-        # form :: one of Forms. The block makes the change in another way than by the form's edit; it gives an
+        # form_class :: a subclass of Form. The block makes the change in another way than by the form's edit; it gives an
         # ApplyEdit::Outcome. `after` gives a Web::Form::After from form and outcome, instead of the
         # form's own.
         def change(step, form_class, after: nil)

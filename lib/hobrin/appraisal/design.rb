@@ -7,7 +7,7 @@ module Hobrin
       attributes :key, :name, :types, :sheet
 
       # types :: study types of the library that propose this design; sheet :: key of its
-      #   Sheets::Sheet
+      #   Checklists::Sheet
       def initialize(key:, name:, types: [], sheet: :any)
         @key = key
         @name = name

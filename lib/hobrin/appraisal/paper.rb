@@ -43,7 +43,7 @@ module Hobrin
                  reviewed: reviewed.empty? ? nil : Design.fetch(reviewed))
       end
 
-      # kind :: key of the kind of question, or nil. Gives a Sheets::Sheet.
+      # kind :: key of the kind of question, or nil. Gives a Checklists::Sheet.
       def sheet(kind) = Checklists.for(Design.fetch(design), kind)
 
       # How much concern there is, by group: see Appraisal::Checklists::Concern.

@@ -56,7 +56,7 @@ module Hobrin
             GAP = 18
             private_constant :WIDE, :ASIDE, :LINE, :GAP
 
-            # steps :: Array of Pages::Act::FlowBoxes::Step
+            # steps :: Array of Brief::Flow::Boxes::Step
             def flow_picture(steps)
               top = 2
               parts = steps.each_with_index.map do |step, place|
