@@ -198,6 +198,12 @@ module Hobrin
           attributes :people, :closed, :wards, :invitations, :guarded, :unowned, :log, :broken_at
         end
 
+        # person :: People::Person; wards :: Array of [name, role]; second_step :: whether there is one
+        # sessions :: Array of Store::Directory::Accounts::Session, last used first
+        class Own < Value
+          attributes :person, :wards, :second_step, :sessions
+        end
+
         LINES = 60
         private_constant :LINES
 
@@ -207,6 +213,14 @@ module Hobrin
 
         def initialize(context)
           @context = context
+        end
+
+        # What who signed in sees of themselves. Gives an Own.
+        def own
+          person, directory = @context.person, @context.directory
+          wards = directory.wards.all.filter_map { |ward| [ward.name, person.wards[ward.id]] if person.wards.key?(ward.id) }
+          Own.new(person:, wards:, second_step: directory.accounts.with_second_step.include?(person.id),
+                  sessions: directory.accounts.sessions(person.id))
         end
 
         # Gives a Download: the log as a sheet, the last line first.

@@ -72,6 +72,7 @@ module Hobrin
       end
 
       before do
+        context
         headers Security::HEADERS
         halt 400, Security::BAD_TEXT unless Security.readable?(params)
         not_found unless Security.readable?(Security.address(request.path_info))

@@ -7,6 +7,7 @@ module Hobrin
     class Fields
       def initialize(params)
         @params = params
+        freeze
       end
 
       # Text, "" when missing; line ends as \n.

@@ -21,7 +21,7 @@ module Hobrin
           return download(file) unless making || htmx?
 
           # What asks again how far it is, is told where the file is.
-          @page = Page.new
+          @page = Page.new.freeze
           show_alone :"act/making", title: making ? "The file is being made" : "The file is ready", making:, path: request.fullpath
         end
 
@@ -85,11 +85,8 @@ module Hobrin
           "#{ends} #{used}"
         end
 
-        # The address at which the brief of an inquiry can be read, or nil.
-        def shared_address(id)
-          token = Services::Act::ShareBrief.new(context).token(id)
-          token && at_host("/shared/#{token}")
-        end
+        # The address at which a brief can be read. share :: Store::SharedBriefs::Share
+        def shared_address(share) = at_host("/shared/#{share.token}")
 
         # A path of this Hobrin as an address with its host.
         def at_host(path) = "#{request.base_url}#{path}"
@@ -99,7 +96,7 @@ module Hobrin
       module Alone
         # A page that belongs to no inquiry.
         def show_alone(view, title:, said: nil, **locals)
-          whole(erb(view, layout: false, locals: { title:, **locals }), title:, said:)
+          whole(draw(view, page: @page, title:, **locals), title:, said:)
         end
 
         # errors :: Hash of field to message; question :: as it was typed

@@ -2,7 +2,8 @@
 
 module Hobrin
   module Web
-    # What every page has that can be wrong: the messages to what was typed.
+    # What every page has that can be wrong: the messages to what was typed. A page reads all it shows while it is
+    # made, and is frozen then: a template only draws it.
     class Page
       include Formatting
 
@@ -11,21 +12,13 @@ module Hobrin
 
       def initialize(errors: {})
         @errors = errors
-        @told = []
       end
 
       # The version of an inquiry that forms send along; nil where there is none.
       def version = nil
 
-      # The message to a field, nil for none. Once asked for, it counts as told.
-      def message(field)
-        text = errors[field.to_sym]
-        @told << field.to_sym if text
-        text
-      end
-
-      # Messages that no field has shown: nothing is refused in silence.
-      def untold = errors.except(*@told).values
+      # The message to a field, nil for none.
+      def message(field) = errors[field.to_sym]
 
       # A part of a long list: what is shown of it, and the ways to what stands before and after.
       class Portion < Value

@@ -2,8 +2,8 @@
 
 module Hobrin
   module Web
-    # What every step's page has: the inquiry as it stands, what was typed, and what was wrong
-    # with it.
+    # What every step's page has: the inquiry as it stands, what was typed, and what was wrong with it. The page of a
+    # step reads what it shows in its own `initialize`, and freezes itself at the end.
     class StepPage < Page
       # A step in the row of steps: note is a count beside its name, or nil; state :: :current,
       # :done or :open
@@ -21,14 +21,18 @@ module Hobrin
         def title = change && "#{name}: #{change} (#{keys})"
       end
 
-      attr_reader :opened, :fields, :notice
+      # tabs :: Array of Tab; ways :: undo and redo, as Array of Way
+      attr_reader :opened, :fields, :notice, :tabs, :ways
 
-      def initialize(context:, opened:, fields:, errors:, notice: nil)
+      # opened :: Services::Inquiries::Open; fields :: Fields; errors :: Hash of field to message
+      # notice :: what is to be said above the page, or nil
+      def initialize(opened:, fields:, errors:, notice: nil)
         super(errors:)
-        @context = context
         @opened = opened
         @fields = fields
         @notice = notice
+        @tabs = read_tabs
+        @ways = read_ways
       end
 
       def inquiry = opened.inquiry
@@ -59,34 +63,16 @@ module Hobrin
         [notice, words].compact.join(" ").strip
       end
 
-      def tabs
-        progress = Progress.new(Inquiry::Outline.of(inquiry), opened.final)
-        Progress::NAMES.map do |step, name|
-          state = progress.done?(step) ? :done : :open
-          Tab.new(key: step, name:, path: path(step), note: progress.note(step),
-                  state: step == key ? :current : state)
-        end
-      end
-
-      def ways
-        [Way.new(key: :undo, name: "Undo", sign: "arrow-counterclockwise", keys: "Ctrl+Z", path: path(:undo),
-                 change: opened.undo&.change),
-         Way.new(key: :redo, name: "Redo", sign: "arrow-clockwise", keys: "Ctrl+Shift+Z", path: path(:redo),
-                 change: opened.redo&.change)]
-      end
-
-      # What the number of papers means beside the aim: a Narrowing::Target::Outlook, and in words.
-      def outlook = @outlook ||= Services::Narrow::ReadOutlook.new(@context).call(opened)
-
-      def standing_words
+      # What the number of papers means beside the target, in words. outlook :: Narrowing::Target::Outlook
+      def standing_words(outlook)
         return "you can read them all" if outlook.standing == :few
 
         where = %i[none missing].include?(outlook.standing) ? :below : outlook.standing
-        ["#{where} your aim of #{inquiry.aim.from} to #{inquiry.aim.to}", missing_words].compact.join(": ")
+        ["#{where} your aim of #{inquiry.aim.from} to #{inquiry.aim.to}", missing_words(outlook)].compact.join(": ")
       end
 
       # Why papers may be missing; nil where nothing points to it.
-      def missing_words
+      def missing_words(outlook)
         case outlook.reason
         when :must_find then "#{count_of(outlook.about, "must-find paper")} #{outlook.about == 1 ? "is" : "are"} lost"
         when :block then "#{letter(outlook.about)} finds far fewer papers than the other blocks"
@@ -108,6 +94,23 @@ module Hobrin
 
       # Whether a field was sent with what was refused, so that it is shown as it was typed.
       def refused?(name) = errors.any? && fields.sent?(name)
+
+      private
+
+      def read_tabs
+        progress = Progress.new(Inquiry::Outline.of(inquiry), opened.final)
+        Progress::NAMES.map do |step, name|
+          state = progress.done?(step) ? :done : :open
+          Tab.new(key: step, name:, path: path(step), note: progress.note(step), state: step == key ? :current : state)
+        end
+      end
+
+      def read_ways
+        [Way.new(key: :undo, name: "Undo", sign: "arrow-counterclockwise", keys: "Ctrl+Z", path: path(:undo),
+                 change: opened.undo&.change),
+         Way.new(key: :redo, name: "Redo", sign: "arrow-clockwise", keys: "Ctrl+Shift+Z", path: path(:redo),
+                 change: opened.redo&.change)]
+      end
 
       # How far an inquiry has come, step by step: which steps are done, and what there is to say of
       # each.

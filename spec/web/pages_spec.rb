@@ -103,9 +103,12 @@ RSpec.describe "Pages", :sample do
     expect(page(:Narrow, opened: "limit-moon").open_row).to be_nil
   end
 
-  it "says each message once, and those that no field shows at the top" do
-    ask = page(:Ask, errors: { text: "Write it.", press: "Too old." })
-    expect([ask.message(:text), ask.untold]).to eq(["Write it.", ["Too old."]])
+  it "cannot be changed, nor read on, once it is made" do
+    narrow = page(:Narrow, show: "check")
+    expect(narrow).to be_frozen
+    expect { narrow.instance_variable_set(:@rows, []) }.to raise_error(FrozenError)
+    expect(ReadsFirst.unfrozen(narrow)).to eq([])
+    expect(narrow.reviews).to be_frozen
   end
 
   it "shows what was typed and refused, and what is stored where nothing was sent" do

@@ -46,8 +46,9 @@ module Hobrin
           @looks_only = @may == :reads || (@may == :second && step != :sift)
           @page = PAGES.fetch(step).new(context:, opened:, fields:, errors:, notice:, **options)
           # The content first: the frame says at the top what no field of the content could show.
-          content = erb(:"#{VIEWS.fetch(step, step)}/page", layout: false)
-          framed = erb(:"layout/inquiry", layout: false, locals: { content: })
+          notes_open = Services::Notes.new(context, opened.id).open if person_here
+          content = draw(:"#{VIEWS.fetch(step, step)}/page", page: @page)
+          framed = draw(:"layout/inquiry", page: @page, content:, notes_open:, untold: untold(content))
           whole(framed, title: @page.title, said: @page.said)
         end
 
@@ -138,8 +139,11 @@ module Hobrin
         # A part of a page, from its file in a folder of the views: "terms/term" is terms/_term.erb.
         def part(name, **locals)
           Deadline.check
-          erb(:"#{name.sub("/", "/_")}", layout: false, locals:)
+          draw(:"#{name.sub("/", "/_")}", **locals)
         end
+
+        # A template as it stands, with nothing but its locals: all that it shows was read before.
+        def draw(template, **locals) = erb(template, layout: false, locals:)
 
         def asset(name) = Assets.path(name)
         def first_fonts = Assets.first_fonts
@@ -148,6 +152,9 @@ module Hobrin
         def htmx_settings = HTMX
 
         private
+
+        # The messages that no field of a page has shown: nothing is refused in silence. content :: the page as drawn
+        def untold(content) = @page.errors.values.reject { |message| content.include?(h(message)) }
 
         # Shows where a change leads.
         def follow(step, outcome, after)
@@ -172,8 +179,8 @@ module Hobrin
 
         # For htmx only the page's inside; the part that is swapped and what is read out.
         def whole(content, title:, said:)
-          inside = erb(:"layout/part", layout: false, locals: { content:, title:, said: })
-          htmx? ? inside : erb(:"layout/document", layout: false, locals: { inside:, title: })
+          inside = draw(:"layout/part", content:, title:, said:)
+          htmx? ? inside : draw(:"layout/document", inside:, title:)
         end
       end
     end

@@ -48,6 +48,7 @@ module Hobrin
           @question = question
           @notices = notices
           @unowned = unowned
+          freeze
         end
 
         # What the wards of who signed in are told, in words.

@@ -15,33 +15,28 @@ module Hobrin
                    doi: "DOI", id: "Id" }.freeze
         private_constant :FIELDS
 
+        # linked :: Array of Pair; parted :: of those that were said to be two papers; next_path :: where the list goes
+        # on, nil at its end
+        attr_reader :linked, :parted, :next_path
+
         # fields :: Fields, where `after` is the number after which the list goes on
         def initialize(context:, fields:)
           super()
-          @context = context
-          @settling = Services::Library::SettleDuplicates.new(context)
-          @after = fields.number(:after).then { |number| number.is_a?(Integer) ? number : 0 }
-        end
-
-        def sample? = @context.snapshot.sample?
-
-        def linked
-          found.map { |pair| row(pair, "They are two papers", { do: "part", number: pair.number }) }
-        end
-
-        def parted
-          @settling.parted.map do |pair|
-            row(pair, "They are the same after all",
-                { do: "join", first: pair.first, number: pair.number })
+          @sample = context.snapshot.sample?
+          settling = Services::Library::SettleDuplicates.new(context)
+          after = fields.number(:after)
+          found = settling.linked(after: after.is_a?(Integer) ? after : 0)
+          @next_path = "/library/doubles?after=#{found.last.number}" if found.size == Services::Library::SettleDuplicates::MOST
+          @linked = found.map { |pair| row(pair, "They are two papers", { do: "part", number: pair.number }) }
+          @parted = settling.parted.map do |pair|
+            row(pair, "They are the same after all", { do: "join", first: pair.first, number: pair.number })
           end
+          freeze
         end
 
-        # Where the list goes on; nil at its end.
-        def next_path = ("/library/doubles?after=#{found.last.number}" if found.size == Services::Library::SettleDuplicates::MOST)
+        def sample? = @sample
 
         private
-
-        def found = @found ||= @settling.linked(after: @after)
 
         def row(pair, press, fields)
           lines = FIELDS.map do |field, name|

@@ -24,46 +24,10 @@ module Hobrin
         MOST_ORIGINS = 12
         private_constant :STATES, :MATCHED, :MOST_STRANGE, :MOST_CHOOSABLE, :MOST_ORIGINS
 
-        # fields :: Fields, where `back` names the import that is about to be taken back
-        def initialize(context:, fields:, errors: {})
-          super(errors:)
-          @reading = Services::Library::Read.new(context)
-          @overview = @reading.call
-          @context = context
-          @fields = fields
-        end
-
-        def sample? = @overview.sample
-        def papers = count_of(@overview.papers, "paper")
-        def empty? = @overview.papers.zero?
-
-        def working?
-          @overview.imports.any?(&:waiting?) || @reading.matches.any?(&:waiting?)
-        end
-
-        # [number, what it is, where it is shown or nil]
-        def facts
-          [[@overview.papers, "papers"], [@overview.unindexed, "without headings"],
-           [@overview.doubles, "the same paper once more", "/library/doubles"],
-           [@overview.headings, "headings in the thesaurus"]]
-        end
-
-        # Array of Store::Library::Thesauri::Kept, where there is anything to choose.
-        def thesauri = @reading.thesauri.then { |all| all.size > 1 ? all : [] }
-
-        # The catalogues that can be asked: Array of Store::Library::Sources::Source.
-        def catalogues = @overview.sources
-
-        # Which addresses may be asked, as who runs this Hobrin wrote them.
-        def allowed = @context.allowed.to_a
-
-        # What was typed into the form for a catalogue, when it was refused.
-        def typed(name) = errors.any? ? @fields.text(name) : ""
-
-        def protocols
-          { "sru" => "searched (SRU)", "oai" => "harvested (OAI-PMH)" }.map do |value, name|
-            [value, name, typed(:protocol) == value]
-          end
+        # A name that the thesaurus lacks and a heading that its papers are given: typed :: the heading that is offered
+        #   for the name, or what was typed and refused
+        class Strange < Value
+          attributes :name, :records, :typed
         end
 
         # A change of what all inquiries share: undone :: what is said of one that was undone, or nil
@@ -75,19 +39,59 @@ module Hobrin
                    "pdf" => "The PDF of %s was changed" }.freeze
         private_constant :SHARED
 
-        # Whether who is here looks after the library.
-        def keeps? = house.may?
+        # thesauri :: Array of Store::Library::Thesauri::Kept, where there is anything to choose
+        # allowed :: which addresses may be asked, as who runs this Hobrin wrote them
+        # choosable :: what headings there are to choose from; none where they are too many for a list
+        attr_reader :thesauri, :allowed, :choosable
 
-        # Array of Shared, the last first; none for who may not undo them.
-        def shared
-          return [] unless keeps?
+        # rows :: the imports as Array of Row; matches :: Array of [name, heading, what became of it, whether it goes
+        # already]; shared :: Array of Shared, the last first, none for who may not undo them
+        attr_reader :rows, :matches, :shared
 
-          house.last.map do |one|
-            undone = one.undone_at && "Undone by #{one.undone_by}, #{day_and_time(one.undone_at)}"
-            Shared.new(id: one.id, says: format(SHARED.fetch(one.kind), one.key),
-                       at: "#{one.who}, #{day_and_time(one.at)}", undone:)
+        # asked :: the import that is asked about before it is taken back, nil for none; losing :: which inquiries would
+        # lose papers then, as Services::Imports::Change::Losses
+        attr_reader :asked, :losing
+
+        # fields :: Fields, where `back` names the import that is about to be taken back
+        def initialize(context:, fields:, errors: {})
+          super(errors:)
+          @fields = fields
+          @allowed = context.allowed.to_a
+          read_holdings(Services::Library::Read.new(context), context.thesaurus)
+          house = Services::ChangeHouse.new(context)
+          @keeps = house.may?
+          @shared = keeps? ? house.last.map { |change| shared_change(change) } : []
+          @asked = rows.find { |row| row.id == fields.number(:back) && row.back_path }
+          @losing = Services::Imports::Change.new(context).losing(asked.id) if asked
+          freeze
+        end
+
+        def sample? = @overview.sample
+        def papers = count_of(@overview.papers, "paper")
+        def empty? = @overview.papers.zero?
+        def working? = @working
+
+        # [number, what it is, where it is shown or nil]
+        def facts
+          [[@overview.papers, "papers"], [@overview.unindexed, "without headings"],
+           [@overview.doubles, "the same paper once more", "/library/doubles"],
+           [@overview.headings, "headings in the thesaurus"]]
+        end
+
+        # The catalogues that can be asked: Array of Store::Library::Sources::Source.
+        def catalogues = @overview.sources
+
+        # What was typed into the form for a catalogue, when it was refused.
+        def typed(name) = errors.any? ? @fields.text(name) : ""
+
+        def protocols
+          { "sru" => "searched (SRU)", "oai" => "harvested (OAI-PMH)" }.map do |value, name|
+            [value, name, typed(:protocol) == value]
           end
         end
+
+        # Whether who is here looks after the library.
+        def keeps? = @keeps
 
         # Where the papers are from: [name, papers, of a hundred], the most first.
         def origins
@@ -98,33 +102,8 @@ module Hobrin
 
         def years = @overview.years
         def span = [years.keys.first, years.keys.last]
-        def rows = @overview.imports.map { |import| row(import) }
-
-        # [name, heading, what became of it, whether it goes already]
-        def matches
-          @reading.matches.map { |match| [match.name, match.label, MATCHED.fetch(match.state), match.going?] }
-        end
-
         def headings? = @overview.headings.positive?
-
-        # What headings there are to choose from; none where they are too many for a list.
-        def choosable = @overview.headings > MOST_CHOOSABLE ? [] : @reading.headings
-
-        # What was typed for a name and refused, or else the heading that is called so in other
-        # letters; "" for none.
-        def typed_label(name)
-          return @fields.text(:label) if errors.key?(:label) && @fields.text(:name) == name
-
-          @context.thesaurus.named(name)&.label.to_s
-        end
-
         def refused_match? = errors.key?(:label)
-
-        # The import that is asked about before it is taken back; nil for none.
-        def asked
-          id = @fields.number(:back)
-          rows.find { |row| row.id == id && row.back_path }
-        end
 
         # Of inquiries that who asks may not read, only how many there are.
         def others_losing
@@ -132,17 +111,30 @@ module Hobrin
           others == 1 ? "One inquiry of another ward" : "#{number(others)} inquiries of other wards"
         end
 
-        # Which inquiries would lose papers: Services::Imports::Change::Losses.
-        def losing = @losing ||= Services::Imports::Change.new(@context).losing(asked.id)
-
         private
 
-        def house = @house ||= Services::ChangeHouse.new(@context)
+        # reading :: Services::Library::Read
+        def read_holdings(reading, thesaurus)
+          @overview = reading.call
+          thesauri = reading.thesauri
+          @thesauri = thesauri.size > 1 ? thesauri : []
+          @choosable = @overview.headings > MOST_CHOOSABLE ? [] : reading.headings
+          matches = reading.matches
+          @working = @overview.imports.any?(&:waiting?) || matches.any?(&:waiting?)
+          @matches = matches.map { |match| [match.name, match.label, MATCHED.fetch(match.state), match.going?] }
+          @rows = @overview.imports.map { |import| row(import, strange(import, reading, thesaurus)) }
+        end
 
-        def row(import)
+        def shared_change(change)
+          undone = change.undone_at && "Undone by #{change.undone_by}, #{day_and_time(change.undone_at)}"
+          Shared.new(id: change.id, says: format(SHARED.fetch(change.kind), change.key),
+                     at: "#{change.who}, #{day_and_time(change.at)}", undone:)
+        end
+
+        def row(import, strange)
           Row.new(id: import.id, name: import.name, begun: day_and_time(import.begun_at),
                   state: state(import), says: says(import), part: part(import),
-                  presses: presses(import), message: (import.message unless import.format == "skos"), strange: strange(import),
+                  presses: presses(import), message: (import.message unless import.format == "skos"), strange:,
                   refused_path: refused_path(import), back_path: back_path(import))
         end
 
@@ -182,10 +174,19 @@ module Hobrin
           "/library?back=#{import.id}" if ended && import.added.positive?
         end
 
-        def strange(import)
+        def strange(import, reading, thesaurus)
           return [] unless import.state == "done" && headings?
 
-          @reading.strange(import.id).except(*matches.map(&:first)).first(MOST_STRANGE)
+          reading.strange(import.id).except(*matches.map(&:first)).first(MOST_STRANGE).map do |name, records|
+            Strange.new(name:, records:, typed: typed_label(name, thesaurus))
+          end
+        end
+
+        # What was typed for a name and refused, or else the heading that is called so in other letters; "" for none.
+        def typed_label(name, thesaurus)
+          return @fields.text(:label) if errors.key?(:label) && @fields.text(:name) == name
+
+          thesaurus.named(name)&.label.to_s
         end
       end
     end

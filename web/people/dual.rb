@@ -24,10 +24,9 @@ module Hobrin
 
           attr_reader :id, :question
 
-          def initialize(context:, id:, errors:)
+          def initialize(id:, errors:)
             super(errors:)
             @id = id
-            @context = context
           end
 
           private
@@ -72,11 +71,12 @@ module Hobrin
           end
 
           def initialize(context:, id:, errors:)
-            super
+            super(id:, errors:)
             @overview = Services::Screen::DualScreening.new(context, id).overview
             inquiry = Services::Inquiries::Read.new(context).call(id).inquiry
             @question = inquiry.question.text
             @frame = inquiry.question.frame
+            freeze
           end
 
           def names = @overview.readers.map(&:name)
@@ -143,9 +143,10 @@ module Hobrin
           end
 
           def initialize(context:, id:, errors:)
-            super
+            super(id:, errors:)
             @overview = Services::Appraise::DualAppraisal.new(context, id).overview
             @question = Services::Inquiries::Read.new(context).call(id).inquiry.question.text
+            freeze
           end
 
           def names = @overview.readers.map(&:name)

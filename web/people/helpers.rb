@@ -17,9 +17,6 @@ module Hobrin
         # Whether one may become one of the made-up people.
         def made_up_people? = env.dig(SigningIn::SHARED, :demo)
 
-        # How many notes about the inquiry of the page are open.
-        def notes_open = Services::Notes.new(context, @page.opened.id).open
-
         # A way to write to the others about a part of the inquiry; nothing where nobody signs in.
         def note_link(kind, key, words: "Note to the others", looks: "btn btn-quiet")
           return "" unless person_here

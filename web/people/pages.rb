@@ -25,6 +25,7 @@ module Hobrin
             @said = said
             @overview = Services::Accounts::Read.new(context).call
             @invited = invited
+            freeze
           end
 
           def rows
@@ -85,29 +86,23 @@ module Hobrin
           # session :: the name of the one of this request
           def initialize(context:, notice:, session:)
             super()
+            @own = Services::Accounts::Read.new(context).own
             @session = session
-            @person = context.person
-            @directory = context.directory
             @notice = notice
+            freeze
           end
 
-          def name = @person.name
-          def login = @person.login
-          def runs? = @person.runs
+          def name = @own.person.name
+          def login = @own.person.login
+          def runs? = @own.person.runs
 
           # Array of [name of a ward, role].
-          def wards
-            @directory.wards.all.filter_map do |ward|
-              role = @person.wards[ward.id]
-              [ward.name, Hobrin::People::Person::ROLES.fetch(role)] if role
-            end
-          end
-
-          def second_step? = @directory.accounts.with_second_step.include?(@person.id)
+          def wards = @own.wards.map { |name, role| [name, Hobrin::People::Person::ROLES.fetch(role)] }
+          def second_step? = @own.second_step
 
           # Array of Place, last used first.
           def sessions
-            @directory.accounts.sessions(@person.id).map do |session|
+            @own.sessions.map do |session|
               Place.new(name: session.name, begun: when_of(session.begun), used: when_of(session.used),
                         here: session.name == @session)
             end
@@ -124,6 +119,7 @@ module Hobrin
             super(errors:)
             @invitation = invitation
             @fields = fields
+            freeze
           end
 
           def by = @invitation.made_by
@@ -149,21 +145,26 @@ module Hobrin
 
           attr_reader :notice, :warning, :view, :title, :people
 
+          # login :: what who is signed in signs in with, for the browser that keeps passwords
+          # second_step :: SecondStep, nil where none is put on; codes :: spare codes, nil where they are not shown
+          attr_reader :login, :second_step, :codes
+
           # rodauth :: what answers; people :: Array of the made-up people that one may be, in the
           #   demo
           def initialize(name:, rodauth:, errors:, notice:, warning:, mail:, people: [])
             super(errors:)
             @view, @title = NAMES.fetch(name)
-            @rodauth = rodauth
+            @typed = rodauth.param_or_nil("login").to_s
             @notice = notice
             @warning = warning
             @mail = mail
-            @codes = name == "add-recovery-codes"
             @people = people
+            account = rodauth.account || (rodauth.account_from_session if rodauth.logged_in?)
+            @login = account&.fetch(:login).to_s
+            @second_step = SecondStep.of(rodauth) if view == :second_step_on
+            @codes = rodauth.recovery_codes if name == "add-recovery-codes"
+            freeze
           end
-
-          # What who is signed in signs in with, for the browser that keeps passwords.
-          def login = (@rodauth.account || @rodauth.account_from_session)&.fetch(:login).to_s
 
           def sample? = people.any?
           def said = warning || notice
@@ -171,24 +172,22 @@ module Hobrin
           # Whether letters go out.
           def mail? = @mail
 
-          # What was typed, but never a password.
-          def typed(name) = @rodauth.param_or_nil(name).to_s
+          # What was typed to sign in with.
+          attr_reader :typed
 
-          # The secret of the second step: as texts of four letters, and as a picture.
-          def secret = @rodauth.otp_user_key.scan(/.{1,4}/).join(" ")
+          # The secret of a second step that is put on: text :: in groups of four letters; picture :: to be read by a
+          # telephone, as safe markup; fields :: what its form sends along
+          class SecondStep < Value
+            attributes :text, :picture, :fields
 
-          def secret_fields
-            { otp_secret: @rodauth.otp_user_key, otp_raw_secret: @rodauth.otp_key }
+            def self.of(rodauth)
+              require "rqrcode"
+              code = RQRCode::QRCode.new(rodauth.otp_provisioning_uri)
+              new(text: rodauth.otp_user_key.scan(/.{1,4}/).join(" "),
+                  picture: code.as_svg(use_path: true, module_size: 4, viewbox: true, offset: 16, fill: "fff"),
+                  fields: { otp_secret: rodauth.otp_user_key, otp_raw_secret: rodauth.otp_key })
+            end
           end
-
-          def secret_picture
-            require "rqrcode"
-            code = RQRCode::QRCode.new(@rodauth.otp_provisioning_uri)
-            code.as_svg(use_path: true, module_size: 4, viewbox: true, offset: 16, fill: "fff")
-          end
-
-          def codes = @rodauth.recovery_codes
-          def codes_shown? = @codes
         end
       end
     end

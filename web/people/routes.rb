@@ -24,7 +24,7 @@ module Hobrin
         get("/outbox", needs: :open) do
           post = env.dig(SigningIn::SHARED, :post)
           not_found unless post&.stand_in?
-          @page = Page.new
+          @page = Page.new.freeze
           show_alone :"people/outbox", title: "Letters that went out", letters: post.letters
         end
 

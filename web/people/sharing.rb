@@ -32,16 +32,20 @@ module Hobrin
           def field = "second-#{step}"
         end
 
-        attr_reader :id, :question, :said
+        # twice :: what can be done twice, as Array of Twice
+        attr_reader :id, :question, :said, :twice
 
         def initialize(context:, id:, errors:, said: nil)
           super(errors:)
           @id = id
           @said = said
           @shared = Services::Sharing::ShareInquiry.new(context).read(id)
-          @apart = { sift: Services::Screen::DualScreening, weigh: Services::Appraise::DualAppraisal }
-                   .transform_values { |service| service.new(context, id) }
+          services = { sift: Services::Screen::DualScreening, weigh: Services::Appraise::DualAppraisal }
+          @twice = services.map do |step, service|
+            Twice.new(step:, names: service.new(context, id).readers.map(&:name), **SAID.fetch(step))
+          end
           @question = Services::Inquiries::Read.new(context).call(id).question.text
+          freeze
         end
 
         # Who owns it, in words.
@@ -53,13 +57,6 @@ module Hobrin
         end
 
         def ward = @shared.ward&.name
-
-        # What can be done twice: Array of Twice.
-        def twice
-          @apart.map do |step, apart|
-            Twice.new(step:, names: apart.readers.map(&:name), **SAID.fetch(step))
-          end
-        end
 
         def second_choices = @shared.people.keys.map { |person| [person.id, person.name, false] }
 
@@ -81,16 +78,19 @@ module Hobrin
           STEPS = { "paper" => "sift", "term" => "word", "limit" => "narrow" }.freeze
           private_constant :STEPS
 
-          attr_reader :id, :question, :kind, :key
+          # rows :: Array of Row
+          attr_reader :id, :question, :kind, :key, :rows
 
           def initialize(context:, id:, fields:, errors:)
             super(errors:)
             @id = id
-            @talk = Services::Notes.new(context, id)
             @fields = fields
             @kind, @key = about
-            @name = @talk.name(kind, key)
+            talk = Services::Notes.new(context, id)
+            @name = talk.name(kind, key)
+            @rows = talk.strands.map { |strand| row(strand) }
             @question = Services::Inquiries::Read.new(context).call(id).question.text
+            freeze
           end
 
           # What the new note is about, in words.
@@ -99,7 +99,6 @@ module Hobrin
           end
 
           def typed = errors.any? ? @fields.text(:text) : ""
-          def rows = @talk.strands.map { |strand| row(strand) }
 
           private
 

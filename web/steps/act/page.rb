@@ -25,7 +25,33 @@ module Hobrin
             attributes :record, :design, :level, :results, :finding, :applicability
           end
 
-          def brief = @brief ||= Services::Act::ReadBrief.new(@context).call(opened)
+          # brief :: Brief as it stands; findings :: the table of findings, of the outcomes that are named
+          # share :: the address at which it can be read, as Store::SharedBriefs::Share, or nil; today :: Date
+          attr_reader :brief, :findings, :share, :today
+
+          # measuring :: Plan::Measuring; deliberation :: Plan::Deliberation; steps :: Plan::Steps
+          # portion :: the part of the evidence that is shown; pictures :: Array of [name, safe markup]
+          attr_reader :measuring, :deliberation, :steps, :portion, :pictures
+
+          # versions :: Versions, and whole :: the whole report as files have it, as safe markup; each nil while it is
+          # not what is shown
+          attr_reader :versions, :whole
+
+          # context :: Services::Context
+          def initialize(context:, **rest)
+            super(**rest)
+            @today = context.today
+            @brief = Services::Act::ReadBrief.new(context).call(opened)
+            @findings = Services::Appraise::Read.new(context, opened).findings_table
+            @share = Services::Act::ShareBrief.new(context).share(id)
+            @portion = Web::Page::Portion.of(brief.rows, from: fields.number(:from))
+            @measuring, @deliberation, @steps = Plan::Measuring.new(self), Plan::Deliberation.new(self), Plan::Steps.new(self)
+            @pictures = open_part == :brief ? draw_pictures : []
+            @versions = Versions.new(self, context) if open_part == :versions
+            @whole = whole_report(context) if open_part == :whole
+            freeze
+          end
+
           def conclusion = typed_or(:conclusion, inquiry.conclusion)
           def elements = question.elements.reject(&:blank?)
           def use(element) = Question::Element::USES.fetch(element.use)
@@ -55,8 +81,6 @@ module Hobrin
             "Name a day, such as 2027-02-01: then Home says when it has come, and your calendar can have it."
           end
 
-          def today = @context.today
-
           def kept = counts.kept
           def flow = FlowLines.new(counts).call
           def flow_steps = Brief::Flow::Boxes.new(counts).steps
@@ -69,37 +93,14 @@ module Hobrin
             shown ? shown.first : :brief
           end
 
-          def measuring = @measuring ||= Plan::Measuring.new(self)
-          def deliberation = @deliberation ||= Plan::Deliberation.new(self)
-          def steps = @steps ||= Plan::Steps.new(self)
-          def versions = @versions ||= Versions.new(self, @context)
-
-          # The forest of the first outcome that was pooled, and a hundred people for the first that
-          # has them, as safe markup.
-          def pictures
-            drawn = Exchange::Report::Pictures
-            pool = findings.rows.map(&:pool).find(&:pooled)
-            people = findings.rows.find { |row| row.side && row.hundred }
-            [pool && drawn::Forest.of(pool),
-             people && drawn::Hundred.of(people)].compact.map do |picture|
-              [picture.name, Exchange::Report::Writers::Html::Drawing.of(picture)]
-            end
-          end
-
-          # The whole report as files have it, as safe markup.
-          def whole
-            report = Services::Act::Versions.new(@context).now(opened, style:)
-            Exchange::Report::Writers::Html::Markup.of(report.sections)
-          end
-
           # Who signed last, in words.
           def signed_words
             last = inquiry.acting.signed.last
             last ? "Signed off by #{last.name} on #{day(last.on.iso8601)}." : "Not signed off yet."
           end
 
-          # The code of the address at which it can be read, as safe markup.
-          def code(address) = versions.code(address)
+          # The code to read an address off a screen or a printed page, as safe markup.
+          def code(address) = Exchange::Report::Writers::Html::Drawing.of(Exchange::Report::Pictures::Qr.of(address))
 
           # A sentence to begin from, where none is written; nil where nothing is found.
           def proposed = (Brief::Claim.proposed(findings.rows) if conclusion.strip.empty?)
@@ -118,15 +119,8 @@ module Hobrin
             [["The brief", path, open_part == :brief], *named]
           end
 
-          # The part of the evidence that is shown.
-          def portion = @portion ||= Web::Page::Portion.of(brief.rows, from: fields.number(:from))
           def path_to_portion = ->(from) { "#{path(key, from:)}#evidence-title" }
           def rows = portion.shown.map { |row| evidence(row) }
-
-          # The table of findings, of the outcomes that are named.
-          def findings
-            @findings ||= Services::Appraise::Read.new(@context, opened).findings_table
-          end
 
           def searched_on
             "counted on " \
@@ -143,6 +137,20 @@ module Hobrin
           private
 
           def counts = brief.flow
+
+          # The forest of the first outcome that was pooled, and a hundred people for the first that has them.
+          def draw_pictures
+            drawn = Exchange::Report::Pictures
+            pool = findings.rows.map(&:pool).find(&:pooled)
+            people = findings.rows.find { |row| row.side && row.hundred }
+            found = [(drawn::Forest.of(pool) if pool), (drawn::Hundred.of(people) if people)].compact
+            found.map { |picture| [picture.name, Exchange::Report::Writers::Html::Drawing.of(picture)] }
+          end
+
+          def whole_report(context)
+            report = Services::Act::Versions.new(context).now(opened, style:)
+            Exchange::Report::Writers::Html::Markup.of(report.sections)
+          end
 
           def evidence(row)
             paper = row.paper

@@ -18,6 +18,7 @@ module Hobrin
             def initialize(page)
               @page = page
               @acting = page.inquiry.acting
+              freeze
             end
 
             def lines = Brief::Acting::Consideration::ALL.map { |key, name| line(key, name) }
@@ -81,6 +82,7 @@ module Hobrin
             def initialize(page)
               @page = page
               @inquiry = page.inquiry
+              freeze
             end
 
             def needs = @page.prompted(Brief::ActionPlan::MORE)
@@ -129,9 +131,14 @@ module Hobrin
 
           # Did it work? The measures, one of them open with its chart.
           class Measuring
-            # page :: Act
+            # The chart of the measure that is open, nil for none.
+            attr_reader :chart
+
+            # page :: Page
             def initialize(page)
               @page = page
+              @chart = open && Brief::Measure::Chart.new(open)
+              freeze
             end
 
             def all = @page.inquiry.acting.measures
@@ -154,7 +161,6 @@ module Hobrin
               all.first unless @page.fields.some_text(:measure) || @page.errors.any?
             end
 
-            def chart = open && @chart ||= Brief::Measure::Chart.new(open)
             def text(name) = @page.typed_or(name, open&.public_send(name).to_s)
             def sorts = @page.choices(:sort, Brief::Measure::SORTS, open&.sort || :outcome)
             def ways = @page.choices(:way, Brief::Measure::WAYS, open&.way || :share)

@@ -32,8 +32,8 @@ module Hobrin
 
           get("/inquiries/:id/files/:name", needs: :reads) do
             opened = Services::Inquiries::Read.new(context).call(inquiry_id)
-            address = shared_address(inquiry_id)
-            files = Services::Act::MakeFile.new(context, style: fields.text(:style), address:)
+            share = Services::Act::ShareBrief.new(context).share(inquiry_id)
+            files = Services::Act::MakeFile.new(context, style: fields.text(:style), address: share && shared_address(share))
             give files.call(opened, *params["name"].partition(".").values_at(0, 2))
           end
 

@@ -10,6 +10,7 @@ module Hobrin
           def initialize(shared)
             super()
             @shared = shared
+            freeze
           end
 
           def title = @shared.report.title

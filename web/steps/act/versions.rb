@@ -21,15 +21,6 @@ module Hobrin
           FILES = { "pdf" => "PDF", "html" => "HTML", "docx" => "Word", "md" => "Markdown" }.freeze
           private_constant :FILES
 
-          # page :: Act; context :: Services::Context
-          def initialize(page, context)
-            @page = page
-            @context = context
-            @reading = Services::Act::Versions.new(context)
-            @shares = Services::Act::ShareBrief.new(context)
-            @signed = page.inquiry.acting.signed
-          end
-
           # What does not fit or is open before one signs: its title, and Array of [sentence, path].
           class Gaps < Value
             attributes :title, :lines
@@ -38,16 +29,28 @@ module Hobrin
           TITLES = { conclusion: "Conclusion and findings", decision: "Decision and plan", open: "Not finished" }.freeze
           private_constant :TITLES
 
+          # gaps :: Array of Gaps, empty where everything fits
+          attr_reader :gaps
+
+          # Of the version that is looked at; nil where none is signed.
+          # since :: what reads differently now, as Array of Exchange::Report::Since::Part; lines :: of the trail after it
+          # moved :: Array of Moved; report :: the version as it was signed, as safe markup
+          attr_reader :since, :lines, :moved, :report
+
+          # page :: Page; context :: Services::Context
+          def initialize(page, context)
+            @page = page
+            @signed = page.inquiry.acting.signed
+            @gaps = Services::Act::CheckSignOff.new(context).call(page.opened).group_by(&:about).map do |about, gaps|
+              Gaps.new(title: TITLES.fetch(about), lines: gaps.map { |gap| [gap.words, path_to(gap)] })
+            end
+            read_version(Services::Act::Versions.new(context)) if any?
+            freeze
+          end
+
           def any? = @signed.any?
           def signer = @page.typed_or(:signer, "")
           def reason = @page.typed_or(:reason, "")
-
-          # Array of Gaps, empty where everything fits.
-          def gaps
-            @gaps ||= Services::Act::CheckSignOff.new(@context).call(@page.opened).group_by(&:about).map do |about, gaps|
-              Gaps.new(title: TITLES.fetch(about), lines: gaps.map { |gap| [gap.words, path_to(gap)] })
-            end
-          end
 
           # The last first.
           def rows
@@ -60,26 +63,17 @@ module Hobrin
             asked.is_a?(Integer) && asked.between?(1, @signed.size) ? asked : @signed.size
           end
 
-          # Exchange::Report::Since::Part of what reads differently since.
-          def since = @since ||= @reading.since(@page.opened, number)
-          def lines = @lines ||= @reading.lines(@page.opened, number)
+          private
 
-          def moved
-            @reading.moved(@page.opened, number).map do |one|
-              Moved.new(name: one.name, before: told(one.before), now: told(one.now), changed: one.changed?)
+          def read_version(reading)
+            opened = @page.opened
+            @since = reading.since(opened, number)
+            @lines = reading.lines(opened, number)
+            @report = Exchange::Report::Writers::Html::Markup.of(reading.report(opened, number).sections)
+            @moved = reading.moved(opened, number).map do |outcome|
+              Moved.new(name: outcome.name, before: told(outcome.before), now: told(outcome.now), changed: outcome.changed?)
             end
           end
-
-          # The version as it was signed, as safe markup.
-          def report = Exchange::Report::Writers::Html::Markup.of(@reading.report(@page.opened, number).sections)
-
-          def token = share&.token
-          def share = @shares.share(@page.id)
-
-          # The code to read off a screen, as safe markup.
-          def code(address) = Exchange::Report::Writers::Html::Drawing.of(Exchange::Report::Pictures::Qr.of(address))
-
-          private
 
           # Where a Brief::SignOffCheck::Gap can be put right.
           def path_to(gap)

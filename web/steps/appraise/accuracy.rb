@@ -12,8 +12,9 @@ module Hobrin
           private_constant :TEST_PARTS
 
           def view = part == "together" ? "appraise/test" : "appraise/#{part}"
-          def roc = @roc ||= RocSpace.new(self)
-          def values = @values ||= PredictiveValues.new(self)
+
+          # roc :: RocSpace; values :: PredictiveValues
+          attr_reader :roc, :values
 
           # [Study, Accuracy, path to its numbers, fields that take it out] of each paper.
           def rows
@@ -40,6 +41,11 @@ module Hobrin
           end
 
           private
+
+          def read_pictures
+            @roc = RocSpace.new(self)
+            @values = PredictiveValues.new(self)
+          end
 
           def parts_offered = TEST_PARTS
           def positive = pooled.sensitivity.estimate / (1 - pooled.specificity.estimate)
@@ -73,10 +79,11 @@ module Hobrin
               attributes :x, :y, :size, :label
             end
 
-            # part :: Test
+            # part :: Accuracy
             def initialize(part)
               @part = part
               @pool = part.pool
+              freeze
             end
 
             def frame = SIDE + EDGE + 14
@@ -118,10 +125,15 @@ module Hobrin
           # What a result of a test means for a thousand people of whom a known share has the
           # condition.
           class PredictiveValues
-            # part :: Test
+            # people :: whole people of a thousand, as Statistics::Accuracy::PredictiveValues; nil where nothing is pooled
+            attr_reader :people
+
+            # part :: Accuracy
             def initialize(part)
               @part = part
               @pool = part.pool
+              @people = Statistics::Accuracy::PredictiveValues.of(sensitivity:, specificity:, prevalence: prevalence / 100) if any?
+              freeze
             end
 
             # When the page follows the slider: once it rests.
@@ -144,12 +156,6 @@ module Hobrin
               return if typed_text.empty? || Appraisal::Reported::Figures::Typed.number(typed_text)&.between?(0, 100)
 
               "Write a number from 0 to 100."
-            end
-
-            # Whole people of a thousand: Statistics::Accuracy::PredictiveValues.
-            def people
-              @people ||= Statistics::Accuracy::PredictiveValues.of(sensitivity:, specificity:,
-                                                                    prevalence: prevalence / 100)
             end
 
             # Of those with a positive test, how many have it; of those with a negative one, how many

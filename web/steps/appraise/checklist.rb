@@ -23,20 +23,21 @@ module Hobrin
             attributes :key, :text, :answers, :shown, :offers, :note
           end
 
-          # page :: Weigh; row :: Brief::EvidenceRow
-          def initialize(page, row)
+          # Where the paper stands for two who weigh it apart: see Services::Appraise::DualAppraisal#standing.
+          attr_reader :standing
+
+          # page :: Page; row :: Brief::EvidenceRow; apart :: Services::Appraise::DualAppraisal
+          def initialize(page, row, apart)
             @page = page
             @row = row
+            @standing = apart.standing(record.id)
+            @both = apart.names if standing
+            @passage = CloseReading::Passage.new(record.abstract)
+            @answers = sheet ? sheet.questions.to_h { |question| [question.key, answer(question.key)] }.compact : {}
+            freeze
           end
 
           def record = @row.record
-
-          # Where the paper stands for two who weigh it apart: see Services::Appraise::DualAppraisal#standing.
-          def standing
-            return @standing if defined?(@standing)
-
-            @standing = @page.apart.standing(record.id)
-          end
 
           # Where the sheet is sent, and whether that is for everybody who works on the inquiry, for
           # this person alone, or for nobody now.
@@ -45,8 +46,7 @@ module Hobrin
 
           # What two who weigh the paper apart are told of it, nil where it is weighed as any other.
           def apart_words
-            both = @page.apart.names
-            theirs = "#{both} weigh this paper, each without seeing the other."
+            theirs = "#{@both} weigh this paper, each without seeing the other."
             { theirs:, mine: "#{theirs} Say when you are done with it.",
               waiting: "You are done with this paper, and the other is not yet. A change here " \
                        "opens your sheet again.",
@@ -139,7 +139,7 @@ module Hobrin
 
           private
 
-          def passage = @passage ||= CloseReading::Passage.new(record.abstract)
+          attr_reader :passage, :answers
 
           def reviewed
             key = @page.typed_or(:reviewed, @row.paper&.reviewed)
@@ -147,10 +147,6 @@ module Hobrin
           end
 
           def graded = @page.typed_or(:graded, (@row.paper&.graded || 0).to_s)
-
-          def answers
-            @answers ||= sheet ? sheet.questions.to_h { |question| [question.key, answer(question.key)] }.compact : {}
-          end
 
           def answer(key)
             return @row.paper&.answers&.[](key) unless @page.refused?(:answers)

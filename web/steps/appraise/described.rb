@@ -6,13 +6,16 @@ module Hobrin
       module Appraise
         # What an outcome is, to be written or changed.
         class Described
-          # page :: Weigh; outcome :: Appraisal::Outcome, nil for a new one
+          # proposed :: the two groups that are compared, as the question has them, as CloseReading::Arms
+          attr_reader :outcome, :proposed
+
+          # page :: Page; outcome :: Appraisal::Outcome, nil for a new one
           def initialize(page, outcome = nil)
             @page = page
             @outcome = outcome
+            @proposed = (outcome&.arms || CloseReading::Arms.blank).or(page.question.arms)
+            freeze
           end
-
-          attr_reader :outcome
 
           # The id of the record whose numbers ask for a new one, nil for none.
           def paper
@@ -38,12 +41,8 @@ module Hobrin
             @page.choices(:matters, Appraisal::Outcome::MATTERS, @outcome&.matters || :important)
           end
 
-          # The two groups that are compared, as written; proposed :: as the question has them.
+          # The name of one of the two groups, as written.
           def arm(name) = @page.typed_or(name, @outcome&.arms&.public_send(name).to_s)
-
-          def proposed
-            @proposed ||= (@outcome&.arms || CloseReading::Arms.blank).or(@page.question.arms)
-          end
 
           def worthwhile = @page.typed_or(:worthwhile, plain(@outcome&.worthwhile))
           def baseline = @page.typed_or(:baseline, plain(@outcome&.baseline))

@@ -15,10 +15,15 @@ module Hobrin
             attributes :study, :groups, :effect, :weight, :mark, :path, :out
           end
 
+          # Brief::Scale of the picture, nil while no paper counts.
+          attr_reader :scale
+
           # part :: Outcome
           def initialize(part)
             @part = part
             @pool = part.pool
+            @scale = Brief::Scale.new(@pool.measure, [*@pool.results.map { |result| ends(result) }, *predicted]) if @pool.studies.any?
+            freeze
           end
 
           def rows = @pool.studies.each_with_index.map { |study, place| row(study, place) }
@@ -33,10 +38,6 @@ module Hobrin
           def prediction
             low, high = @pool.pooled&.prediction
             scale.mark(low, @pool.pooled.estimate, high) if low && @pool.pooled.tau2.positive?
-          end
-
-          def scale
-            @scale ||= Brief::Scale.new(@pool.measure, [*@pool.results.map { |result| ends(result) }, *predicted])
           end
 
           # What stands over the two columns of groups, and over the picture.
@@ -82,10 +83,18 @@ module Hobrin
               attributes :name, :effect, :mark
             end
 
+            # Brief::Scale of the picture, nil while no paper counts.
+            attr_reader :scale
+
             # part :: Outcome
             def initialize(part)
               @part = part
               @pool = part.pool
+              if @pool.studies.any?
+                @scale = Brief::Scale.new(@pool.measure, @pool.results.map { |result| ends(result.effect, result.error) })
+              end
+              @groups = @pool.groups(by, part.page.question.kind) if part.part == "groups" && @pool.pooled
+              freeze
             end
 
             def without
@@ -126,13 +135,10 @@ module Hobrin
                 "A difference between papers is not one between people."
             end
 
-            def scale
-              @scale ||= Brief::Scale.new(@pool.measure, @pool.results.map { |result| ends(result.effect, result.error) })
-            end
-
             private
 
-            def groups = @groups ||= @pool.groups(by, @part.page.question.kind)
+            attr_reader :groups
+
             def ends(middle, error) = [middle - (@pool.way.z * error), middle + (@pool.way.z * error)]
 
             def lines(named)
@@ -152,6 +158,8 @@ module Hobrin
             def initialize(part)
               @part = part
               @row = Appraisal::Findings::Row.new(pool: part.pool, certainty: nil)
+              @numbers = @row.hundred
+              freeze
             end
 
             def any? = !numbers.nil?
@@ -179,7 +187,8 @@ module Hobrin
 
             private
 
-            def numbers = @numbers ||= @row.hundred
+            attr_reader :numbers
+
             def people(share) = (100 * share).round.clamp(0, 100)
           end
         end

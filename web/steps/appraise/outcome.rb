@@ -23,22 +23,23 @@ module Hobrin
             attributes :study, :why, :back
           end
 
-          attr_reader :outcome, :page
+          # pool :: Appraisal::Synthesis::Pool; told :: Brief::Words::OfResult; is :: Described
+          attr_reader :page, :outcome, :pool, :told, :certainty, :is
 
-          # page :: Weigh; outcome :: Appraisal::Outcome
+          # Pictures of it: Forest, Forest::Lines, SmallPapers and Forest::OfHundred, the last nil while no paper counts.
+          attr_reader :forest, :lines, :small, :hundred
+
+          # page :: Page; outcome :: Appraisal::Outcome
           def initialize(page, outcome)
             @page = page
             @outcome = outcome
+            @pool = page.pool(outcome)
+            @told = Brief::Words::OfResult.new(outcome.measure)
+            @certainty = Certainty.new(self, page.certainty(outcome))
+            @is = Described.new(page, outcome)
+            read_pictures
+            freeze
           end
-
-          def pool = @pool ||= page.reading.pool(outcome)
-          def told = @told ||= Brief::Words::OfResult.new(outcome.measure)
-          def certainty = @certainty ||= Certainty.new(self)
-          def forest = @forest ||= Forest.new(self)
-          def lines = @lines ||= Forest::Lines.new(self)
-          def small = @small ||= SmallPapers.new(self)
-          def hundred = @hundred ||= Forest::OfHundred.new(self)
-          def is = @is ||= Described.new(page, outcome)
 
           # What is open: the key of a part.
           def part
@@ -130,6 +131,13 @@ module Hobrin
 
           private
 
+          def read_pictures
+            @forest = Forest.new(self)
+            @lines = Forest::Lines.new(self)
+            @small = SmallPapers.new(self)
+            @hundred = Forest::OfHundred.new(self) if pool.studies.any?
+          end
+
           # A result of the same paper by what tells it apart, another paper by its short name.
           def named(one) = one.is_a?(Appraisal::Synthesis::Study) ? one.apart : one.short_name
 
@@ -148,10 +156,11 @@ module Hobrin
               attributes :domain, :name, :proposed, :why, :said, :choices, :by
             end
 
-            # part :: Outcome, or Test
-            def initialize(part)
+            # part :: Outcome, or Accuracy; certainty :: Appraisal::Certainty, nil where no paper is counted
+            def initialize(part, certainty)
               @part = part
-              @certainty = part.page.reading.certainty(part.pool)
+              @certainty = certainty
+              freeze
             end
 
             def any? = !@certainty.nil?

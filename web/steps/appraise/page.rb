@@ -21,43 +21,45 @@ module Hobrin
           PANES = %i[sheet numbers outcome fresh table findings].freeze
           private_constant :PANES
 
-          # paper :: id of the record to open, nil for the one that was asked for
-          def initialize(paper: nil, **rest)
+          # rows :: the kept papers as Array of Brief::EvidenceRow, as one of two who weigh them apart sees them
+          # open :: the one being weighed: the one asked for, else the first not weighed yet
+          # portion :: the part of the papers that is listed: the one asked for, or that with the open paper
+          attr_reader :rows, :open, :portion
+
+          # part :: the open part of the page, an object of its own
+          # twice :: what is to be known where two weigh apart; nil where they do not: [words, path]
+          attr_reader :part, :twice
+
+          # context :: Services::Context; paper :: id of the record to open, nil for the one that was asked for
+          def initialize(context:, paper: nil, **rest)
             super(**rest)
             @paper = paper || fields.some_text(:paper)
+            apart = Services::Appraise::DualAppraisal.new(context, id)
+            @rows = Services::Act::ReadBrief.new(context).rows(apart.as_weighed(inquiry))
+            @open = rows.find { |row| row.record.id == @paper } || rows.find { |row| !weighed?(row) } || rows.first
+            @portion = Web::Page::Portion.of(rows, from: fields.number(:from), with: rows.index(open)&.succ)
+            @own_part, @twice = apart.reader?, read_twice(apart)
+            reading = Services::Appraise::Read.new(context, opened)
+            @pools = weighing.outcomes.to_h { |outcome| [outcome, reading.pool(outcome)] }
+            @certainties = @pools.transform_values { |pool| reading.certainty(pool) }
+            @part = read_part(reading, apart) unless empty?
+            freeze
           end
 
-          attr_reader :context
-
-          # The kept papers, as one of two who weigh them apart sees them.
-          def rows = @rows ||= Services::Act::ReadBrief.new(@context).rows(apart.as_weighed(inquiry))
-          def apart = @apart ||= Services::Appraise::DualAppraisal.new(@context, id)
           def empty? = rows.empty?
           def weighing = inquiry.weighing
-          def reading = @reading ||= Services::Appraise::Read.new(@context, opened)
           def heading = count_of(rows.size, "kept paper")
-          def weighed = @weighed ||= rows.count { |row| weighed?(row) }
-
-          # The part of the papers that is listed: the one asked for, or that with the open paper.
-          def portion
-            @portion ||= Web::Page::Portion.of(rows, from: fields.number(:from), with: rows.index(open)&.succ)
-          end
-
+          def weighed = rows.count { |row| weighed?(row) }
           def path_to_portion = ->(from) { path(key, from:) }
+
           # Whether who signed in has a sheet to fill in, whatever else they may do.
-          def own_part? = apart.reader?
+          def own_part? = @own_part
 
-          # What is to be known where two weigh apart; nil where they do not: [words, path].
-          def twice
-            return unless apart.apart?
-
-            overview = apart.overview
-            done = overview.readers.zip(overview.weighed).map do |one, count|
-              "#{one.name} is done with #{number(count)}"
-            end
-            open = count_of(overview.open.size, "paper")
-            ["Weighed twice, apart: #{done.join(", ")}. #{open} to settle.", path(:sheets)]
-          end
+          # Of an outcome: its papers together, as Appraisal::Synthesis::Pool; how sure that is, as Appraisal::Certainty,
+          # nil where no paper is counted; and the two groups that it compares, as CloseReading::Arms.
+          def pool(outcome) = @pools.fetch(outcome)
+          def certainty(outcome) = @certainties.fetch(outcome)
+          def arms(outcome) = outcome.arms.or(question.arms)
 
           def experience? = question.kind == "experience"
 
@@ -70,28 +72,10 @@ module Hobrin
             :sheet
           end
 
-          # The open part of the page, an object of its own.
-          def part
-            @part ||= case pane
-                      when :sheet then Checklist.new(self, open)
-                      when :numbers then Results.new(self, open)
-                      when :outcome then outcome.kind == "test" ? Accuracy.new(self, outcome) : Outcome.new(self, outcome)
-                      when :fresh then Described.new(self)
-                      when :table then reading.findings_table
-                      when :findings then Qualitative.new(self)
-                      end
-          end
-
           # The Appraisal::Outcome that was asked for, nil for none.
           def outcome
             number = fields.number(:outcome)
             weighing.outcome(number) if number.is_a?(Integer)
-          end
-
-          # The row being weighed: the one asked for, else the first not weighed yet.
-          def open
-            @open ||= rows.find { |row| row.record.id == @paper } ||
-                      rows.find { |row| !weighed?(row) } || rows.first
           end
 
           def titles
@@ -104,9 +88,9 @@ module Hobrin
           end
 
           def outcomes
-            weighing.outcomes.map do |one|
-              Link.new(name: one.name, says: says(reading.pool(one)), path: path_to_outcome(one),
-                       open: pane == :outcome && outcome == one)
+            weighing.outcomes.map do |listed|
+              Link.new(name: listed.name, says: says(listed), path: path_to_outcome(listed),
+                       open: pane == :outcome && outcome == listed)
             end
           end
 
@@ -124,22 +108,44 @@ module Hobrin
           def dock_words
             return "Say on Ask what kind of question this is: the level depends on it." unless kind
 
-            traps = weighing.outcomes.sum { |outcome| reading.pool(outcome).open_traps.size }
+            traps = weighing.outcomes.sum { |outcome| pool(outcome).open_traps.size }
             traps.positive? ? "#{count_of(traps, "trap")} to settle before all is put together." : ""
           end
 
           private
+
+          def read_part(reading, apart)
+            case pane
+            when :sheet then Checklist.new(self, open, apart)
+            when :numbers then Results.new(self, open, reading)
+            when :outcome then outcome.kind == "test" ? Accuracy.new(self, outcome) : Outcome.new(self, outcome)
+            when :fresh then Described.new(self)
+            when :table then reading.findings_table
+            when :findings then Qualitative.new(self, reading)
+            end
+          end
+
+          # apart :: Services::Appraise::DualAppraisal
+          def read_twice(apart)
+            return unless apart.apart?
+
+            overview = apart.overview
+            done = overview.readers.zip(overview.weighed).map { |person, count| "#{person.name} is done with #{number(count)}" }
+            open = count_of(overview.open.size, "paper")
+            ["Weighed twice, apart: #{done.join(", ")}. #{open} to settle.", path(:sheets)]
+          end
 
           # What a paper gives may stand before anybody judged it.
           def weighed?(row) = !row.paper.nil? && row.paper.weighed?
 
           def gives(row) = row.results.empty? ? "" : " · #{count_of(row.results.size, "result")}"
 
-          def says(pool)
+          def says(outcome)
+            pool = pool(outcome)
             return "no numbers yet" if pool.studies.empty?
             return count_of(pool.open_traps.size, "trap") if pool.open_traps.any?
 
-            "#{count_of(pool.studies.size, "result")} · #{reading.certainty(pool).word}"
+            "#{count_of(pool.studies.size, "result")} · #{certainty(outcome).word}"
           end
 
           # A result of a paper that stands: its groups, its effect, and what is to be doubted of it.

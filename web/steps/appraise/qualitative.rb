@@ -19,16 +19,22 @@ module Hobrin
             attributes :place, :record, :speaks, :words, :offers
           end
 
-          # page :: Weigh
-          def initialize(page)
+          # papers :: the kept papers as columns of the grid, those that tell of experience first; voices :: Array of Voice
+          attr_reader :papers, :voices
+
+          # page :: Page; reading :: Services::Appraise::Read
+          def initialize(page, reading)
             @page = page
+            @confidences = page.weighing.findings.to_h { |finding| [finding, reading.confidence(finding)] }
+            @papers = page.rows.sort_by.with_index { |row, place| [qualitative?(row) ? 0 : 1, place] }
+            @voices = papers.each_with_index.map { |row, place| voice(row, place) }
+            freeze
           end
 
           # [Appraisal::Finding, Confidence, path, whether it is open]
           def findings
-            @page.weighing.findings.map do |one|
-              [one, @page.reading.confidence(one),
-               @page.path(:weigh, show: "findings", finding: one.id), one == finding]
+            @confidences.map do |listed, confidence|
+              [listed, confidence, @page.path(:weigh, show: "findings", finding: listed.id), listed == finding]
             end
           end
 
@@ -47,28 +53,12 @@ module Hobrin
 
           def text = @page.typed_or(:text, finding&.text.to_s)
 
-          # The kept papers that tell of experience come first.
-          def voices
-            @voices ||= papers.each_with_index.map do |row, place|
-              stored = finding&.support&.[](row.record.id)
-              Voice.new(place:, record: row.record, speaks: speaks(place, stored),
-                        words: words(place, stored), offers: offers(row.record))
-            end
-          end
-
-          # The kept papers as columns of the grid.
-          def papers
-            @papers ||= @page.rows.sort_by.with_index do |row, place|
-              [qualitative?(row) ? 0 : 1, place]
-            end
-          end
-
           # For the grid: what a paper says to a finding, in a word.
           def says(finding, record)
             { for: "says so", against: "otherwise" }[finding.support[record.id]&.speaks] || "–"
           end
 
-          def confidence = finding && @page.reading.confidence(finding)
+          def confidence = finding && @confidences.fetch(finding)
 
           # [component, name, proposed, why, said, choices, by] of the open finding.
           def lines
@@ -80,6 +70,12 @@ module Hobrin
           end
 
           private
+
+          def voice(row, place)
+            stored = finding&.support&.[](row.record.id)
+            Voice.new(place:, record: row.record, speaks: speaks(place, stored), words: words(place, stored),
+                      offers: offers(row.record))
+          end
 
           def qualitative?(row)
             (row.paper&.design || Appraisal::Design.proposed(row.record)&.key) == "qualitative"

@@ -8,6 +8,9 @@ module Hobrin
         class Results
           include Formatting
 
+          MOST_OFFERS = 12
+          private_constant :MOST_OFFERS
+
           # A field of the form: name, label :: in full; value :: as typed
           class Field < Value
             attributes :name, :label, :value, :whole
@@ -21,10 +24,12 @@ module Hobrin
 
           attr_reader :page
 
-          # page :: Weigh; row :: Brief::EvidenceRow
-          def initialize(page, row)
+          # page :: Page; row :: Brief::EvidenceRow; reading :: Services::Appraise::Read
+          def initialize(page, row, reading)
             @page = page
             @row = row
+            @all_offers = outcome ? read_offers(reading) : []
+            freeze
           end
 
           def record = @row.record
@@ -86,7 +91,7 @@ module Hobrin
           end
 
           # The two groups that the outcome compares.
-          def arms = page.reading.arms(outcome)
+          def arms = page.arms(outcome)
 
           # How people came to the groups: [key, name, whether it is chosen], and its numbers as
           # typed.
@@ -155,11 +160,13 @@ module Hobrin
             page.weighing.outcomes.find { |outcome| !given.include?(outcome.id) }
           end
 
-          def all_offers
-            @all_offers ||= page.reading.passages(record).flat_map do |passage|
-              CloseReading::Offers.all_in(passage, outcome.sort.forms,
-                                          measures: outcome.sort.printed, arms:)
-            end.first(12)
+          attr_reader :all_offers
+
+          def read_offers(reading)
+            found = reading.passages(record).flat_map do |passage|
+              CloseReading::Offers.all_in(passage, outcome.sort.forms, measures: outcome.sort.printed, arms:)
+            end
+            found.first(MOST_OFFERS)
           end
 
           # The offer that was asked for, nil for none.

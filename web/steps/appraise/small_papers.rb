@@ -23,6 +23,8 @@ module Hobrin
           def initialize(part)
             @part = part
             @pool = part.pool
+            @scale = read_scale if any?
+            freeze
           end
 
           def any? = !@pool.pooled.nil? && !@pool.measure.nothing.nil?
@@ -89,10 +91,12 @@ module Hobrin
           def middle = @pool.pooled.estimate
           def most = @pool.results.map(&:error).max * 1.05
 
-          def scale
+          attr_reader :scale
+
+          def read_scale
             reach = Statistics::Distributions::Normal::Z95 * most
             effects = @pool.results.map { |result| [result.effect, result.effect] }
-            @scale ||= Brief::Scale.new(@pool.measure, [[middle - reach, middle + reach], *effects])
+            Brief::Scale.new(@pool.measure, [[middle - reach, middle + reach], *effects])
           end
 
           def x(effect)

@@ -30,8 +30,17 @@ module Hobrin
                         "who it is about and what you would do carry the search."
           private_constant :NOTHING_YET
 
+          # What the question is understood to say.
+          attr_reader :reading
+
+          # context :: Services::Context
+          def initialize(context:, **rest)
+            super(**rest)
+            @reading = Services::Ask::Read.new(context).call(inquiry)
+            freeze
+          end
+
           def elements = question.elements.map { |element| ElementCard.new(self, element) }
-          def reading = @reading ||= Services::Ask::Read.new(@context).call(inquiry)
           def proposals? = reading.proposals.any?
 
           def situation = typed_or(:situation, question.situation)

@@ -14,10 +14,17 @@ module Hobrin
             attributes :name, :path, :chosen
           end
 
-          # page :: Narrow; reader :: Services::Narrow::ReadFilters
+          # rows :: Services::Narrow::ReadFilters::Rows, the published ones from wide to narrow; own :: those written
+          # here, while the card is open
+          attr_reader :rows, :own
+
+          # page :: Page; reader :: Services::Narrow::ReadFilters
           def initialize(page, reader)
             @page = page
-            @reader = reader
+            @all_kinds = reader.kinds
+            @rows = reader.call(kind)
+            @own = reader.own if open?
+            freeze
           end
 
           # Whether their card is open.
@@ -25,9 +32,7 @@ module Hobrin
 
           # The kind that was asked for, else that of the question.
           def kind
-            [@page.fields.text(:kind), @page.question.kind, @reader.kinds.first].find do |one|
-              @reader.kinds.include?(one)
-            end
+            [@page.fields.text(:kind), @page.question.kind, @all_kinds.first].find { |kind| @all_kinds.include?(kind) }
           end
 
           def name(kind = self.kind)
@@ -38,16 +43,10 @@ module Hobrin
           def close_path = @page.path
 
           def kinds
-            @reader.kinds.map do |one|
-              Kind.new(name: name(one), path: @page.path(show: "filters", kind: one),
-                       chosen: one == kind)
+            @all_kinds.map do |one|
+              Kind.new(name: name(one), path: @page.path(show: "filters", kind: one), chosen: one == kind)
             end
           end
-
-          # Services::Narrow::ReadFilters::Rows: the published ones from wide to narrow, and those written
-          # here.
-          def rows = @rows ||= @reader.call(kind)
-          def own = @own ||= @reader.own
 
           # What a row leaves: what its preview says, or what is left while it is on.
           def size(row) = row.preview ? row.preview.size : @page.opened.final

@@ -32,33 +32,27 @@ module Hobrin
             attributes :words, :meaning, :given, :size, :change, :loses
           end
 
-          # page :: Narrow
-          def initialize(page)
+          # mentioned :: limits that the question says and that wait to be put on; dates :: the usual published years,
+          # both as Array of Choice; years :: the papers of each year, as Page::Years
+          attr_reader :mentioned, :dates, :years
+
+          # usual :: age groups and study types; further :: those that unfold, none while they are folded; Arrays of Group
+          attr_reader :usual, :further
+
+          # page :: Page; reader :: Services::Narrow::Read
+          def initialize(page, reader)
             @page = page
-          end
-
-          # Limits that the question says and that wait to be put on.
-          def mentioned = mentioned_previews.map { |preview| choice(preview) }
-
-          # The published years, age groups and study types.
-          def dates = choices(:dates)
-
-          def usual
-            ages = "one more means either" if chosen?(:age)
-            types = "one more means either" if chosen?(:type)
-            types ||= "the study filter does this already: use one of the two" if chosen?(:filter)
-            [Group.new(name: :age, title: "Age group", note: ages, choices: choices(:age)),
-             Group.new(name: :type, title: "Study type", note: types, choices: choices(:type))]
-          end
-
-          # Those that unfold; none while they are folded.
-          def further
-            return [] unless further?
-
-            groups = FURTHER.map do |name, (title, note)|
-              Group.new(name:, title:, note:, choices: choices(name))
+            said = reader.mentioned.map(&:preview)
+            @mentioned = said.map { |preview| choice(preview) }
+            # What the question says is offered apart.
+            offered = lambda do |name|
+              reader.call([name]).fetch(name).reject { |preview| said.any? { |other| other.leaf == preview.leaf } }
             end
-            groups.select { |group| group.choices.any? || group.typed? }
+            @dates = choices(:dates, offered)
+            @years = Page::Years.new(page, limits.find { |limit| limit.name == :dates }&.leaf, reader.per_year)
+            @usual = read_usual(offered)
+            @further = further? ? read_further(offered) : []
+            freeze
           end
 
           # Whether the further limits are shown.
@@ -79,34 +73,39 @@ module Hobrin
 
           def change_words(change) = change.zero? ? "±0" : signed(change)
 
-          def years
-            @years ||= Page::Years.new(@page, limits.find { |limit| limit.name == :dates }&.leaf)
-          end
-
           private
 
           def limits = @page.inquiry.limits
-          def mentioned_previews = @mentioned_previews ||= @page.reader.mentioned.map(&:preview)
 
-          # In the order in which they are offered; of places only the commonest. What the question
-          # says is offered apart.
-          def choices(name)
+          def read_usual(offered)
+            ages = "one more means either" if chosen?(:age)
+            types = "one more means either" if chosen?(:type)
+            types ||= "the study filter does this already: use one of the two" if chosen?(:filter)
+            [Group.new(name: :age, title: "Age group", note: ages, choices: choices(:age, offered)),
+             Group.new(name: :type, title: "Study type", note: types, choices: choices(:type, offered))]
+          end
+
+          def read_further(offered)
+            groups = FURTHER.map do |name, (title, note)|
+              Group.new(name:, title:, note:, choices: choices(name, offered))
+            end
+            groups.select { |group| group.choices.any? || group.typed? }
+          end
+
+          # In the order in which they are offered; of places only the commonest. offered :: gives the previews of a
+          # limit's values, as Narrowing::Previews::Preview
+          def choices(name, offered)
             found = case name
-                    when :full_text then previews(:flag).select { |preview| full_text?(preview) }
-                    when :flag then largest_first(:flag).reject { |one| full_text?(one) }
-                    when :place then largest_first(:place).first(MOST_PLACES)
-                    when :sex, :species, :language then largest_first(name)
-                    else previews(name)
+                    when :full_text then offered.call(:flag).select { |preview| full_text?(preview) }
+                    when :flag then largest_first(offered.call(:flag)).reject { |preview| full_text?(preview) }
+                    when :place then largest_first(offered.call(:place)).first(MOST_PLACES)
+                    when :sex, :species, :language then largest_first(offered.call(name))
+                    else offered.call(name)
                     end
             found.map { |preview| choice(preview) }
           end
 
-          def previews(name)
-            said = mentioned_previews.map(&:leaf)
-            @page.reader.call([name]).fetch(name).reject { |one| said.include?(one.leaf) }
-          end
-
-          def largest_first(name) = previews(name).sort_by { |preview| -preview.size }
+          def largest_first(previews) = previews.sort_by { |preview| -preview.size }
           def full_text?(preview) = preview.leaf.values == [FULL_TEXT]
 
           # What a form sends for a limit.

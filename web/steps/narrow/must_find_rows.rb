@@ -18,38 +18,40 @@ module Hobrin
             attributes :record, :lost_by, :moves, :says, :difference, :two_path, :none
           end
 
-          # page :: Narrow
-          def initialize(page)
+          # rows :: Array of Row; choices :: the papers that may be meant where words fit several, as Array of Record
+          # rate_lines :: how the search does so far, in sentences
+          attr_reader :rows, :choices, :rate_lines
+
+          # page :: Page; finder :: Services::Narrow::WhatIfs; context :: Services::Context
+          def initialize(page, finder, context)
             @page = page
+            @known = finder.known(page.what_ifs.all)
+            @rows = @known.map { |paper| row(paper, finder) }
+            @choices = typed.empty? ? [] : Services::Terms::FindPapers.new(context).call(typed)
+            @rate_lines = lines_of(Services::Narrow::Read.new(context, page.opened).rates)
+            freeze
           end
 
-          def rows = @rows ||= known.map { |paper| row(paper) }
-          def empty? = known.empty?
-          def found = "#{known.count(&:found)} of #{known.size} still in"
+          def empty? = @known.empty?
+          def found = "#{@known.count(&:found)} of #{@known.size} still in"
 
           # What was typed and refused.
           def typed = @page.errors[:known] ? @page.fields.text(:known) : ""
 
-          # The papers that may be meant, Array of Record, where words fit several; and whether there may be
-          # more of them.
-          def choices = @choices ||= typed.empty? ? [] : @page.papers_named(typed)
+          # Whether there may be more of those that may be meant.
           def more_choices? = choices.size == Services::Terms::FindPapers::MOST
 
-          # How the search does so far, in sentences.
-          def rate_lines
-            rates = @page.reader.rates
+          private
+
+          def lines_of(rates)
             [(found_line(rates) if rates.known.positive?),
              (precision_line(rates) if rates.read.positive?)].compact
           end
 
-          private
-
-          # Array of Services::Narrow::WhatIfs::Known.
-          def known = @known ||= @page.what_if_reader.known(@page.what_ifs.all)
-
-          def row(one)
+          # one :: Services::Narrow::WhatIfs::Known
+          def row(one, finder)
             looking = @page.fields.text(:two) == one.record.id
-            pair = looking && one.recovery.nil? ? @page.what_if_reader.pair(one.record.id) : nil
+            pair = looking && one.recovery.nil? ? finder.pair(one.record.id) : nil
             Row.new(record: one.record, lost_by: (lost_by(one) unless one.found), **recovery(one, pair),
                     two_path: (@page.path(two: one.record.id) if one.recovery.nil? && one.steps.any? && !looking),
                     none: looking && pair.nil?)

@@ -40,45 +40,53 @@ module Hobrin
           TEXTS = { plain: "With AND, OR and NOT, fields in words", cql: "As CQL" }.freeze
           private_constant :STATES, :TEXTS
 
-          # page :: Web::Steps::Narrow::Page
+          # chosen :: the catalogue that is looked at, nil where there is none; crossed_out :: labels of the terms that
+          # are crossed out; texts :: [name, text] of the search to copy
+          attr_reader :chosen, :crossed_out, :texts
+
+          # given :: what each catalogue gave, as Array of Given; feed :: the link to new papers as
+          # Store::SharedBriefs::Share, or nil
+          attr_reader :given, :feed
+
+          # page :: Web::Steps::Narrow::Page; context :: Services::Context
           def initialize(page, context)
             @page = page
-            @reading = Services::Narrow::OtherCatalogues::Read.new(context, page.opened, crossed_out: crossed_out?)
-            @feeds = Services::Catalogues::Feed.new(context)
+            reading = Services::Narrow::OtherCatalogues::Read.new(context, page.opened, crossed_out: crossed_out?)
+            @sources = reading.askable
+            @chosen = @sources.find { |source| source.id == page.fields.number(:source) } || @sources.first
+            @crossed_out = reading.crossed_out_terms.map(&:label)
+            @texts = reading.texts.map { |key, text| [TEXTS.fetch(key), text] }.reject { |_, text| text.empty? }
+            @plan = reading.plan(chosen, texts: page.errors.any? ? typed : before(reading)) if chosen
+            given = reading.given
+            @bringing = given.any? { |catalogue| catalogue.import&.waiting? }
+            @given = given.map { |catalogue| told(catalogue) }
+            @feed = Services::Catalogues::Feed.new(context).share(page.id)
+            freeze
           end
 
-          # Whether terms that are crossed out are asked for, too; their labels; where that is changed.
+          # Whether terms that are crossed out are asked for, too; where that is changed.
           def crossed_out? = @page.fields.checked?(:crossed_out)
-          def crossed_out = @reading.crossed_out_terms.map(&:label)
 
           def path_to_crossed_out
             @page.path(:narrow, show: "elsewhere", source: chosen.id, crossed_out: crossed_out? ? nil : "yes")
           end
 
-          # [name, text] of the search to copy.
-          def texts = @reading.texts.map { |key, text| [TEXTS.fetch(key), text] }.reject { |_, text| text.empty? }
-
-          def none? = sources.empty?
-          def sources = @sources ||= @reading.askable
+          def none? = @sources.empty?
 
           # [name, address of its page, whether it is the chosen one]
-          def choices = sources.map { |source| [source.name, path(source), source == chosen] }
+          def choices = @sources.map { |source| [source.name, path(source), source == chosen] }
 
-          def chosen
-            @chosen ||= sources.find { |source| source.id == @page.fields.number(:source) } || sources.first
-          end
-
-          def query = plan.query
+          def query = @plan.query
 
           # Array of Group, in the order of the lines.
           def groups
-            rows = plan.lines.map { |line| row(line) }
+            rows = @plan.lines.map { |line| row(line) }
             rows.slice_when { |before, _| before.kind == :block }.map do |lines|
               Group.new(block: lines.find { |line| line.kind == :block }, rows: lines)
             end
           end
 
-          def changed = plan.lines.count { |line| line.notes.any? }
+          def changed = @plan.lines.count { |line| line.notes.any? }
 
           # What the chosen catalogue was asked last, as Narrowing::State::ExternalSearch, or nil.
           def asked = @page.inquiry.elsewhere.find { |search| search.source == chosen.name }
@@ -88,39 +96,32 @@ module Hobrin
 
           def most = [asked.count, Services::Narrow::OtherCatalogues::Ask::MOST].min
           def typed_most = @page.typed_or(:most, [most, 200].min.to_s)
-          def given = @given ||= @reading.given.map { |catalogue| told(catalogue) }
-          # Whether anything is about to be brought in, so that the page asks again by itself.
-          def bringing? = @reading.given.any? { |catalogue| catalogue.import&.waiting? }
-          def own_path = path(chosen)
 
-          # The link to new papers as Store::SharedBriefs::Share, or nil.
-          def feed = @feed ||= @feeds.share(@page.id)
+          # Whether anything is about to be brought in, so that the page asks again by itself.
+          def bringing? = @bringing
+          def own_path = path(chosen)
           def feed_path = feed && @page.path("feed/#{feed.token}")
 
           # What it can do, in words.
           def ability
             can = chosen.ability
-            [["headings", can.index?("dc.subject")], ["phrases", can.relation?(can.anywhere,
-                                                                               "adj")],
-             ["words cut off with a mask", can.masks.any?], ["nearness", can.near], ["years",
-                                                                                     can.index?("dc.date")],
-             ["study types", can.index?("dc.type")]].partition(&:last).map do |some|
-              some.map(&:first)
-            end
+            parts = { "headings" => can.index?("dc.subject"), "phrases" => can.relation?(can.anywhere, "adj"),
+                      "words cut off with a mask" => can.masks.any?, "nearness" => can.near,
+                      "years" => can.index?("dc.date"), "study types" => can.index?("dc.type") }
+            parts.keys.partition { |name| parts[name] }
           end
 
           private
 
           def path(source) = @page.path(:narrow, show: "elsewhere", source: source.id, crossed_out: crossed_out? ? "yes" : nil)
 
-          def plan = @plan ||= @reading.plan(chosen, texts: @page.errors.any? ? typed : before)
           def typed = Forms::ElsewhereForm.new(@page.fields).texts
 
           # What a person changed by hand the last time stays, while the lines are still the same.
-          def before
+          def before(reading)
             return {} unless asked
 
-            fresh = @reading.plan(chosen)
+            fresh = reading.plan(chosen)
             same = fresh.lines[0...-1].map(&:name) == asked.lines.map(&:name)
             return {} unless same
 

@@ -10,52 +10,37 @@ module Hobrin
         class Page < StepPage
           KEY = :narrow
 
-          def reader = @reader ||= Services::Narrow::Read.new(@context, opened)
-          def what_if_reader = @what_if_reader ||= Services::Narrow::WhatIfs.new(@context, opened)
+          # rows :: the steps of the cascade as StepRow, in order; open_row :: the one whose removals are shown, or nil
+          attr_reader :rows, :open_row
 
-          def limits = @limits ||= LimitChoices.new(self)
+          # limits :: LimitChoices; filters :: FilterChoices; what_ifs :: WhatIfRows; must_find :: MustFindRows
+          # taken_away :: StepRow::TakenAway, nil while no step is open; elsewhere :: OtherCatalogues, nil while closed
+          attr_reader :limits, :filters, :what_ifs, :must_find, :taken_away, :elsewhere
 
-          def filters
-            @filters ||= FilterChoices.new(self, Services::Narrow::ReadFilters.new(@context, opened))
+          # unstated :: for each limit that took away papers that say nothing it could go by, a sentence that says so
+          # included :: the papers that were added manually
+          attr_reader :unstated, :included
+
+          # What the check of the search found: Hash of the name of a group to Array of Check::Finding; and the reviews
+          # by colleagues. nil while the check is closed.
+          attr_reader :findings, :reviews
+
+          # context :: Services::Context
+          def initialize(context:, **rest)
+            super(**rest)
+            @outlook = Services::Narrow::ReadOutlook.new(context).call(opened)
+            steps = opened.cascade.steps
+            @rows = steps.each_with_index.map { |step, place| StepRow.new(self, step, steps, place) }
+            @open_row = rows.find { |row| row.name == fields.text(:opened) }
+            read(context) unless empty?
+            freeze
           end
 
-          def what_ifs = @what_ifs ||= WhatIfRows.new(self)
-          def must_find = @must_find ||= MustFindRows.new(self)
-
-          # Papers that fit a DOI, an id or words of a title.
-          def papers_named(typed) = Services::Terms::FindPapers.new(@context).call(typed)
           def showing?(part) = fields.text(:show) == part
-
-          # The search in other catalogues, nil while that is closed.
-          def elsewhere = showing?("elsewhere") ? @elsewhere ||= OtherCatalogues.new(self, @context) : nil
-
-          # The steps of the cascade, in order.
-          def rows
-            @rows ||= begin
-              steps = opened.cascade.steps
-              steps.each_with_index.map { |step, place| StepRow.new(self, step, steps, place) }
-            end
-          end
-
           def empty? = rows.empty?
           def largest = rows.map(&:size).max || 1
 
-          # The step whose removals are shown, nil for none.
-          def open_row = @open_row ||= rows.find { |row| row.name == fields.text(:opened) }
-
-          def taken_away = @taken_away ||= StepRow::TakenAway.new(self, open_row)
-
-          # For each limit that took away papers that say nothing it could go by, a sentence that says
-          # so.
-          def unstated
-            reader.silences.map do |silence|
-              rows.find { |row| row.step.equal?(silence.step) }.unstated(silence)
-            end
-          end
-
-          # The papers that were added manually, and how many of them the search does not find without
-          # that.
-          def included = @included ||= reader.included
+          # How many of the papers that were added manually the search does not find without that.
           def brought_in = opened.final - opened.cascade.steps.last.size
 
           # How many of them citation searching found.
@@ -66,30 +51,41 @@ module Hobrin
 
           def aim = TargetScale.new(self)
 
-          # What the check of the search found: Hash of the name of a group to Array of
-          # Check::Finding; nil while it is closed.
-          def findings
-            return unless showing?("check")
-
-            @findings ||= reader.findings.group_by { |finding| Check::GROUPS.fetch(finding.group) }
-          end
-
           # "12 papers: you can read them all", "53 papers above your aim of 20 to 40"
-          def standing_behind_count = "#{":" if outlook.standing == :few} #{standing_words}"
-
-          def reviews = Reviews.new(self, reader.reviews)
+          def standing_behind_count = "#{":" if @outlook.standing == :few} #{standing_words(@outlook)}"
 
           # The next sensible thing to do, by where the count stands.
           def advice
             on = inquiry.limits.count(&:on)
-            todo = case outlook.standing
+            todo = case @outlook.standing
                    when :few then ""
                    when :inside then "Read them."
                    when :above then "Put a limit on: the numbers beside each say what it would leave."
                    else on.zero? ? "Give the blocks more names at Word." : "Switch a limit off, or add names at Word."
                    end
-            "#{capital(standing_words)}. #{todo}".strip
+            "#{capital(standing_words(@outlook))}. #{todo}".strip
           end
+
+          private
+
+          def read(context)
+            reader = Services::Narrow::Read.new(context, opened)
+            finder = Services::Narrow::WhatIfs.new(context, opened)
+            @limits = LimitChoices.new(self, reader)
+            @filters = FilterChoices.new(self, Services::Narrow::ReadFilters.new(context, opened))
+            @what_ifs = WhatIfRows.new(self, finder)
+            @must_find = MustFindRows.new(self, finder, context)
+            @taken_away = StepRow::TakenAway.new(self, open_row, reader) if open_row
+            @elsewhere = OtherCatalogues.new(self, context) if showing?("elsewhere")
+            @unstated = reader.silences.map { |silence| row_of(silence.step).unstated(silence) }
+            @included = reader.included
+            return unless showing?("check")
+
+            @findings = reader.findings.group_by { |finding| Check::GROUPS.fetch(finding.group) }
+            @reviews = Reviews.new(self, reader.reviews)
+          end
+
+          def row_of(step) = rows.find { |row| row.step.equal?(step) }
 
           # The count against the aim.
           class TargetScale
@@ -123,13 +119,15 @@ module Hobrin
           class Years
             include Formatting
 
-            # page :: Narrow; dates :: Strategy::Dates that are on or off, or nil
-            def initialize(page, dates)
+            # page :: Page; dates :: Strategy::Dates that are on or off, or nil; per_year :: Narrowing::Previews::PerYear
+            def initialize(page, dates, per_year)
               @page = page
               @dates = dates
+              @per_year = per_year
+              freeze
             end
 
-            def counts = per_year.counts
+            def counts = @per_year.counts
             def first = counts.keys.first
             def last = counts.keys.last
 
@@ -149,16 +147,12 @@ module Hobrin
 
             # What dates lose for a reason of their own, nil for nothing.
             def undated
-              lost = per_year.undated
+              lost = @per_year.undated
               return if lost.zero?
 
               them = lost == 1 ? "it" : "them"
               "#{count_of(lost, "paper")} without a year: any limit by date loses #{them}."
             end
-
-            private
-
-            def per_year = @per_year ||= @page.reader.per_year
           end
         end
       end

@@ -20,6 +20,7 @@ module Hobrin
           def initialize(page, reviews)
             @page = page
             @reviews = reviews
+            freeze
           end
 
           def reviewer = @page.typed_or(:reviewer, "")

@@ -29,6 +29,7 @@ module Hobrin
             @step = step
             @above = place.positive? ? steps[place - 1] : nil
             @below = steps[place + 1]
+            freeze
           end
 
           def block? = step.block?
@@ -119,15 +120,17 @@ module Hobrin
               attributes :name, :path, :chosen
             end
 
-            # page :: Narrow; row :: StepRow
-            def initialize(page, row)
+            # page :: Page; row :: StepRow; reader :: Services::Narrow::Read
+            def initialize(page, row, reader)
               @page = page
               @row = row
+              @read = reader.taken_away(row.step, order:, limit: more? ? MANY : FEW)
+              freeze
             end
 
             def title = "“#{@row.short_label}” took away #{count_of(total, "paper")}"
-            def records = read.records
-            def total = read.total
+            def records = @read.records
+            def total = @read.total
             def cut? = total > records.size
             def close_path = @page.path
 
@@ -151,7 +154,6 @@ module Hobrin
             def order = @page.fields.one_of(:order, ORDERS.keys) || :newest
             def more? = @page.fields.text(:more) == "yes"
             def here(**query) = @page.path(opened: @row.name, **query)
-            def read = @read ||= @page.reader.taken_away(@row.step, order:, limit: more? ? MANY : FEW)
           end
         end
       end

@@ -16,19 +16,23 @@ module Hobrin
           LIKE = { flag: :limit, limit_wider: :limit, excluded_off: :block_off }.freeze
           private_constant :MOST_OFFERED, :MOST_OF_A_KIND, :LIKE
 
-          # page :: Narrow
-          def initialize(page)
+          # all :: Array of Narrowing::WhatIfs::WhatIf; rows :: those that are shown, as Row
+          # way :: the way to the aim, nil where it was not asked for
+          attr_reader :all, :rows, :way
+
+          # page :: Page; finder :: Services::Narrow::WhatIfs
+          def initialize(page, finder)
             @page = page
+            @all = finder.call
+            @rows = shown.map { |what_if| Row.new(page, what_if, finder) }
+            @way = finder.way if way_shown?
+            freeze
           end
 
-          # Array of Narrowing::WhatIfs::WhatIf.
-          def all = @all ||= @page.what_if_reader.call
-
           def empty? = all.empty?
-          def rows = shown.map { |what_if| Row.new(@page, what_if) }
 
           # The address with all of them, nil when they are shown.
-          def all_path = (@page.path(show: "all") if all.size > shown.size)
+          def all_path = (@page.path(show: "all") if all.size > rows.size)
 
           def inside? = @page.inquiry.aim.standing(@page.opened.final) == :inside
           def must_find? = @page.inquiry.must_find.any?
@@ -36,7 +40,6 @@ module Hobrin
           # The way to the aim, when it was asked for.
           def way_path = @page.path(show: "way")
           def way_shown? = @page.showing?("way")
-          def way = @way ||= (@page.what_if_reader.way if way_shown?)
 
           def way_words
             lost = ", #{way.lost} must-find lost" if must_find?
@@ -67,10 +70,15 @@ module Hobrin
               attributes :says, :records
             end
 
-            # page :: Narrow; what_if :: Narrowing::WhatIfs::WhatIf
-            def initialize(page, what_if)
+            # What it would bring and take, while it is open: Array of Papers.
+            attr_reader :papers
+
+            # page :: Page; what_if :: Narrowing::WhatIfs::WhatIf; finder :: Services::Narrow::WhatIfs
+            def initialize(page, what_if, finder)
               @page = page
               @what_if = what_if
+              @papers = open? ? read_papers(finder) : []
+              freeze
             end
 
             # By which a press and an address name it.
@@ -99,10 +107,11 @@ module Hobrin
               back || lost ? [back, lost].compact.join(", ") : "none lost"
             end
 
-            # What it would bring and take.
-            def papers
+            private
+
+            def read_papers(finder)
               sets = { "in" => @what_if.added, "out" => @what_if.removed }
-              sets.zip(@page.what_if_reader.papers(@what_if)).filter_map do |(where, set), records|
+              sets.zip(finder.papers(@what_if)).filter_map do |(where, set), records|
                 newest = ", the newest" if set.size > records.size
                 Papers.new(says: "#{count_of(set.size, "paper")} #{where}#{newest}:", records:) if records.any?
               end

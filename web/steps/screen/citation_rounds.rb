@@ -16,15 +16,19 @@ module Hobrin
             attributes :near, :by
           end
 
-          # page :: Sift
+          # rounds :: Array of Round; next_from :: the papers whose citations the next round follows; picture :: Picture
+          attr_reader :rounds, :next_from, :picture
+
+          # page :: Page; context :: Services::Context
           def initialize(page, context)
             @page = page
-            @reader = Services::Screen::CitationRounds.new(context, page.opened)
-            @around = Pane::Around.new(page, context)
+            reader = Services::Screen::CitationRounds.new(context, page.opened)
+            around = Pane::Around.new(page, context)
+            @rounds = reader.rounds.map { |round| told(round, around) }
+            @next_from = reader.next_from
+            @picture = Picture.new(reader, page)
+            freeze
           end
-
-          def rounds = @rounds ||= @reader.rounds.map { |round| round(round) }
-          def next_from = @next_from ||= @reader.next_from
 
           # What the button says, or why there is none.
           def press = "Follow the citations of #{@page.count_of(next_from.size, "paper")}"
@@ -38,24 +42,21 @@ module Hobrin
           # How many papers came in by following citations.
           def let_in = @page.inquiry.threaded_ids.size
 
-          def picture = @picture ||= Picture.new(@reader, @page)
-
           private
 
-          def round(round)
+          def told(round, around)
             total = @page.inquiry.rounds[round.number - 1].found_ids.size
-            heading = "Round #{round.number}: from #{@page.count_of(round.from,
-                                                                    "paper")}, #{@page.number(total)} found"
-            Round.new(heading:, papers: round.found.map { |tied| found(tied) }, more: total - round.found.size)
+            from = @page.count_of(round.from, "paper")
+            heading = "Round #{round.number}: from #{from}, #{@page.number(total)} found"
+            Round.new(heading:, papers: round.found.map { |tied| found(tied, around) }, more: total - round.found.size)
           end
 
-          def found(tied)
+          def found(tied, around)
             named = tied.by.first(2).map do |record|
               "#{record.authors.first&.family || "no author"} #{record.year}"
             end
             more = tied.by.size > 2 ? " and #{tied.by.size - 2} more" : ""
-            Found.new(near: @around.near(tied.near),
-                      by: "hangs on #{tied.by.size}: #{named.join(", ")}#{more}")
+            Found.new(near: around.near(tied.near), by: "hangs on #{tied.by.size}: #{named.join(", ")}#{more}")
           end
 
           # The threads as a picture: years across, rungs up, papers as marks, citations as lines.
@@ -84,17 +85,22 @@ module Hobrin
 
             # reader :: Services::Screen::CitationRounds; page :: Sift
             def initialize(reader, page)
-              @shown, @lines = reader.picture
-              @reader = reader
+              @shown, @citations = reader.picture
               @page = page
+              @rows = reader.rungs(@shown.map(&:record))
+              known = @shown.filter_map { |mark| mark.record.year }
+              @years = known.empty? ? [2000] : known
+              @marks = place_marks
+              freeze
             end
+
+            # rows :: Hash of the name of a rung to the ids of the papers there, from the top; marks :: Array of Mark,
+            # those of one year on one rung beside each other
+            attr_reader :rows, :marks
 
             def any? = @shown.any?
             def height = TOP + (rows.size * ROW) + 26
             def width = WIDTH
-
-            # Hash of the name of a rung to the ids of the papers there, from the top.
-            def rows = @rows ||= @reader.rungs(@shown.map(&:record))
 
             def row_labels
               rows.keys.each_with_index.map do |name, place|
@@ -110,16 +116,9 @@ module Hobrin
               end
             end
 
-            # Papers of one year on one rung stand beside each other.
-            def marks
-              @marks ||= @shown.group_by { |mark| [year(mark.record), row(mark.record)] }.flat_map do |(year, row), some|
-                some.each_with_index.map { |mark, place| mark_at(mark, year, row, place, some.size) }
-              end
-            end
-
             def lines
               at = @shown.map { |mark| mark.record.id }.zip(placed_in_order).to_h
-              @lines.filter_map do |from, to|
+              @citations.filter_map do |from, to|
                 one, two = at.values_at(from, to)
                 next unless one && two
 
@@ -130,16 +129,20 @@ module Hobrin
 
             private
 
+            attr_reader :years
+
+            def place_marks
+              @shown.group_by { |mark| [year(mark.record), row(mark.record)] }.flat_map do |(year, row), alike|
+                alike.each_with_index.map { |mark, place| mark_at(mark, year, row, place, alike.size) }
+              end
+            end
+
             def placed_in_order
               by_path = marks.to_h { |mark| [mark.path, mark] }
               @shown.map { |mark| by_path[@page.path_to_paper(mark.record)] }
             end
 
             def year(record) = record.year || years.first
-
-            def years
-              @years ||= @shown.filter_map { |mark| mark.record.year }.then { |all| all.empty? ? [2000] : all }
-            end
 
             def row(record) = rows.values.index { |ids| ids.include?(record.id) } || 0
 

@@ -11,11 +11,19 @@ module Hobrin
             attributes :name, :address, :note
           end
 
-          # page :: Sift; record :: Records::Record
+          # citation :: of the paper, in the style that was chosen; refused :: why the last PDF was not kept, or nil
+          attr_reader :citation, :refused
+
+          # page :: Page; record :: Records::Record; context :: Services::Context
           def initialize(page, record, context)
             @page = page
             @record = record
-            @context = context
+            @citation = Exchange::Citation.of(record, style)
+            @base = context.settings["resolver"]
+            papers = context.papers
+            @waiting, @refused, @kept = papers.waiting?(record.id), papers.refused(record.id), papers.kept?(record.id)
+            @keeps = Services::ChangeHouse.new(context).may?
+            freeze
           end
 
           # The likeliest to be free first. Only web addresses become links.
@@ -31,7 +39,7 @@ module Hobrin
             end
           end
 
-          def resolver = @page.typed_or(:resolver, @context.settings["resolver"])
+          def resolver = @page.typed_or(:resolver, @base)
 
           # A letter to the first author.
           def request
@@ -50,17 +58,15 @@ module Hobrin
             Exchange::Citation::STYLES.key?(@page.fields.text(:style)) ? @page.fields.text(:style) : "vancouver"
           end
 
-          def citation = @citation ||= Exchange::Citation.of(@record, style)
           # Where this stands.
           def path = @page.path(:sift, paper: @record.id, show: "full")
 
-          # Whether a PDF waits to be read, and why the last one was not kept, or nil.
-          def waiting? = @context.papers.waiting?(@record.id)
-          def refused = @context.papers.refused(@record.id)
+          # Whether a PDF waits to be read; whether one is kept.
+          def waiting? = @waiting
+          def kept? = @kept
 
-          def kept? = @context.papers.kept?(@record.id)
           # Whether who is here changes what all inquiries share.
-          def keeps? = @keeps ||= Services::ChangeHouse.new(@context).may?
+          def keeps? = @keeps
 
           # For whom a PDF would be kept.
           def kept_for = keeps? ? "For everybody." : "For your ward; a librarian keeps one for everybody."
@@ -75,10 +81,9 @@ module Hobrin
           private
 
           def resolved
-            base = @context.settings["resolver"]
-            return if base.empty?
+            return if @base.empty?
 
-            Link.new(name: "Our library's link resolver", address: Exchange::OpenUrl.of(base, @record), note: "what our library has")
+            Link.new(name: "Our library's link resolver", address: Exchange::OpenUrl.of(@base, @record), note: "what our library has")
           end
 
           def doi_path

@@ -22,10 +22,39 @@ module Hobrin
             attributes :value, :name, :letter, :icon, :chosen
           end
 
-          # paper :: id of the record to open, nil for the one that was asked for
-          def initialize(paper: nil, **rest)
+          # view :: Screening::ListView, how the list is looked at; list :: Services::Screen::Read::List
+          # tally :: how many papers of all there are have which verdict, nil for those that are unread
+          attr_reader :view, :list, :tally
+
+          # titles :: Titles; ladder :: Titles::Ladder; likely :: Titles::Likely; nil where there is nothing to read
+          # pane :: Pane of the open paper; full_text :: FullText; around :: Array of Pane::Around::Group; each nil while
+          # it is not shown
+          attr_reader :titles, :ladder, :likely, :pane, :full_text, :around
+
+          # CitationRounds, nil while they are not shown.
+          attr_reader :threads
+
+          # What is to be known where two people read; nil where they do not: [words, path].
+          attr_reader :twice
+
+          # How many papers stay with this inquiry, since the library lacks them, and whether who is here may add them:
+          # [count, may], nil for none.
+          attr_reader :beside
+
+          # context :: Services::Context; paper :: id of the record to open, nil for the one that was asked for
+          def initialize(context:, paper: nil, **rest)
             super(**rest)
-            @paper = paper || fields.some_text(:paper)
+            @view = Page.view_of(fields)
+            reader = Services::Screen::Read.new(context, opened, view:)
+            @list = reader.call(record_id: paper || fields.some_text(:paper))
+            @tally, @pace = reader.tally, reader.pace
+            @twice = read_twice(Services::Screen::DualScreening.new(context, id))
+            own = context.own_records.of(id).size
+            @beside = [own, Services::ChangeHouse.new(context).may?] if own.positive?
+            if threads? then @threads = CitationRounds.new(self, context)
+            elsif anything? then read_desk(reader, context)
+            end
+            freeze
           end
 
           # How the list is looked at, by what was sent. fields :: Fields
@@ -36,47 +65,11 @@ module Hobrin
                                     rung: fields.some_text(:rung), find: fields.text(:find)[0, 200])
           end
 
-          def view = @view ||= Page.view_of(fields)
-          def reader = @reader ||= Services::Screen::Read.new(@context, opened, view:)
-          def list = @list ||= reader.call(record_id: @paper)
           def open = list.open
           def find = view.find
 
-          # What is to be known where two people read; nil where they do not: [words, path].
-          def twice
-            reading = Services::Screen::DualScreening.new(@context, opened.id)
-            return unless reading.apart?
-
-            overview = reading.overview
-            read = overview.readers.zip(overview.read).map { |person, count| "#{person.name} has read #{number(count)}" }
-            words = "Read twice, apart: #{read.join(", ")}. #{count_of(overview.open.size, "difference")} to settle."
-            [[words, *outside(overview.outside)].join(" "), path(:differences)]
-          end
-
-          # Papers that were decided before the two began.
-          def outside(count)
-            return if count.zero?
-
-            "#{count_of(count, "paper")} decided before dual screening began #{count == 1 ? "is" : "are"} outside it."
-          end
-
-          # How many papers stay with this inquiry, since the library lacks them, and whether who is here
-          # may add them: [count, may], nil for none.
-          def beside
-            own = @context.own_records.of(opened.id).size
-            [own, Services::ChangeHouse.new(@context).may?] if own.positive?
-          end
-
           # Whether there is anything to sift, in whatever part.
           def anything? = list.all.positive?
-
-          def titles = @titles ||= Titles.new(self)
-          def ladder = @ladder ||= Titles::Ladder.new(self)
-          def pane = @pane ||= Pane.new(self, open, @context)
-          def around = @around ||= Pane::Around.new(self, @context)
-          def full_text = @full_text ||= FullText.new(self, open, @context)
-          def threads = @threads ||= CitationRounds.new(self, @context)
-          def likely = @likely ||= Titles::Likely.new(self, reader.likeliest, @context)
 
           # What is shown of the open paper: nil for its abstract, "around" or "full"; "threads"
           # stands in place of list and paper.
@@ -86,13 +79,10 @@ module Hobrin
 
           # How long reading the rest may take, at the pace of the last decisions.
           def pace_words
-            minutes = reader.pace or return
+            return unless @pace
 
-            "at about #{minutes < 1 ? "half a minute" : count_of(minutes.round, "minute")} each"
+            "at about #{@pace < 1 ? "half a minute" : count_of(@pace.round, "minute")} each"
           end
-
-          # How many papers of all there are have which verdict, nil for those that are unread.
-          def tally = @tally ||= reader.tally
 
           def design(record) = Appraisal::Design.proposed(record)&.name || "study type not stated"
 
@@ -179,6 +169,36 @@ module Hobrin
           # The address of this page looked at in another way.
           def path_with(**changed)
             path(:sift, **view.with(**changed).to_query.transform_keys(&:to_sym))
+          end
+
+          private
+
+          def read_desk(reader, context)
+            @likely = Titles::Likely.new(self, reader.likeliest, context.thesaurus)
+            @titles = Titles.new(self, reader)
+            @ladder = Titles::Ladder.new(self, reader)
+            return unless open
+
+            @pane = Pane.new(self, open, context)
+            @around = Pane::Around.new(self, context).groups(open, review: pane.review?) if shown == "around"
+            @full_text = FullText.new(self, open, context) if shown == "full"
+          end
+
+          # reading :: Services::Screen::DualScreening
+          def read_twice(reading)
+            return unless reading.apart?
+
+            overview = reading.overview
+            read = overview.readers.zip(overview.read).map { |person, count| "#{person.name} has read #{number(count)}" }
+            words = "Read twice, apart: #{read.join(", ")}. #{count_of(overview.open.size, "difference")} to settle."
+            [[words, *outside(overview.outside)].join(" "), path(:differences)]
+          end
+
+          # Papers that were decided before the two began.
+          def outside(count)
+            return if count.zero?
+
+            "#{count_of(count, "paper")} decided before dual screening began #{count == 1 ? "is" : "are"} outside it."
           end
         end
       end

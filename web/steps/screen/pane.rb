@@ -31,14 +31,17 @@ module Hobrin
           FOUND = /\d+(?:,\d{3})* (?:of|out of) \d|\d\s?%|\b(?:CI|ratio|difference)\b/
           private_constant :NAMES, :FOUND
 
-          # page :: Sift; record :: Records::Record
+          # around_counts :: how many papers of the library it cites, and how many cite it
+          attr_reader :record, :around_counts
+
+          # page :: Page; record :: Records::Record; context :: Services::Context
           def initialize(page, record, context)
             @page = page
             @record = record
-            @context = context
+            @close = Services::Screen::Paper::Closely.new(context).call(record)
+            @around_counts = Services::Screen::Paper::Around.new(context, page.opened).counts(record)
+            freeze
           end
-
-          attr_reader :record
 
           def parts
             { nil => "Abstract", "around" => "Around it",
@@ -87,14 +90,11 @@ module Hobrin
             "#{disagreements.size == 1 ? "Two numbers" : "#{disagreements.size} pairs of numbers"} do not agree:"
           end
 
-          # [how many it cites, how many cite it] in the library.
-          def around_counts
-            @around_counts ||= Services::Screen::Paper::Around.new(@context, @page.opened).counts(record)
-          end
-
           def review? = close.label&.key == "systematic_review"
 
           private
+
+          attr_reader :close
 
           def standing
             [(["Retracted: nothing in it counts as evidence.", nil] if record.retracted?),
@@ -114,8 +114,6 @@ module Hobrin
 
             "No label; the text tells: #{told_design.downcase}."
           end
-
-          def close = @close ||= Services::Screen::Paper::Closely.new(@context).call(record)
 
           def told(sentence) = Told.new(text: sentence.text, told: kind_of(sentence))
 
@@ -145,6 +143,7 @@ module Hobrin
             def initialize(page, context)
               @page = page
               @reader = Services::Screen::Paper::Around.new(context, page.opened)
+              freeze
             end
 
             # record :: that the others stand around. Gives an Array of Group.

@@ -25,9 +25,17 @@ module Hobrin
             attributes :name, :titles
           end
 
-          # page :: Sift
-          def initialize(page)
+          # groups :: the list under its headings, as Array of Group
+          attr_reader :groups
+
+          # page :: Page; reader :: Services::Screen::Read
+          def initialize(page, reader)
             @page = page
+            @free = reader.free
+            @groups = reader.groups.map do |group|
+              Group.new(name: group.name, titles: group.records.map { |record| title(record) })
+            end
+            freeze
           end
 
           def list = @page.list
@@ -54,7 +62,7 @@ module Hobrin
           # Likeliest is there as soon as there is something to learn from.
           def orders
             names = Screening::ListView::ORDERS
-            names = names.except(:likeliest) unless @page.likeliest? || @page.reader.likeliest.any?
+            names = names.except(:likeliest) unless @page.likeliest? || @page.likely.any?
             names.map do |order, name|
               Choice.new(name:, count: nil, path: @page.path_with(order:), chosen: @page.view.order == order)
             end
@@ -71,16 +79,10 @@ module Hobrin
           # The parts of the list; those by verdict with their counts.
           def parts
             by_verdict = Page::VERDICTS.keys.to_h { |verdict| [verdict, @page.tally.fetch(verdict, 0)] }
-            counts = { all: list.all, unread: @page.unread, free: @page.reader.free, **by_verdict }
+            counts = { all: list.all, unread: @page.unread, free: @free, **by_verdict }
             Screening::ListView::PARTS.map do |part, name|
               Choice.new(name:, count: counts.fetch(part), path: @page.path_with(part:),
                          chosen: @page.view.part == part)
-            end
-          end
-
-          def groups
-            @page.reader.groups.map do |group|
-              Group.new(name: group.name, titles: group.records.map { |record| title(record) })
             end
           end
 
@@ -117,21 +119,19 @@ module Hobrin
               attributes :record, :why, :path
             end
 
-            # page :: Sift
-            def initialize(page)
+            # rungs :: Array of Rung; read_first :: Array of First
+            attr_reader :rungs, :read_first
+
+            # page :: Page; reader :: Services::Screen::Read
+            def initialize(page, reader)
               @page = page
-            end
-
-            def rungs
-              steps = @page.reader.ladder
+              steps = reader.ladder
               largest = steps.map { |step| step.rung.papers.size }.max
-              steps.map { |step| rung(step, largest) }
-            end
-
-            def read_first
-              @read_first ||= @page.reader.read_first.map do |one|
-                First.new(record: one.record, why: why(one), path: @page.path_to_paper(one.record))
+              @rungs = steps.map { |step| rung(step, largest) }
+              @read_first = reader.read_first.map do |choice|
+                First.new(record: choice.record, why: why(choice), path: page.path_to_paper(choice.record))
               end
+              freeze
             end
 
             private
@@ -168,21 +168,22 @@ module Hobrin
             BRINGS_NOTHING = 0.5
             private_constant :WORDS, :BRINGS_NOTHING
 
-            # page :: Sift; likeliest :: Services::Screen::List::Likeliest
-            def initialize(page, likeliest, context)
+            # What speaks for keeping the open paper and against: [for, against], each a text. nil where the list is not
+            # in this order.
+            attr_reader :speaks
+
+            # page :: Page; likeliest :: Services::Screen::List::Likeliest; thesaurus :: tells words that name a thing
+            def initialize(page, likeliest, thesaurus)
               @page = page
-              @likeliest = likeliest
-              @context = context
+              @any = likeliest.any?
+              if any? && page.likeliest?
+                @stopping = likeliest.stopping
+                @speaks = page.open && said_of(likeliest.reasons(page.open), thesaurus)
+              end
+              freeze
             end
 
-            def any? = @likeliest.any?
-
-            # What speaks for keeping the open paper and against: [for, against], each a text.
-            def speaks(record)
-              reasons = @likeliest.reasons(record).select { |trait, _| telling?(trait) }
-              [reasons.select { |_, share| share.positive? }, reasons.select { |_, share| share.negative? }]
-                .map { |some| some.first(WORDS).map { |trait, _| words(trait) }.join(", ") }
-            end
+            def any? = @any
 
             # How many keepers are expected among the unread, and whether to stop, in sentences.
             def may_stop
@@ -197,7 +198,8 @@ module Hobrin
 
             def few = Screening::StoppingEstimate::FEW
             def enough = Screening::StoppingEstimate.enough(@page.list.all)
-            def stopping = @likeliest.stopping
+
+            attr_reader :stopping
 
             def expected
               about = @page.decimal(stopping.expected, stopping.expected < 10 ? 1 : 0)
@@ -212,8 +214,12 @@ module Hobrin
               "Read on, the likeliest first."
             end
 
-            # A word that names a thing: others tell a person nothing.
-            def telling?(trait) = trait.name.include?(" ") || @context.thesaurus.word?(trait.name)
+            # Of single words only those that name a thing: others tell a person nothing.
+            def said_of(reasons, thesaurus)
+              telling = reasons.select { |trait, _| trait.name.include?(" ") || thesaurus.word?(trait.name) }
+              sides = [telling.select { |_, share| share.positive? }, telling.select { |_, share| share.negative? }]
+              sides.map { |side| side.first(WORDS).map { |trait, _| words(trait) }.join(", ") }
+            end
 
             def words(trait)
               name = trait.name

@@ -17,10 +17,18 @@ module Hobrin
             attributes :operator, :name, :chosen
           end
 
-          # page :: Word; column :: Services::Terms::Read::Column
-          def initialize(page, column)
+          # samples :: what it lacks, by what its newest and its kept papers have in common, while that is open: Hash of
+          # :newest and :kept to Services::Terms::SuggestHeadings::Sample
+          # choices :: what may be meant by what was typed and not read, as texts
+          attr_reader :samples, :choices
+
+          # page :: Page; column :: Services::Terms::Read::Column; context :: Services::Context
+          def initialize(page, column, context)
             @page = page
             @column = column
+            @samples = missing_open? ? Services::Terms::SuggestHeadings.new(context).call(page.inquiry, key) : {}
+            @choices = unread? ? Services::Terms::Offer.new(context).entry(page.id, key, typed)&.choices.to_a : []
+            freeze
           end
 
           def key = block.key
@@ -45,10 +53,6 @@ module Hobrin
           def list = @page.fields.text(:list)
           def missing_open? = @page.open?("gain", key)
 
-          # What it lacks, by what its newest and its kept papers have in common: see
-          # Services::Terms::SuggestHeadings.
-          def samples = @samples ||= @page.suggestions(key)
-
           # Why a heading is near to the block. suggestion :: Retrieval::HeadingSuggestions::Suggestion
           def why_near(suggestion)
             about = suggestion.near.about
@@ -72,12 +76,8 @@ module Hobrin
           def active? = @page.active == key
           def typed = active? ? @page.fields.text(:typed) : ""
 
-          # What may be meant by what was typed and not read: Array of texts.
-          def choices
-            return [] unless active? && @page.errors.key?(:typed)
-
-            @page.choices_of(key, typed)
-          end
+          # Whether what was typed was not read.
+          def unread? = active? && @page.errors.key?(:typed)
 
           # Its first heading and its first words from the question that find papers.
           def first_terms

@@ -25,15 +25,20 @@ module Hobrin
             attributes :offer, :look
           end
 
+          # The key of the block that is typed into.
+          attr_reader :block
+
           # context :: Services::Context; id :: of the inquiry; fields :: Fields
-          def initialize(context:, id:, fields:)
-            @context = context
+          def initialize(context:, id:, block:, fields:)
             @id = id
+            @block = block
             @fields = fields
+            offer = Services::Terms::Offer.new(context)
+            @offers, @parts = offer.call(@id, block, typed, way:)
+            @entry = offer.entry(@id, block, typed)
+            freeze
           end
 
-          def block = @fields.one_of(:block, Question::Frame::KEYS)
-          def known? = !block.nil?
           def typed = @fields.text(:typed)
           def typed? = !typed.strip.empty?
           def path = "/inquiries/#{@id}/offers?block=#{block}"
@@ -41,14 +46,14 @@ module Hobrin
           def ways = WAYS.map { |key, name| [key, name, key == way] }
 
           def rows
-            found.first.map { |offer| Row.new(offer:, look: (look(offer) if offer.heading?)) }
+            @offers.map { |offer| Row.new(offer:, look: (look(offer) if offer.heading?)) }
           end
 
-          def several_headings? = found.first.count(&:heading?) > 1
+          def several_headings? = @offers.count(&:heading?) > 1
 
           # How Enter would read what was typed.
           def parts
-            found.last.map do |part|
+            @parts.map do |part|
               text = part.text
               heading = ["heading:#{part.label}", heading_words(part), true] if part.kind == :heading
               words = ["words:#{text}", "words #{text.downcase}", false]
@@ -59,16 +64,16 @@ module Hobrin
 
           # What Enter does with operators: words, and the texts that may be meant instead.
           def operators
-            return unless entry && !entry.plain?
-            return ["“#{entry.unread}” is not read here. What do you mean?", entry.choices] unless entry.read?
+            return if @entry.nil? || @entry.plain?
+            return ["“#{@entry.unread}” is not read here. What do you mean?", @entry.choices] unless @entry.read?
 
-            added, without = [entry.added, entry.without].map { |parts| parts.map { |part| part.is_a?(String) ? part : near(part) } }
+            added, without = [@entry.added, @entry.without].map { |parts| parts.map { |part| part.is_a?(String) ? part : near(part) } }
             ["Enter adds: #{added.join(", ")}#{"; takes away: #{without.join(", ")}" if without.any?}.", []]
           end
 
           # What is said where no heading fits, nil where one does.
           def remark
-            return if !typed? || operators || found.first.any?(&:heading?) || found.last.any? { |part| part.kind == :heading }
+            return if !typed? || operators || @offers.any?(&:heading?) || @parts.any? { |part| part.kind == :heading }
 
             way == :ranked ? NO_HEADING : NO_LABEL
           end
@@ -76,9 +81,7 @@ module Hobrin
           private
 
           def way = @fields.one_of(:way, Thesaurus::LookUp::WAYS) || :ranked
-          def found = @found ||= Services::Terms::Offer.new(@context).call(@id, block, typed, way:)
 
-          def entry = @entry ||= Services::Terms::Offer.new(@context).entry(@id, block, typed)
           def near(leaf) = "#{leaf.left} within #{count_of(leaf.distance, "word")} of #{leaf.right}"
 
           def look(offer)

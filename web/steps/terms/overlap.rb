@@ -14,6 +14,7 @@ module Hobrin
             def initialize(page, overlap)
               @page = page
               @overlap = overlap
+              freeze
             end
 
             def circles = @overlap.circles

@@ -10,39 +10,26 @@ module Hobrin
         class Page < StepPage
           KEY = :word
 
-          def columns = @columns ||= reader.call(inquiry).map { |column| Column.new(self, column) }
+          # open :: what is open, as [kind, the rest], such as ["term", "5"]; card :: Retrieval::TermCard of the term or
+          # heading that is open, nil for none; overlap :: the blocks and how they lie over each other
+          # papers :: PapersPanel, nil while it is closed
+          attr_reader :open, :card, :columns, :overlap, :papers, :dock
 
-          # The blocks and how they lie over each other.
-          def overlap = @overlap ||= Overlap::Panel.new(self, reader.overlap(inquiry))
-
-          def dock = Dock.new(self)
-
-          # What is open: [kind, the rest], such as ["term", "5"].
-          def open
-            @open ||= fields.some_text(:known)&.then { |known| ["find", known] } || named_open
+          # context :: Services::Context
+          def initialize(context:, **rest)
+            super(**rest)
+            reader = Services::Terms::Read.new(context)
+            @open = fields.some_text(:known)&.then { |known| ["find", known] } || named_open
+            @card = read_card(reader)
+            @columns = reader.call(inquiry).map { |column| Column.new(self, column, context) }
+            @overlap = Overlap::Panel.new(self, reader.overlap(inquiry))
+            @papers = PapersPanel.new(self, context) if %w[papers paper find].include?(open.first)
+            @dock = Dock.new(self, Services::Narrow::ReadOutlook.new(context).call(opened))
+            freeze
           end
 
           def open?(kind, rest = nil) = open.first == kind && (rest.nil? || open.last == rest.to_s)
 
-          # The open card of a term or of a heading, nil for none.
-          def card
-            kind, rest = open
-            @card ||= case kind
-                      when "term" then reader.term_card(inquiry, Integer(rest, 10, exception: false))
-                      when "heading"
-                        block, label = rest.split(":", 2)
-                        label && reader.heading_card(inquiry, block, label)
-                      end
-          end
-
-          # The panel on papers, nil while it is closed.
-          def papers
-            return unless %w[papers paper find].include?(open.first)
-
-            @papers ||= PapersPanel.new(self, @context)
-          end
-
-          # What a block lacks: Hash of :newest and :kept to Services::Terms::SuggestHeadings::Sample.
           # Array of [letter, key of the block, Array of its first heading and its first words as TermOffers::Offer], for
           # those blocks that have no term yet; none where it is one block only.
           def first_terms
@@ -50,9 +37,6 @@ module Hobrin
             found = found.reject { |_, _, offers| offers.empty? }
             found.size > 1 ? found : []
           end
-
-          def choices_of(key, typed) = Services::Terms::Offer.new(@context).entry(opened.id, key, typed)&.choices || []
-          def suggestions(key) = Services::Terms::SuggestHeadings.new(@context).call(inquiry, key)
 
           # The key of the block that the last change was about.
           def active = fields.some_text(:block)
@@ -63,7 +47,15 @@ module Hobrin
             fields.text(:open).split(":", 2).then { |kind, rest| [kind.to_s, rest.to_s] }
           end
 
-          def reader = @reader ||= Services::Terms::Read.new(@context)
+          def read_card(reader)
+            kind, rest = open
+            case kind
+            when "term" then reader.term_card(inquiry, Integer(rest, 10, exception: false))
+            when "heading"
+              block, label = rest.split(":", 2)
+              label && reader.heading_card(inquiry, block, label)
+            end
+          end
 
           # What stands at the foot of Word: how many papers the blocks have together, and what to do
           # next.
@@ -75,12 +67,16 @@ module Hobrin
                        inside: "A person can read these as they are.", above: "The next step thins them out." }.freeze
             private_constant :ADVICE
 
-            # page :: Word
-            def initialize(page)
-              @page = page
-            end
+            # How many papers the joined blocks have together.
+            attr_reader :size
 
-            def size = cascade.joined.size
+            # page :: Page; outlook :: Narrowing::Target::Outlook
+            def initialize(page, outlook)
+              @page = page
+              @outlook = outlook
+              @size = page.opened.cascade.joined.size
+              freeze
+            end
 
             # Where those papers are: "papers are in both", "paper is in P, while O has no name yet".
             def where
@@ -107,7 +103,6 @@ module Hobrin
 
             private
 
-            def cascade = @page.opened.cascade
             def of(operator) = @page.columns.select { |column| column.block.operator == operator }
             def filled = of(:and).select { |column| column.block.tree }
             def letters(columns) = columns.empty? ? nil : columns.map(&:letter).join(" and ")
@@ -123,8 +118,8 @@ module Hobrin
             def limits_words
               on = @page.inquiry.limits.count(&:on)
               final = @page.opened.final
-              words = @page.standing_words
-              return "#{capital(words)}. #{ADVICE.fetch(@page.outlook.standing)}".strip if on.zero?
+              words = @page.standing_words(@outlook)
+              return "#{capital(words)}. #{ADVICE.fetch(@outlook.standing)}".strip if on.zero?
 
               "#{on} #{on == 1 ? "limit leaves" : "limits leave"} #{number(final)}: #{words}."
             end

@@ -22,7 +22,12 @@ module Hobrin
           # page :: Word; context :: Services::Context
           def initialize(page, context)
             @page = page
-            @context = context
+            reader = Services::Terms::ReadPaper.new(context)
+            if page.open?("paper") then @paper = reader.call(page.inquiry, page.open.last)
+            elsif page.open?("find") then @records = Services::Terms::FindPapers.new(context).call(page.open.last)
+            end
+            @records ||= @paper ? [] : reader.newest(page.opened, searched_key)
+            freeze
           end
 
           def close_path = @page.path
@@ -32,10 +37,10 @@ module Hobrin
           def here = @page.fields.text(:open)
 
           # The one paper that is open, or nil.
-          def record = paper&.record
+          def record = @paper&.record
 
           def found_by
-            letters = paper.keys.map { |key| @page.letter(key) }
+            letters = @paper.keys.map { |key| @page.letter(key) }
             letters.empty? ? "No block finds it." : "Found by #{letters.join(", ")}."
           end
 
@@ -47,7 +52,7 @@ module Hobrin
           # Main topics first.
           def headings
             record.headings.sort_by { |heading| heading.main ? 0 : 1 }.map do |heading|
-              held = paper.held.fetch(heading.label)
+              held = @paper.held.fetch(heading.label)
               blocks = @page.columns.map do |column|
                 [column.key, column.letter, held.include?(column.key)]
               end
@@ -64,7 +69,7 @@ module Hobrin
           end
 
           def rows
-            records.map do |record|
+            @records.map do |record|
               headings = record.headings.size
               indexed = headings.zero? ? "not indexed yet" : count_of(headings, "heading")
               Row.new(record:, path: @page.path(open: "paper:#{record.id}"),
@@ -74,20 +79,8 @@ module Hobrin
 
           private
 
-          def paper
-            return unless @page.open?("paper")
-
-            @paper ||= Services::Terms::ReadPaper.new(@context).call(@page.inquiry, @page.open.last)
-          end
-
           def searched_key
             @page.question.searched.map(&:key).find { |key| key == @page.open.last }
-          end
-
-          def records
-            @records ||= if @page.open?("find") then Services::Terms::FindPapers.new(@context).call(@page.open.last)
-                         else Services::Terms::ReadPaper.new(@context).newest(@page.opened, searched_key)
-                         end
           end
         end
       end

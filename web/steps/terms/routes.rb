@@ -12,9 +12,8 @@ module Hobrin
 
           get("/inquiries/:id/offers", needs: :reads) do
             Lengths.check(params)
-            offers = Offers.new(context:, id: inquiry_id, fields:)
-            offers.known? || halt(404)
-            part "terms/offers", offers:
+            block = fields.one_of(:block, Question::Frame::KEYS) || halt(404)
+            part "terms/offers", offers: Offers.new(context:, id: inquiry_id, block:, fields:)
           end
 
           post("/inquiries/:id/terms", needs: :works) { change :word, AdditionForm }

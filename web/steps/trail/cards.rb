@@ -23,6 +23,7 @@ module Hobrin
               @page = page
               @point = point
               @other = other
+              freeze
             end
 
             def name = @point.name
@@ -145,6 +146,7 @@ module Hobrin
             def initialize(page, outcome)
               @page = page
               @outcome = outcome
+              freeze
             end
 
             def now = count_of(rerun.now, "paper")

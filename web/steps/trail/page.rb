@@ -18,38 +18,43 @@ module Hobrin
             attributes :name, :rule, :papers, :path
           end
 
+          # lines :: Array of Hobrin::Trail::Line, the last first; filter :: LineFilter; named :: Array of Named
+          attr_reader :lines, :filter, :named
+
+          # looked_at, other :: the points that are looked at, as Services::Trails::Read::Point: none, one, or two
+          # comparison :: of the two; again :: the search run again over the library as it is now, as Cards::AgainCard, nil
+          # while that was not asked for
+          attr_reader :looked_at, :other, :comparison, :again
+
+          # context :: Services::Context. Raises GoneError for a line that is not there.
+          def initialize(context:, **rest)
+            super(**rest)
+            reader = Services::Trails::Read.new(context)
+            @lines = reader.call(id)
+            @filter = LineFilter.new(self, lines)
+            @looked_at, @other = point(:line, reader), point(:with, reader)
+            @comparison = reader.compare(looked_at, other, inquiry.kept_ids) if looked_at && other
+            @named = reader.named(opened.saved).map { |line| named_line(line) }
+            @again = Cards::AgainCard.new(self, Services::Trails::RunAgain.new(context).call(id)) if again?
+            @library_moved = reader.library_moved?(lines)
+            freeze
+          end
+
           def title = "Trail: #{question.text}"
-          def reader = @reader ||= Services::Trails::Read.new(@context)
-          def lines = @lines ||= reader.call(id)
 
           # How many papers are left now, where the library has changed since the last line; else nil.
           def left_now = (opened.final if lines.any? && lines.first.count_after != opened.final)
 
           def logs = LOGS.map { |ending, name| [path("log.#{ending}"), name] }
 
-          def filter = @filter ||= LineFilter.new(self, lines)
           def picture = Picture.new(self, lines.reverse, filter)
           def folds = Folds.new(self, filter.lines).call
 
-          # The points that are looked at: none, one, or two. Raises GoneError.
-          def looked_at = @looked_at ||= point(:line)
-          def other = @other ||= point(:with)
           def card = Cards::PointCard.new(self, looked_at, other)
-
-          def comparison
-            @comparison ||= (reader.compare(looked_at, other, inquiry.kept_ids) if looked_at && other)
-          end
 
           # The address of a line that is looked at; the filter stays.
           def path_to(line, **more) = path(key, line:, **more, **filter.given)
           def open?(line) = looked_at&.name == line.number.to_s
-
-          def named
-            reader.named(opened.saved).map do |one|
-              Named.new(name: one.line.name, rule: one.line.rule, papers: one.size,
-                        path: path_to(one.line.name))
-            end
-          end
 
           # A name that no line has yet, or what was typed and refused.
           def fresh_name
@@ -61,13 +66,8 @@ module Hobrin
 
           def notation = errors[:name] || errors[:notation] ? fields.text(:notation) : ""
 
-          # The search run again over the library as it is now, nil while that was not asked for.
-          def again
-            @again ||= (Cards::AgainCard.new(self, Services::Trails::RunAgain.new(@context).call(id)) if again?)
-          end
-
           def again_hint
-            return "The library has changed since the last line was counted." if reader.library_moved?(lines)
+            return "The library has changed since the last line was counted." if @library_moved
 
             "Over the library as it is now: what is new, and which counts moved."
           end
@@ -76,7 +76,11 @@ module Hobrin
 
           def again? = fields.text(:again) == "yes"
 
-          def point(name)
+          def named_line(named)
+            Named.new(name: named.line.name, rule: named.line.rule, papers: named.size, path: path_to(named.line.name))
+          end
+
+          def point(name, reader)
             text = fields.text(name)
             number = Integer(text, 10, exception: false)
             return reader.at(id, number) if number&.between?(1, lines.size)
@@ -144,9 +148,10 @@ module Hobrin
               @all = lines
               @step = page.fields.one_of(:step, Inquiry::STEPS)
               @who = page.fields.some_text(:who)
+              freeze
             end
 
-            def lines = @lines ||= @all.select { |line| shows?(line) }
+            def lines = @all.select { |line| shows?(line) }
             def shows?(line) = (@step.nil? || line.step == @step) && (@who.nil? || line.who == @who)
 
             # The parameters that keep it.

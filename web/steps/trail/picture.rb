@@ -37,6 +37,7 @@ module Hobrin
             @lines = lines
             @filter = filter
             @most = [*lines.map(&:count_after), page.inquiry.aim.to, 9].max
+            freeze
           end
 
           # Where the line runs: a frozen text of points.
