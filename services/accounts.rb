@@ -243,6 +243,10 @@ module Hobrin
                   .map { |notice| [names[notice.ward_id], notice] }
         end
 
+        # Everybody who may sign in: Array of People::Person. One of them by id, nil for who may not.
+        def people = @context.directory.accounts.all
+        def person(id) = @context.directory.accounts.find(id)
+
         # Gives an Overview.
         def call
           directory = @context.directory

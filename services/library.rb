@@ -34,6 +34,9 @@ module Hobrin
         # Array of Store::Library::Thesauri::Kept.
         def thesauri = @context.library.thesauri.all
 
+        # The label of the heading that is called so in other letters, nil for none.
+        def heading_for(name) = @context.thesaurus.named(name)&.label
+
         # Array of Store::Library::HeadingMatches::Match.
         def matches = @context.library.matches.all
 

@@ -48,6 +48,9 @@ module Hobrin
                           matched:, refused: @list.refused)
         end
 
+        # How many papers stay with this inquiry, since the library lacks them.
+        def own_papers = @context.own_records.of(@opened.id).size
+
         # The id of the first unread paper after one that was just decided, as the list was before;
         # that one again when all are read.
         def following(record_id)

@@ -69,6 +69,26 @@ module Hobrin
         end
       end
 
+      # What happens to who is signed in, and how it is written down.
+      class Sessions
+        def initialize(context)
+          @context = context
+          @directory = context.directory
+        end
+
+        # The name of a session by its key.
+        def name(key) = @directory.accounts.session_name(key)
+
+        # Ends one of somebody's sessions, by its name.
+        def end_one(account_id, name) = @directory.accounts.end_session(account_id, name)
+
+        # Who chose a new password may have typed wrong ones before.
+        def forget_tries(login) = @directory.tries.forget_all(login)
+
+        # what :: in a word; about :: more of it
+        def note_down(who, what, about = "") = @directory.audit.add(at: @context.now, who:, what:, about:)
+      end
+
       # Counts wrong passwords and codes, so that nobody guesses for long, and nobody is kept out for as
       # long as somebody else keeps guessing. A browser in which somebody signed in before has tries of
       # its own; all others are counted by name together with where they come from, by where they come

@@ -99,7 +99,7 @@ module Hobrin
       # The library as it is at this request, and who it is from.
       def context
         @context ||= begin
-          person = env[SigningIn::PERSON]&.then { |id| @home_context.directory.accounts.find(id) }
+          person = env[SigningIn::PERSON]&.then { |id| Services::Accounts::Read.new(@home_context).person(id) }
           mine = person ? @home_context.pinned.as(person) : @home_context.pinned
           id = request.path_info[ABOUT, 1]
           id ? mine.about(id.to_i) : mine

@@ -95,7 +95,7 @@ module Hobrin
           account_from_session
           return end_elsewhere("signed out elsewhere") unless session
 
-          context.directory.accounts.end_session(account_id, session.to_s)
+          sessions.end_one(account_id, session.to_s)
           forget_elsewhere
           note_down("one session ended")
         end
@@ -103,7 +103,7 @@ module Hobrin
         # The name of the session of this request.
         def session_here
           key = session[session_id_session_key].to_s
-          context.directory.accounts.session_name(compute_hmac(key))
+          sessions.name(compute_hmac(key))
         end
 
         private

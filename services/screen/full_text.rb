@@ -12,9 +12,23 @@ module Hobrin
         FOR_ALL = "This PDF is kept for everybody. A librarian removes it."
         private_constant :FOR_ALL
 
+        # How a paper stands: waiting :: whether a PDF waits to be read; refused :: why the last one was not kept, or nil
+        # kept :: whether one is kept; keeps :: whether who is here changes what all inquiries share
+        # resolver :: address of the library's link resolver, "" for none
+        class State < Value
+          attributes :waiting, :refused, :kept, :keeps, :resolver
+        end
+
         def initialize(context)
           @context = context
           @house = ChangeHouse.new(context)
+        end
+
+        # Gives a State.
+        def state(record_id)
+          papers = @context.papers
+          State.new(waiting: papers.waiting?(record_id), refused: papers.refused(record_id), kept: papers.kept?(record_id),
+                    keeps: @house.may?, resolver: @context.settings["resolver"])
         end
 
         # inquiry_id :: where the person works; path :: of a file that came in, nil for none. Raises

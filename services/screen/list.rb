@@ -168,10 +168,11 @@ module Hobrin
           end
 
           # What speaks for a record and against: Array of [trait, share], the strongest first; see
-          # Screening::Prediction.
+          # Screening::Prediction. Of single words only those that name a thing: others tell a person nothing.
           def reasons(record)
             number = @context.library.number(record.id)
-            keeping.reasons(@context.traits([number]).fetch(number))
+            found = keeping.reasons(@context.traits([number]).fetch(number))
+            found.select { |trait, _| trait.name.include?(" ") || @context.thesaurus.word?(trait.name) }
           end
 
           # Gives a Screening::StoppingEstimate.

@@ -57,7 +57,7 @@ module Hobrin
           super(errors:)
           @fields = fields
           @allowed = context.allowed.to_a
-          read_holdings(Services::Library::Read.new(context), context.thesaurus)
+          read_holdings(Services::Library::Read.new(context))
           house = Services::ChangeHouse.new(context)
           @keeps = house.may?
           @shared = keeps? ? house.last.map { |change| shared_change(change) } : []
@@ -114,7 +114,7 @@ module Hobrin
         private
 
         # reading :: Services::Library::Read
-        def read_holdings(reading, thesaurus)
+        def read_holdings(reading)
           @overview = reading.call
           thesauri = reading.thesauri
           @thesauri = thesauri.size > 1 ? thesauri : []
@@ -122,7 +122,7 @@ module Hobrin
           matches = reading.matches
           @working = @overview.imports.any?(&:waiting?) || matches.any?(&:waiting?)
           @matches = matches.map { |match| [match.name, match.label, MATCHED.fetch(match.state), match.going?] }
-          @rows = @overview.imports.map { |import| row(import, strange(import, reading, thesaurus)) }
+          @rows = @overview.imports.map { |import| row(import, strange(import, reading)) }
         end
 
         def shared_change(change)
@@ -174,19 +174,19 @@ module Hobrin
           "/library?back=#{import.id}" if ended && import.added.positive?
         end
 
-        def strange(import, reading, thesaurus)
+        def strange(import, reading)
           return [] unless import.state == "done" && headings?
 
           reading.strange(import.id).except(*matches.map(&:first)).first(MOST_STRANGE).map do |name, records|
-            Strange.new(name:, records:, typed: typed_label(name, thesaurus))
+            Strange.new(name:, records:, typed: typed_label(name, reading))
           end
         end
 
         # What was typed for a name and refused, or else the heading that is called so in other letters; "" for none.
-        def typed_label(name, thesaurus)
+        def typed_label(name, reading)
           return @fields.text(:label) if errors.key?(:label) && @fields.text(:name) == name
 
-          thesaurus.named(name)&.label.to_s
+          reading.heading_for(name).to_s
         end
       end
     end

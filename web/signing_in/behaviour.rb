@@ -108,7 +108,7 @@ module Hobrin
         def after_reset_password
           super
           remove_all_active_sessions
-          context.directory.tries.forget_all(account[:login])
+          sessions.forget_tries(account[:login])
           note_down("password chosen anew")
         end
 
@@ -140,9 +140,8 @@ module Hobrin
         # A letter is no place for a form.
         def login_failed_reset_password_request_form = nil
 
-        def note_down(what, who = account && account[:name])
-          context.directory.audit.add(at: context.now, who: who || "somebody", what:)
-        end
+        def note_down(what, who = account && account[:name]) = sessions.note_down(who || "somebody", what)
+        def sessions = Services::SignIn::Sessions.new(context)
 
         def too_many? = tries.too_many?(login_tried, known: known?)
 

@@ -75,7 +75,7 @@ module Hobrin
         # Of who is signed in, with their second step where they have one; nil for nobody.
         def person_id = (rodauth.session_value if rodauth.authenticated?)
 
-        def made_up = opts[:hobrin][:demo] ? opts[:hobrin][:context].directory.accounts.all : []
+        def made_up = opts[:hobrin][:demo] ? Services::Accounts::Read.new(opts[:hobrin][:context]).people : []
 
         def shown(name)
           response.write(page(name, rodauth))

@@ -11,18 +11,15 @@ module Hobrin
             attributes :name, :address, :note
           end
 
-          # citation :: of the paper, in the style that was chosen; refused :: why the last PDF was not kept, or nil
-          attr_reader :citation, :refused
+          # The citation of the paper, in the style that was chosen.
+          attr_reader :citation
 
           # page :: Page; record :: Records::Record; context :: Services::Context
           def initialize(page, record, context)
             @page = page
             @record = record
             @citation = Exchange::Citation.of(record, style)
-            @base = context.settings["resolver"]
-            papers = context.papers
-            @waiting, @refused, @kept = papers.waiting?(record.id), papers.refused(record.id), papers.kept?(record.id)
-            @keeps = Services::ChangeHouse.new(context).may?
+            @state = Services::Screen::FullText.new(context).state(record.id)
             freeze
           end
 
@@ -39,7 +36,7 @@ module Hobrin
             end
           end
 
-          def resolver = @page.typed_or(:resolver, @base)
+          def resolver = @page.typed_or(:resolver, @state.resolver)
 
           # A letter to the first author.
           def request
@@ -62,11 +59,14 @@ module Hobrin
           def path = @page.path(:sift, paper: @record.id, show: "full")
 
           # Whether a PDF waits to be read; whether one is kept.
-          def waiting? = @waiting
-          def kept? = @kept
+          def waiting? = @state.waiting
+          def kept? = @state.kept
+
+          # Why the last PDF was not kept, or nil.
+          def refused = @state.refused
 
           # Whether who is here changes what all inquiries share.
-          def keeps? = @keeps
+          def keeps? = @state.keeps
 
           # For whom a PDF would be kept.
           def kept_for = keeps? ? "For everybody." : "For your ward; a librarian keeps one for everybody."
@@ -81,9 +81,10 @@ module Hobrin
           private
 
           def resolved
-            return if @base.empty?
+            return if @state.resolver.empty?
 
-            Link.new(name: "Our library's link resolver", address: Exchange::OpenUrl.of(@base, @record), note: "what our library has")
+            address = Exchange::OpenUrl.of(@state.resolver, @record)
+            Link.new(name: "Our library's link resolver", address:, note: "what our library has")
           end
 
           def doi_path

@@ -49,7 +49,7 @@ module Hobrin
             @list = reader.call(record_id: paper || fields.some_text(:paper))
             @tally, @pace = reader.tally, reader.pace
             @twice = read_twice(Services::Screen::DualScreening.new(context, id))
-            own = context.own_records.of(id).size
+            own = reader.own_papers
             @beside = [own, Services::ChangeHouse.new(context).may?] if own.positive?
             if threads? then @threads = CitationRounds.new(self, context)
             elsif anything? then read_desk(reader, context)
@@ -174,7 +174,7 @@ module Hobrin
           private
 
           def read_desk(reader, context)
-            @likely = Titles::Likely.new(self, reader.likeliest, context.thesaurus)
+            @likely = Titles::Likely.new(self, reader.likeliest)
             @titles = Titles.new(self, reader)
             @ladder = Titles::Ladder.new(self, reader)
             return unless open

@@ -172,13 +172,13 @@ module Hobrin
             # in this order.
             attr_reader :speaks
 
-            # page :: Page; likeliest :: Services::Screen::List::Likeliest; thesaurus :: tells words that name a thing
-            def initialize(page, likeliest, thesaurus)
+            # page :: Page; likeliest :: Services::Screen::List::Likeliest
+            def initialize(page, likeliest)
               @page = page
               @any = likeliest.any?
               if any? && page.likeliest?
                 @stopping = likeliest.stopping
-                @speaks = page.open && said_of(likeliest.reasons(page.open), thesaurus)
+                @speaks = page.open && said_of(likeliest.reasons(page.open))
               end
               freeze
             end
@@ -214,10 +214,8 @@ module Hobrin
               "Read on, the likeliest first."
             end
 
-            # Of single words only those that name a thing: others tell a person nothing.
-            def said_of(reasons, thesaurus)
-              telling = reasons.select { |trait, _| trait.name.include?(" ") || thesaurus.word?(trait.name) }
-              sides = [telling.select { |_, share| share.positive? }, telling.select { |_, share| share.negative? }]
+            def said_of(reasons)
+              sides = [reasons.select { |_, share| share.positive? }, reasons.select { |_, share| share.negative? }]
               sides.map { |side| side.first(WORDS).map { |trait, _| words(trait) }.join(", ") }
             end
 
