@@ -9,7 +9,7 @@ module Hobrin
         # A form that changes something, with its token and the version that its page shows; works
         # with and without htmx.
         #
-        #   <% form_to page.path(:aim), class: "aim-form" do %> … <% end %>
+        #   <% form_to page.path(:aim), class: "aim-form d-flex flex-wrap align-items-center gap-2" do %> … <% end %>
         # by :: who may change it: :all who work on the inquiry, :me who signed in, whatever else they may
         # do, or :nobody
         def form_to(path, by: :all, **attributes, &block)
