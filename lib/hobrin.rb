@@ -13,7 +13,7 @@ module Hobrin
   STAGES = %i[question strategy retrieval narrowing screening appraisal brief].freeze
 
   LAYERS = [:error, :input_error, :state_error, :gone_error, :conflict_error, :unavailable_error, :refused_error,
-            :value, :deadline, :text, :records, :thesaurus, :statistics, :close_reading, *STAGES, :inquiry, :check, :edits,
+            :value, :field_lengths, :deadline, :text, :records, :thesaurus, :statistics, :close_reading, *STAGES, :inquiry, :check, :edits,
             :trail, :exchange, :catalogue, :people].freeze
 
   LOADER = Zeitwerk::Loader.new.tap do |loader|

@@ -9,8 +9,7 @@ module Hobrin
       # Lets somebody sign in from now on.
       class Add
         LOGIN = /\A[^\s@]+(?:@[^\s@]+)?\z/
-        LONGEST_LOGIN = 120
-        private_constant :LOGIN, :LONGEST_LOGIN
+        private_constant :LOGIN
 
         def initialize(context)
           @context = context
@@ -43,7 +42,7 @@ module Hobrin
         # Two of one name could not be told apart in a trail.
         def name_trouble(name)
           return "Write the name that others know them by." if name.empty?
-          return "Write at most #{People::Person::LONGEST_NAME} letters." if name.size > People::Person::LONGEST_NAME
+          return FieldLengths.message(:person) if FieldLengths.over?(:person, name)
 
           same = @context.directory.accounts.all.any? do |one|
             Text::Tokens.line(one.name) == Text::Tokens.line(name)
@@ -52,9 +51,9 @@ module Hobrin
         end
 
         def login_trouble(login)
-          return if login.match?(LOGIN) && login.size <= LONGEST_LOGIN
+          return if login.match?(LOGIN) && !FieldLengths.over?(:login, login)
 
-          "Write an address of mail, or a name without spaces, of at most #{LONGEST_LOGIN} letters."
+          "Write an address of mail, or a name without spaces, of at most #{FieldLengths.of(:login)} letters."
         end
       end
 
@@ -73,7 +72,7 @@ module Hobrin
         # Gives the secret part of the address. Raises InputError (:name, :ward).
         def call(name:, ward_id:, role:, runs: false)
           name = name.strip
-          raise InputError, { name: "Write who is to come." } if name.empty? || name.size > People::Person::LONGEST_NAME
+          raise InputError, { name: "Write who is to come." } if name.empty? || FieldLengths.over?(:person, name)
 
           raise InputError, { ward: "Choose a ward." } unless runs || ward_id
 
@@ -119,8 +118,8 @@ module Hobrin
         # Raises InputError (:ward).
         def add_ward(name)
           name = name.strip
-          trouble = "Write what the ward is called, in at most #{People::Ward::LONGEST_NAME} letters."
-          raise InputError, { ward: trouble } if name.empty? || name.size > People::Ward::LONGEST_NAME
+          trouble = "Write what the ward is called, in at most #{FieldLengths.of(:ward)} letters."
+          raise InputError, { ward: trouble } if name.empty? || FieldLengths.over?(:ward, name)
 
           @wards.named(name).tap { @context.note_down("ward", name) }
         end

@@ -7,9 +7,8 @@ module Hobrin
       # The list of catalogues: puts one on it, after having asked what it can do, and takes one off.
       class KeepSources
         PROTOCOLS = %w[sru oai].freeze
-        LONGEST = 120
         NO_FORMAT = "It gives records in no format that is read here: MODS, MARCXML or Dublin Core."
-        private_constant :LONGEST, :NO_FORMAT
+        private_constant :NO_FORMAT
 
         # fetch :: Outside::Fetch
         def initialize(context, fetch: Outside::Fetch.for_page(context.allowed))
@@ -36,7 +35,8 @@ module Hobrin
 
         def check(name, protocol)
           errors = {}
-          errors[:name] = "Write what it is called, in at most #{LONGEST} letters." if name.empty? || name.size > LONGEST
+          errors.merge!(FieldLengths.errors({ name: }, { name: :catalogue }))
+          errors[:name] = "Write what it is called." if name.empty?
           errors[:name] = "Give it a name with letters in it." if errors.empty? && Text::Tokens.line(name).empty?
           errors[:protocol] = "Choose how it is asked." unless PROTOCOLS.include?(protocol)
           raise InputError, errors if errors.any?

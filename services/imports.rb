@@ -7,8 +7,6 @@ module Hobrin
       # Takes a file in, to be read into the library by a process of its own.
       class ReceiveFile
         LARGEST_BYTES = Store::Incoming::LARGEST_BYTES
-        LONGEST_NAME = 120
-        private_constant :LONGEST_NAME
 
         def initialize(context)
           @context = context
@@ -40,7 +38,7 @@ module Hobrin
         # The last part of a path, without what no name has.
         def named(name)
           text = name.to_s.scrub("").tr("\\", "/").split("/").last.to_s.gsub(/[[:cntrl:]]/, "").strip
-          text.empty? ? "a file" : text[0, LONGEST_NAME]
+          text.empty? ? "a file" : text[0, FieldLengths.of(:catalogue)]
         end
       end
 

@@ -131,8 +131,7 @@ module Hobrin
       # of the text.
       class ForgetText
         SHORTEST = 4
-        LONGEST = 1_000
-        private_constant :SHORTEST, :LONGEST
+        private_constant :SHORTEST
 
         def initialize(context)
           @context = context
@@ -144,7 +143,7 @@ module Hobrin
           @context.standings.of(id)
           text = text.strip
           refuse("Write at least #{SHORTEST} letters of what is to be removed.") if text.size < SHORTEST
-          refuse("Remove at most #{LONGEST} letters at once.") if text.size > LONGEST
+          FieldLengths.check(:forget, text)
           count = @context.stored.forget_text(id, text)
           refuse("This text is nowhere in the inquiry.") if count.zero?
 

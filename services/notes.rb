@@ -6,7 +6,6 @@ module Hobrin
     # shown to the other when both have decided on it, and weighed it where that is done twice, too.
     class Notes
       KINDS = { "inquiry" => "The inquiry", "paper" => "Paper", "term" => "Term", "limit" => "Limit" }.freeze
-      LONGEST = 1_000
       # Who looked within so many minutes is here.
       MINUTES = 2
       # first :: Store::Together::Notes::Note; answers :: Array of them
@@ -92,7 +91,8 @@ module Hobrin
       def add(text, **about)
         text = text.strip
         raise InputError, { text: "Write something first." } if text.empty?
-        raise InputError, { text: "Keep this to #{LONGEST} characters." } if text.size > LONGEST
+
+        FieldLengths.check(:note, text, at: :text)
 
         @notes.add(@id, **about, text:, who: @context.who, person_id: @context.person&.id, at: @context.now)
       end

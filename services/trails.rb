@@ -200,9 +200,6 @@ module Hobrin
 
       # Notes on a line of the trail. It changes nothing of the inquiry, so it is no line itself.
       class NoteOnLine
-        LONGEST = 300
-        private_constant :LONGEST
-
         def initialize(context)
           @context = context
         end
@@ -212,7 +209,7 @@ module Hobrin
         # when there is no such line.
         def call(id, number, note, was:)
           note = Question.tidy(note).strip
-          raise InputError, { note: "Keep a note to #{LONGEST} characters." } if note.size > LONGEST
+          FieldLengths.check(:line_note, note, at: :note)
 
           unless @context.inquiries.note(id, number, note, was:)
             there = @context.inquiries.line(id, number).note

@@ -2,14 +2,15 @@
 
 module Hobrin
   module Web
-    # How long what is sent may be, checked before anything looks at it. The core has narrower limits
-    # of its own and says them at the field; these keep a text that nobody types from ever reaching a
-    # pattern.
+    # How long what is sent may be, checked before anything looks at it. FieldLengths has narrower limits, which are
+    # said at the field; these keep a text that nobody types from ever reaching a pattern.
     module Lengths
       # Letters of a field whose name is not among FIELDS.
       MOST = 1_000
-      FIELDS = { situation: 4_000, list: 20_000, terms: 8_000, conclusion: 2_000, finding: 2_000, numbers: 20_000,
-                 there: 8_000, query: 20_000, authenticity_token: 500 }.freeze
+      FIELDS = { situation: 2 * FieldLengths.of(:situation), list: FieldLengths.of(:pasted_list),
+                 terms: FieldLengths.of(:filter_terms), conclusion: 3 * FieldLengths.of(:conclusion), finding: 2_000,
+                 numbers: FieldLengths.of(:numbers), there: FieldLengths.of(:filter_terms),
+                 query: FieldLengths.of(:catalogue_query), authenticity_token: 500 }.freeze
       # The field at which a page says what is wrong, where it has another name.
       SAID_AT = { question: :text }.freeze
       # How many names and values a request may hold, and how deep they may be nested.

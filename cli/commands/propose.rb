@@ -11,7 +11,7 @@ module Hobrin
         USAGE = "FILE [OPTIONS]"
         EXAMPLES = ["hobrin propose questions.txt",
                     "echo 'does honey work on burns in kids' | hobrin propose -"].freeze
-        LONGEST = Question::LONGEST.fetch(:text)
+        LONGEST = FieldLengths.of(:question)
         private_constant :LONGEST
 
         private

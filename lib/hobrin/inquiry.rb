@@ -21,18 +21,12 @@ module Hobrin
                :decisions, :rounds, :weighing, :conclusion, :plan, :acting, :elsewhere, :peer_reviews, :next_term
 
     STEPS = %i[ask word narrow sift weigh act].freeze
-    LONGEST_CONCLUSION = 600
-    private_constant :LONGEST_CONCLUSION
 
     def initialize(question:, blocks: [], order: [], limits: [], included_ids: [], aim: Narrowing::Target.new, lines: [],
                    must_find: [], dismissed: [], decisions: [], rounds: [],
                    weighing: Appraisal::Weighing.new, conclusion: "",
                    plan: Brief::ActionPlan.new, acting: Brief::Acting.new, elsewhere: [], peer_reviews: [], next_term: 1)
-      if conclusion.size > LONGEST_CONCLUSION
-        raise InputError,
-              { conclusion: "Keep the conclusion to #{LONGEST_CONCLUSION} characters: one sentence." }
-      end
-
+      FieldLengths.check(:conclusion, conclusion)
       @question = question
       @blocks, @order, @limits, @included_ids, @lines, @must_find, @dismissed, @decisions, @rounds, @elsewhere, @peer_reviews =
         [blocks, order, limits, included_ids, lines, must_find, dismissed, decisions, rounds,

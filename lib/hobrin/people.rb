@@ -13,7 +13,6 @@ module Hobrin
       attributes :id, :name, :login, :runs, :wards
 
       ROLES = { member: "member", librarian: "librarian" }.freeze
-      LONGEST_NAME = 80
 
       def initialize(id:, name:, login:, runs: false, wards: {})
         @id = id
@@ -31,8 +30,6 @@ module Hobrin
     # Where people work together. id :: Integer; name :: as it is called
     class Ward < Value
       attributes :id, :name
-
-      LONGEST_NAME = 80
     end
 
     # What a password must be: long, and none that thousands have. No rule about signs and digits:
@@ -40,14 +37,13 @@ module Hobrin
     # from memory).
     module Password
       SHORTEST = 10
-      LONGEST = 200
 
       # text :: as typed; common :: Set of passwords that many have, in small letters; about ::
       #   texts that it must not be, such as one's own name. Gives why it will not do, or nil.
       def self.trouble(text, common:, about: [])
         return "Write at least #{SHORTEST} letters: a short sentence is easy to keep in mind." if text.size < SHORTEST
 
-        return "Write at most #{LONGEST} letters." if text.size > LONGEST
+        return FieldLengths.message(:password) if FieldLengths.over?(:password, text)
         return "Leave out what is no letter, digit or sign." if text.match?(/[[:cntrl:]]/)
         return "Thousands of people have this one. Choose another." if common.include?(text.downcase)
 

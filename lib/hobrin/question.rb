@@ -14,8 +14,6 @@ module Hobrin
   class Question < Value
     attributes :situation, :text, :kind, :frame, :elements, :declined
 
-    LONGEST = { situation: 2_000, text: 500 }.freeze
-
     # A new question with nothing marked. Raises InputError when the text is empty or too long.
     def self.ask(text, situation: "")
       new(situation:, text:, kind: nil, elements: Frame::PICO.slots.map { |slot| Element.blank(slot) })
@@ -42,7 +40,7 @@ module Hobrin
 
     # The two groups that it compares, as far as it says.
     def arms
-      intervention, comparison = %w[I C].map { |key| element(key)&.name.to_s[0, CloseReading::Arms::LONGEST] }
+      intervention, comparison = %w[I C].map { |key| element(key)&.name.to_s[0, FieldLengths.of(:group)] }
       CloseReading::Arms.new(intervention:, comparison:)
     end
 
@@ -134,7 +132,8 @@ module Hobrin
     private
 
     def length_errors
-      errors = LONGEST.filter_map { |field, most| [field, too_long(field, most)] if public_send(field).size > most }.to_h
+      errors = { situation: :situation, text: :question }.select { |name, field| FieldLengths.over?(field, public_send(name)) }
+      errors = errors.to_h { |name, field| [name, too_long(name, FieldLengths.of(field))] }
       errors[:text] = "Write the question first, in your own words." if text.strip.empty?
       errors
     end

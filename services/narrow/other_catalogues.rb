@@ -85,8 +85,7 @@ module Hobrin
           # Seconds after which no further catalogue is asked again.
           LONG = 7
           MOST = 5_000
-          LONGEST = 20_000
-          private_constant :SECONDS, :LONG, :LONGEST
+          private_constant :SECONDS, :LONG
 
           # seen :: the version that the person looked at, or nil; fetch :: Outside::Fetch
           def initialize(context, seen: nil, fetch: Outside::Fetch.for_page(context.allowed))
@@ -157,7 +156,7 @@ module Hobrin
           # The whole first, since its number is what matters; then the lines, as far as there is time.
           def asked(source, lines, query)
             refuse("Nothing is left of the search for this catalogue.") if query.empty?
-            refuse("This is longer than #{LONGEST} letters.") if query.size > LONGEST
+            FieldLengths.check(:catalogue_query, query, at: :query)
 
             sru = Outside::Sources::Sru.new(@fetch, source.address, version: source.version)
             count = sru.count(query)

@@ -72,6 +72,9 @@ module Hobrin
           attributes("aria-invalid": "true", "aria-describedby": "problem-#{id}")
         end
 
+        # How many characters a field may have.
+        def longest(field) = FieldLengths.of(field)
+
         # Attributes as safe markup: true stands for a bare name, nil and false for none.
         def attributes(**all)
           all.map do |name, value|

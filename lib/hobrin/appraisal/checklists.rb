@@ -65,17 +65,14 @@ module Hobrin
         class Set < Value
           attributes :concern, :why
 
-          LONGEST = 300
-          private_constant :LONGEST
-
           # Raises InputError (:concerns).
           def initialize(concern:, why:)
             @concern = concern.to_s.to_sym
             @why = why.to_s.strip.freeze
             raise InputError, { concerns: "Choose low, some or high." } unless LEVELS.include?(@concern)
             raise InputError, { concerns: "Say why the concern is set otherwise." } if @why.empty?
-            raise InputError, { concerns: "Keep the reason to #{LONGEST} characters." } if @why.size > LONGEST
 
+            FieldLengths.check(:concern_reason, @why, at: :concerns)
             freeze
           end
         end

@@ -18,21 +18,16 @@ module Hobrin
         attributes :speaks, :words
 
         WAYS = { for: "says so", against: "says otherwise" }.freeze
-        LONGEST = 400
-        private_constant :LONGEST
 
         def initialize(speaks:, words: "")
           @speaks = speaks.to_s.to_sym
           @words = words.to_s.strip.freeze
           raise InputError, { support: "Say whether the paper says so or otherwise." } unless WAYS.key?(@speaks)
-          raise InputError, { support: "Keep a sentence to #{LONGEST} characters." } if @words.size > LONGEST
 
+          FieldLengths.check(:finding_sentence, @words, at: :support)
           freeze
         end
       end
-
-      LONGEST = 300
-      private_constant :LONGEST
 
       # Raises InputError naming the field.
       def initialize(id:, text:, support: {}, judgements: {})
@@ -41,8 +36,8 @@ module Hobrin
         @support = support.to_h.freeze
         @judgements = judgements.to_h.freeze
         raise InputError, { text: "Write the finding." } if @text.empty?
-        raise InputError, { text: "Keep it to #{LONGEST} characters." } if @text.size > LONGEST
 
+        FieldLengths.check(:finding, @text, at: :text)
         freeze
       end
 

@@ -17,8 +17,6 @@ module Hobrin
 
       MATTERS = { critical: "critical", important: "important", less: "of less weight" }.freeze
       BETTER = { less: "less of it is better", more: "more of it is better" }.freeze
-      LONGEST = 120
-      private_constant :LONGEST
 
       # Raises InputError naming the field.
       def initialize(id:, name:, kind: "events", better: :less, matters: :important, worthwhile: nil, baseline: nil,
@@ -56,9 +54,8 @@ module Hobrin
       end
 
       def check
-        errors = {}
+        errors = FieldLengths.errors({ name: }, { name: :outcome })
         errors[:name] = "Give the outcome a name." if name.empty?
-        errors[:name] = "Keep this to #{LONGEST} characters." if name.size > LONGEST
         errors[:better] = "Say which way is better." unless BETTER.key?(better)
         errors[:matters] = "Say how much it matters." unless MATTERS.key?(matters)
         errors[:worthwhile] = "Write a number above 0." unless worthwhile.nil? || worthwhile.positive?
@@ -72,17 +69,14 @@ module Hobrin
       class Judgement < Value
         attributes :steps, :why
 
-        LONGEST = 300
-        private_constant :LONGEST
-
         # Raises InputError naming the field.
         def initialize(steps:, why:)
           @steps = steps
           @why = why.to_s.strip.freeze
           raise InputError, { steps: "Choose how many steps." } unless steps.is_a?(Integer) && steps.between?(-2, 2)
           raise InputError, { why: "Say why." } if @why.empty?
-          raise InputError, { why: "Keep this to #{LONGEST} characters." } if @why.size > LONGEST
 
+          FieldLengths.check(:judgement, @why, at: :why)
           freeze
         end
       end

@@ -17,9 +17,6 @@ module Hobrin
       attributes :record_id, :design, :reviewed, :answers, :sentences, :concerns, :applies, :graded, :graded_why, :finding,
                  :reported
 
-      LONGEST = { graded_why: 300, finding: 600 }.freeze
-      private_constant :LONGEST
-
       # Raises InputError naming the field.
       def initialize(record_id:, design:, reviewed: "", answers: {}, sentences: {}, concerns: {}, applies: {}, graded: 0,
                      graded_why: "", finding: "", reported: [])
@@ -80,10 +77,9 @@ module Hobrin
       def review?(reviewed) = @design == "systematic_review" && !reviewed.empty?
 
       def check
-        long = LONGEST.select { |field, most| public_send(field).size > most }
-        errors = long.transform_values { |most| "Keep this to #{most} characters." }
-        endless = sentences.values.any? { |text| text.size > Answer::LONGEST }
-        errors[:answers] = "Keep a sentence to #{Answer::LONGEST} characters." if endless
+        errors = FieldLengths.errors({ graded_why:, finding: }, { graded_why: :level_reason, finding: :paper_finding })
+        endless = sentences.values.any? { |text| FieldLengths.over?(:sentence, text) }
+        errors[:answers] = FieldLengths.message(:sentence) if endless
         errors[:graded_why] = "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?
       end
@@ -95,16 +91,14 @@ module Hobrin
         attributes :says, :shown
 
         WORDS = { yes: "Yes", mostly: "Mostly", no: "No", not_told: "Not told" }.freeze
-        # Characters of a sentence.
-        LONGEST = 600
 
         # Raises InputError (:answers).
         def initialize(says:, shown: "")
           @says = says.to_s.to_sym
           @shown = shown.to_s.strip.freeze
           raise InputError, { answers: "Answer yes, mostly, no or not told." } unless WORDS.key?(@says)
-          raise InputError, { answers: "Keep a sentence to #{LONGEST} characters." } if @shown.size > LONGEST
 
+          FieldLengths.check(:sentence, @shown, at: :answers)
           freeze
         end
       end

@@ -19,9 +19,6 @@ module Hobrin
       attributes :number, :outcome_id, :form, :typed, :measure, :group, :comparison, :time, :shown, :turned, :change,
                  :aside, :counted, :allocation
 
-      LONGEST = { group: 120, comparison: 120, time: 60, shown: 600 }.freeze
-      private_constant :LONGEST
-
       # Raises InputError naming the field, those of the form by their own names.
       def initialize(number:, outcome_id:, form:, typed:, measure: nil, group: "", comparison: "", time: "", shown: "",
                      turned: false, change: false, aside: nil, counted: [], allocation: Allocation.new)
@@ -147,8 +144,7 @@ module Hobrin
       def ratio? = measure ? Outcome::Measure.fetch(measure).ratio? : false
 
       def check
-        long = LONGEST.select { |field, most| public_send(field).size > most }
-        errors = long.transform_values { |most| "Keep this to #{most} characters." }
+        errors = FieldLengths.errors({ group:, comparison:, time:, shown: }, { comparison: :group, shown: :sentence })
         begin
           @read = Figures.new(Form.fetch(form), typed, ratio: ratio?).call
         rescue InputError => e

@@ -62,16 +62,14 @@ module Hobrin
         DECISIONS = { "change" => "Change", "some" => "Change for some", "trial" => "Try it on one " \
                                                                                     "ward first",
                       "leave" => "Leave it as it is", "stop" => "Stop doing it" }.freeze
-        LONGEST = 300
-        private_constant :LONGEST
 
         # Raises InputError (:considerations).
         def initialize(mark: nil, line: "")
           @mark = mark
           @line = line.to_s.strip.freeze
           raise InputError, { considerations: "Choose a mark from against to for." } unless mark.nil? || MARKS.key?(mark)
-          raise InputError, { considerations: "Keep a line to #{LONGEST} characters." } if @line.size > LONGEST
 
+          FieldLengths.check(:consideration, @line, at: :considerations)
           freeze
         end
 

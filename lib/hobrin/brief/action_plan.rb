@@ -8,7 +8,6 @@ module Hobrin
       attributes :what, :where, :who, :from_when, :measured, :look_again, :stops, :needed, :agree,
                  :risk
 
-      LONGEST = 500
       PROMPTS = { what: "What changes", where: "Where", who: "Who does it", from_when: "From when",
                   measured: "Measured how", look_again: "Looked at again on" }.freeze
       MORE = { stops: "What stops", needed: "What is needed", agree: "Who must agree",
@@ -24,8 +23,7 @@ module Hobrin
         @what, @where, @who, @from_when, @measured, @look_again, @stops, @needed, @agree, @risk =
           [what, where, who, from_when, measured, look_again, stops, needed, agree,
            risk].map { |text| text.to_s.strip.freeze }
-        long = to_h.select { |_, text| text.size > LONGEST }
-        errors = long.transform_values { "Keep this to #{LONGEST} characters." }
+        errors = FieldLengths.errors(to_h, to_h.transform_values { :plan })
         raise InputError, errors unless errors.empty?
 
         freeze
@@ -47,7 +45,6 @@ module Hobrin
       class Step < Value
         attributes :on, :who, :what, :done
 
-        LONGEST = { who: 120, what: 300 }.freeze
         MOST = 30
 
         # Raises InputError (:steps).
@@ -56,14 +53,11 @@ module Hobrin
           @who, @what = [who, what].map { |text| text.to_s.strip.freeze }
           @done = done ? true : false
           raise InputError, { steps: "Say what is to be done." } if @what.empty?
-          raise InputError, { steps: "Keep a step to #{LONGEST[:what]} characters, a name to #{LONGEST[:who]}." } if long?
 
+          FieldLengths.check(:step, @what, at: :steps)
+          FieldLengths.check(:step_who, @who, at: :steps)
           freeze
         end
-
-        private
-
-        def long? = LONGEST.any? { |name, most| public_send(name).size > most }
       end
 
       # A small cycle of trying a change out: what was planned, what was done, what was seen, and what
@@ -72,7 +66,6 @@ module Hobrin
         attributes :plan, :did, :saw, :next_time
 
         NAMES = { plan: "Planned", did: "Done", saw: "Seen", next_time: "Next time" }.freeze
-        LONGEST = 500
         MOST = 20
 
         # Raises InputError (:cycles).
@@ -81,13 +74,8 @@ module Hobrin
             text.to_s.strip.freeze
           end
           raise InputError, { cycles: "Say what was planned." } if @plan.empty?
-          if to_h.values.any? do |text|
-            text.size > LONGEST
-          end
-            raise InputError,
-                  { cycles: "Keep each field to #{LONGEST} characters." }
-          end
 
+          to_h.each_value { |text| FieldLengths.check(:cycle, text, at: :cycles) }
           freeze
         end
 

@@ -24,9 +24,8 @@ module Hobrin
       WAYS = { share: "so many of so many", rate: "so many in so much time",
                value: "a value" }.freeze
       BETTER = { less: "less of it", more: "more of it" }.freeze
-      LONGEST = { name: 120, counted: 200, of: 200 }.freeze
       MOST_POINTS = 500
-      private_constant :LONGEST, :MOST_POINTS
+      private_constant :MOST_POINTS
 
       # Raises InputError naming the field.
       def initialize(id:, name:, sort: :outcome, way: :share, better: nil, counted: "", of: "", target: nil,
@@ -57,8 +56,7 @@ module Hobrin
       private
 
       def check
-        long = LONGEST.select { |field, most| public_send(field).size > most }
-        errors = long.transform_values { |most| "Keep this to #{most} characters." }
+        errors = FieldLengths.errors({ name:, counted:, of: }, { name: :measure, of: :counted })
         errors[:name] = "Give the measure a name." if name.empty?
         errors[:sort] = "Say what it is for." unless SORTS.key?(sort)
         errors[:way] = "Say how it is counted." unless WAYS.key?(way)
@@ -130,17 +128,16 @@ module Hobrin
       # semicolons, tabs, or commas; with a decimal comma where semicolons or tabs part them. A line
       # of headings is passed over.
       module Pasted
-        LONGEST = 20_000
         MOST = 500
         ISO = /\A(\d{4})-(\d{1,2})-(\d{1,2})\z/
         EUROPEAN = %r{\A(\d{1,2})[./](\d{1,2})[./](\d{4})\z}
-        private_constant :LONGEST, :MOST, :ISO, :EUROPEAN
+        private_constant :MOST, :ISO, :EUROPEAN
 
         class << self
           # text :: String; way :: key of Measure::WAYS. Gives an Array of Measure::Point. Raises InputError
           # (:numbers) naming the line.
           def read(text, way)
-            refuse("Paste at most #{LONGEST} characters.") if text.size > LONGEST
+            FieldLengths.check(:numbers, text)
             lines = text.split("\n").map(&:strip).reject(&:empty?)
             refuse("Paste at most #{MOST} lines.") if lines.size > MOST
             points = lines.each_with_index.filter_map { |line, place| point(line, place, way) }

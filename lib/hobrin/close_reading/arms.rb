@@ -8,7 +8,6 @@ module Hobrin
     class Arms < Value
       attributes :intervention, :comparison
 
-      LONGEST = 120
       # A word without its ending.
       def self.stem(word) = word.sub(/(?:ing|es|ed|e|s)\z/, "").sub(/([^aeiou])\1\z/, '\1')
 
@@ -40,8 +39,8 @@ module Hobrin
       # Raises InputError (:intervention, :comparison).
       def initialize(intervention:, comparison:)
         @intervention, @comparison = [intervention, comparison].map { |name| name.to_s.strip.freeze }
-        long = to_h.select { |_, name| name.size > LONGEST }
-        raise(InputError, long.transform_values { "Keep this to #{LONGEST} characters." }) unless long.empty?
+        errors = FieldLengths.errors(to_h, to_h.transform_values { :group })
+        raise InputError, errors unless errors.empty?
 
         freeze
       end

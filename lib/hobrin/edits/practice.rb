@@ -127,9 +127,7 @@ module Hobrin
       #   Brief::SignOffCheck; reason :: why it is signed all the same
       class Sign < Edit
         STEP = :act
-        LONGEST = { signer: 120, reason: 500 }.freeze
         attributes :name, :reason, :gaps
-        private_constant :LONGEST
 
         def initialize(name:, reason: "", gaps: [])
           super
@@ -152,8 +150,7 @@ module Hobrin
         private
 
         def check(inquiry, signer, why)
-          errors = { signer:, reason: why }.select { |field, text| text.size > LONGEST.fetch(field) }
-          errors = errors.to_h { |field, _| [field, "Keep this to #{LONGEST.fetch(field)} characters."] }
+          errors = FieldLengths.errors({ signer:, reason: why }, { reason: :signing_reason })
           errors[:signer] = "Enter your name." if signer.empty?
           errors[:signer] = "Write the conclusion before you sign." if inquiry.conclusion.empty?
           errors[:reason] = "Give a reason for signing although something is open." if gaps.any? && why.empty?

@@ -7,7 +7,7 @@ module Hobrin
     # A link to a paper through the link resolver of a library: an OpenURL of ANSI/NISO Z39.88-2004,
     # with the keys of its journal format (info:ofi/fmt:kev:mtx:journal; from memory).
     module OpenUrl
-      LONGEST = 300
+      LONGEST = FieldLengths.of(:resolver)
       NO_ADDRESS = "This is no address of a link resolver. It begins with https:// and names a " \
                    "machine, such as https://resolver.example.org/openurl"
       private_constant :LONGEST, :NO_ADDRESS

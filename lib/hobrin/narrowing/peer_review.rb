@@ -23,7 +23,6 @@ module Hobrin
         limits: "Does the question call for each limit and filter?"
       }.freeze
       VERDICTS = { accepted: "accepted", changes: "changes asked for" }.freeze
-      LONGEST = { name: 120, remark: 500 }.freeze
 
       # Raises InputError (:reviewer, :verdict, or the key of a question).
       def initialize(name:, on:, line:, verdict:, remarks: {})
@@ -42,9 +41,8 @@ module Hobrin
       private
 
       def check
-        long = remarks.select { |_, text| text.size > LONGEST.fetch(:remark) }
-        errors = long.transform_values { "Keep this to #{LONGEST.fetch(:remark)} characters." }
-        errors[:reviewer] = "Keep the name to #{LONGEST.fetch(:name)} characters." if name.size > LONGEST.fetch(:name)
+        errors = FieldLengths.errors(remarks, remarks.transform_values { :review_remark })
+        errors.merge!(FieldLengths.errors({ reviewer: name }))
         errors[:reviewer] = "Enter your name." if name.empty?
         errors[:verdict] = "Choose whether you accept the search." unless VERDICTS.key?(verdict)
         errors[:question] ||= "Say what is to be changed." if verdict == :changes && remarks.empty?

@@ -17,11 +17,8 @@ module Hobrin
 
         # What holds when the two agree: for two reasons, that of the first reader.
         def agreed
-          agree? ? first.with(note: [first.note, second.note].reject(&:empty?).uniq.join(" / ")[0, LONGEST]) : nil
+          agree? ? first.with(note: [first.note, second.note].reject(&:empty?).uniq.join(" / ")[0, FieldLengths.of(:decision_note)]) : nil
         end
-
-        LONGEST = Decision::LONGEST_NOTE
-        private_constant :LONGEST
       end
 
       # In the order in which they stand apart.

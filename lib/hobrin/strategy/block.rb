@@ -94,11 +94,9 @@ module Hobrin
         attributes :id, :leaf, :crossed_out, :excluded
 
         LEAVES = [TextTerm, Proximity, Heading, Author, Journal].freeze
-        LONGEST_REASON = 200
 
         def initialize(id:, leaf:, crossed_out: nil, excluded: false)
-          raise InputError, { reason: "Keep the reason to #{LONGEST_REASON} characters." } if crossed_out.to_s.size > LONGEST_REASON
-
+          FieldLengths.check(:term_reason, crossed_out, at: :reason)
           @id = id
           @leaf = leaf
           @crossed_out = crossed_out&.dup.freeze

@@ -52,7 +52,7 @@ module Hobrin
           def word?(*names) = kind == :word && names.include?(text.downcase)
         end
 
-        LONGEST = 50_000
+        LONGEST = FieldLengths.of(:cql)
         RULES = { open: /\(/, close: /\)/, slash: %r{/}, comparison: /==|<=|>=|<>|[=<>]/,
                   quoted: /"((?:[^"\\]|\\.)*)"/m, word: %r{(?:[^\s()=<>"/\\]|\\.)+} }.freeze
         private_constant :LONGEST, :RULES

@@ -75,17 +75,12 @@ module Hobrin
       class OwnFilter < Expression
         attributes :title, :tree
 
-        LONGEST_TITLE = 60
-        private_constant :LONGEST_TITLE
-
         # Raises InputError (:title) for none or a long one.
         def initialize(title:, tree:)
           @title = title.strip.freeze
-          unless @title.size.between?(1, LONGEST_TITLE)
-            raise InputError,
-                  { title: "Give the filter a name of up to #{LONGEST_TITLE} characters." }
-          end
+          raise InputError, { title: "Give the filter a name." } if @title.empty?
 
+          FieldLengths.check(:filter_title, @title, at: :title)
           @tree = tree
           freeze
         end

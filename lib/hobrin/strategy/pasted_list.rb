@@ -19,14 +19,13 @@ module Hobrin
       BRACKETS = /\A\s*\(|\)\s*\z/
       CQL = %r{\b(?:hobrin|dc|cql|bib)\.\w+\s*(?:=|any\b|all\b|==|exact\b|within\b|<|>)|\bprox\s*/}i
       MOST = 200
-      LONGEST = 20_000
-      private_constant :BREAKS, :MARKS, :BRACKETS, :CQL, :MOST, :LONGEST
+      private_constant :BREAKS, :MARKS, :BRACKETS, :CQL, :MOST
 
       class << self
         # text :: as pasted; thesaurus :: Thesaurus; vocabulary :: Vocabulary, for CQL; known :: see Entry
         # Raises InputError (:list) when there is nothing in it, or far too much.
         def read(text, thesaurus:, vocabulary:, known: ->(_) { false })
-          refuse("Paste #{LONGEST} characters at most.") if text.size > LONGEST
+          FieldLengths.check(:pasted_list, text, at: :list)
 
           # Runs of white space would make every pattern below slow.
           text = text.gsub(/[[:blank:]]+/, " ").gsub(/ ?\r?\n\s*/, "\n")

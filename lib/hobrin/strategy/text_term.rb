@@ -17,7 +17,7 @@ module Hobrin
       FIELDS = { title: "title", abstract: "abstract", keywords: "author keywords",
                  headings: "heading names" }.freeze
       TEXT = %i[title abstract keywords].freeze
-      LONGEST = 120
+      LONGEST = FieldLengths.of(:term)
       SHORTEST_STEM = 3
       QUOTED = /["“”]/
       # Quotation and question marks around a term that do not count.

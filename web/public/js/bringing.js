@@ -41,9 +41,13 @@
   };
 
   // The list asks how far things are each second; while somebody reads or types in it, it stays as it is.
+  const inUse = (list) => list.id === "imports" && list.querySelector("details[open], input:focus");
   document.addEventListener("htmx:beforeRequest", (event) => {
-    const list = event.target;
-    if (list.id === "imports" && list.querySelector("details[open], input:focus")) event.preventDefault();
+    if (inUse(event.target)) event.preventDefault();
+  });
+  // An answer that was asked for before is no longer wanted either.
+  document.addEventListener("htmx:beforeSwap", (event) => {
+    if (event.detail.requestConfig?.verb === "get" && inUse(event.target)) event.detail.shouldSwap = false;
   });
 
   const placeOf = (event) => event.target.closest && event.target.closest("[data-bring]");

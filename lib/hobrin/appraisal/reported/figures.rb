@@ -115,7 +115,7 @@ module Hobrin
         # thousands, with a per cent sign. "1,200" is twelve hundred where a count is asked for, and
         # 1.2 where a measured number is; "1,200.5" and "1.200,5" leave no doubt.
         module Typed
-          LONGEST = 24
+          LONGEST = FieldLengths.of(:number)
           SPACES = /[\s\u00A0\u2009\u202F]/
           THOUSANDS = /\A-?\d{1,3}(?:([.,])\d{3})(?:\1\d{3})*\z/
           NUMBER = /\A-?(?:\d+(?:\.\d*)?|\.\d+)\z/
