@@ -96,13 +96,13 @@ module Hobrin
                              .transform_values { |says| Appraisal::Paper::Answer.new(says:) }
             other = paper.with(answers: paper.answers.merge(otherwise))
             [[nurse, paper], [second, other]].each do |person, sheet|
-              @context.sheets.put(@main.id, person, sheet, done: true, at: @context.now)
+              @context.sheets.put(@main.id, person, sheet, done: true, at: @context.clock.now)
             end
           end
         end
 
         def put(person_id, decision)
-          @context.readings.put(@main.id, person_id, decision, at: @context.now)
+          @context.readings.put(@main.id, person_id, decision, at: @context.clock.now)
         end
       end
     end

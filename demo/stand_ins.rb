@@ -49,7 +49,7 @@ module Hobrin
           context.library.sources.write(
             name: one.name, address: "http://#{HOST}:#{@ports.fetch(kind)}/sru", protocol: "sru",
             version: ability.version, format: ability.schema, about: ability.about, ability:,
-            stand_in: true, added_at: context.now
+            stand_in: true, added_at: context.clock.now
           )
         end
       end

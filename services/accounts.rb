@@ -7,13 +7,9 @@ module Hobrin
     # Who may sign in.
     module Accounts
       # Lets somebody sign in from now on.
-      class Add
+      class Add < Service
         LOGIN = /\A[^\s@]+(?:@[^\s@]+)?\z/
         private_constant :LOGIN
-
-        def initialize(context)
-          @context = context
-        end
 
         # name :: as the trail writes it; login :: what is typed to sign in; runs :: whether they look
         #   after this Hobrin; ward_id, role :: where they work, nil for nowhere yet
@@ -25,7 +21,7 @@ module Hobrin
           directory = @context.directory
           directory.writing do
             yield if block_given?
-            id = directory.accounts.add(name: name.strip, login:, hash:, runs:, at: @context.now)
+            id = directory.accounts.add(name: name.strip, login:, hash:, runs:, at: @context.clock.now)
             directory.wards.put(ward_id, id, role) if ward_id
             id
           end
@@ -59,13 +55,13 @@ module Hobrin
 
       # Asks somebody to join, by an address that only they are told, and lets them in when they take
       # it up.
-      class Invite
+      class Invite < Service
         DAYS = 14
         SECRET = 32
         private_constant :DAYS, :SECRET
 
         def initialize(context)
-          @context = context
+          super
           @invitations = context.directory.invitations
         end
 
@@ -78,14 +74,14 @@ module Hobrin
 
           ward = ward_id && @context.directory.wards.find(ward_id)
           token = SecureRandom.urlsafe_base64(SECRET)
-          @invitations.add(token, name:, ward_id: ward&.id, role:, runs:, made_by: @context.who,
-                                  made_at: @context.now, ends_at: @context.days_ago(-DAYS))
-          @context.note_down("invited", [name, ward&.name, role].compact.join(", "))
+          @invitations.add(token, name:, ward_id: ward&.id, role:, runs:, made_by: @context.user.name,
+                                  made_at: @context.clock.now, ends_at: @context.clock.days_ago(-DAYS))
+          @context.audit.note("invited", [name, ward&.name, role].compact.join(", "))
           token
         end
 
         # The Store::Directory::Invitations::Invitation that an address stands for. Raises GoneError.
-        def read(token) = @invitations.find(token, at: @context.now)
+        def read(token) = @invitations.find(token, at: @context.clock.now)
 
         # Takes one up. Gives the id of who may sign in now. Raises GoneError, InputError (:name,
         # :login, :password).
@@ -93,9 +89,9 @@ module Hobrin
           invitation = read(token)
           id = Add.new(@context).call(name:, login:, password:, runs: invitation.runs, role: invitation.role,
                                       ward_id: invitation.ward_id) do
-            @invitations.use(invitation.id, at: @context.now)
+            @invitations.use(invitation.id, at: @context.clock.now)
           end
-          @context.directory.audit.add(at: @context.now, who: name.strip, what: "joined",
+          @context.directory.audit.add(at: @context.clock.now, who: name.strip, what: "joined",
                                        about: "asked by #{invitation.made_by}")
           id
         end
@@ -103,14 +99,14 @@ module Hobrin
         # Nobody can take it up any more. Raises GoneError for one that is not waiting.
         def revoke(id)
           invitation = @invitations.revoke(id)
-          @context.note_down("invitation revoked", invitation.name)
+          @context.audit.note("invitation revoked", invitation.name)
         end
       end
 
       # What who runs this Hobrin does with people and wards.
-      class Change
+      class Change < Service
         def initialize(context)
-          @context = context
+          super
           @accounts = context.directory.accounts
           @wards = context.directory.wards
         end
@@ -121,15 +117,15 @@ module Hobrin
           trouble = "Write what the ward is called, in at most #{FieldLengths.of(:ward)} letters."
           raise InputError, { ward: trouble } if name.empty? || FieldLengths.over?(:ward, name)
 
-          @wards.named(name).tap { @context.note_down("ward", name) }
+          @wards.named(name).tap { @context.audit.note("ward", name) }
         end
 
         # role :: :member, :librarian, or nil to take somebody off it. Raises GoneError.
         def put(id, ward_id, role)
           ward, person = @wards.find(ward_id), person(id)
           role ? @wards.put(ward.id, person.id, role) : take_off(ward, person)
-          @wards.notify(ward.id, at: @context.now, who: person.name, role:) if role && person.id == @context.person&.id
-          @context.note_down("role", "#{person.name}: #{role || "no more"} on #{ward.name}")
+          @wards.notify(ward.id, at: @context.clock.now, who: person.name, role:) if role && person.id == @context.user.person&.id
+          @context.audit.note("role", "#{person.name}: #{role || "no more"} on #{ward.name}")
         end
 
         # Gives the inquiries of a ward that nobody owns to somebody of the ward. Raises GoneError,
@@ -140,7 +136,7 @@ module Hobrin
           raise InputError, { person: "Choose somebody of #{ward.name}." } unless person&.in?(ward.id)
 
           count = @context.standings.give_unowned(ward.id, person.id)
-          @context.note_down("inquiries given", "#{count} of #{ward.name} to #{person.name}")
+          @context.audit.note("inquiries given", "#{count} of #{ward.name} to #{person.name}")
         end
 
         # Somebody must be left who looks after this. Raises GoneError, InputError (:press).
@@ -148,7 +144,7 @@ module Hobrin
           person = person(id)
           last!(person) unless runs
           @accounts.let_run(person.id, runs)
-          @context.note_down("role", "#{person.name}: #{runs ? "runs this Hobrin" : "runs it no more"}")
+          @context.audit.note("role", "#{person.name}: #{runs ? "runs this Hobrin" : "runs it no more"}")
         end
 
         # Lets somebody sign in no more. What they did stays. Raises GoneError, InputError (:press).
@@ -157,12 +153,12 @@ module Hobrin
           last!(person)
           @accounts.close(person.id)
           pass_on(person, @context.standings.release(person.id))
-          @context.note_down("closed", person.name)
+          @context.audit.note("closed", person.name)
         end
 
         def open(id)
           @accounts.open(id)
-          @context.note_down("opened again", person(id).name)
+          @context.audit.note("opened again", person(id).name)
         end
 
         private
@@ -174,7 +170,7 @@ module Hobrin
 
         # What somebody owned passes to the ward.
         def pass_on(person, count)
-          @context.note_down("inquiries passed to the ward", "#{count} of #{person.name}") if count.positive?
+          @context.audit.note("inquiries passed to the ward", "#{count} of #{person.name}") if count.positive?
         end
 
         def person(id) = @accounts.find(id) || raise(GoneError, "person")
@@ -187,7 +183,7 @@ module Hobrin
       end
 
       # Who works here: for who runs this Hobrin.
-      class Read
+      class Read < Service
         # people, closed :: Arrays of People::Person; wards :: Array of People::Ward; invitations :: Array
         #   of Store::Directory::Invitations::Invitation that wait; guarded :: ids of those with a second step
         # unowned :: Hash of ward id to how many of its inquiries nobody owns
@@ -210,13 +206,9 @@ module Hobrin
         NOTICED_DAYS = 30
         private_constant :MOST_LINES, :NOTICED_DAYS
 
-        def initialize(context)
-          @context = context
-        end
-
         # What who signed in sees of themselves. Gives an Own.
         def own
-          person, directory = @context.person, @context.directory
+          person, directory = @context.user.person, @context.directory
           wards = directory.wards.all.filter_map { |ward| [ward.name, person.wards[ward.id]] if person.wards.key?(ward.id) }
           Own.new(person:, wards:, second_step: directory.accounts.with_second_step.include?(person.id),
                   sessions: directory.accounts.sessions(person.id))
@@ -233,12 +225,12 @@ module Hobrin
 
         # What the wards of who signed in are told: Array of [name of the ward, Store::Directory::Wards::Notice].
         def notices
-          return [] unless @context.person
+          return [] unless @context.user.person
 
-          wards = @context.person.wards.keys
+          wards = @context.user.person.wards.keys
 
           names = @context.directory.wards.all.to_h { |ward| [ward.id, ward.name] }
-          @context.directory.wards.notices(wards, since: @context.days_ago(NOTICED_DAYS))
+          @context.directory.wards.notices(wards, since: @context.clock.days_ago(NOTICED_DAYS))
                   .map { |notice| [names[notice.ward_id], notice] }
         end
 
@@ -250,7 +242,7 @@ module Hobrin
         def call
           directory = @context.directory
           Overview.new(people: directory.accounts.all, closed: directory.accounts.closed, wards: directory.wards.all,
-                       invitations: directory.invitations.waiting(at: @context.now),
+                       invitations: directory.invitations.waiting(at: @context.clock.now),
                        guarded: directory.accounts.with_second_step, unowned: @context.standings.without_owner,
                        log: directory.audit.last(LINES), broken_at: directory.audit.broken_at)
         end

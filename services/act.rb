@@ -7,11 +7,7 @@ module Hobrin
     # The brief: read, checked, signed and shared.
     module Act
       # The brief, with every number counted now.
-      class ReadBrief
-        def initialize(context)
-          @context = context
-        end
-
+      class ReadBrief < Service
         # opened :: OpenInquiry. Gives a Brief.
         def call(opened)
           inquiry = opened.inquiry
@@ -19,7 +15,7 @@ module Hobrin
                                           evaluator: @context.evaluator)
           Brief.new(question: inquiry.question, lines: search.call, cql: search.cql, flow: flow(opened),
                     rows: rows(inquiry),
-                    conclusion: inquiry.conclusion, plan: inquiry.plan, searched_on: @context.today,
+                    conclusion: inquiry.conclusion, plan: inquiry.plan, searched_on: @context.clock.today,
                     elsewhere: inquiry.elsewhere)
         end
 
@@ -86,11 +82,7 @@ module Hobrin
       end
 
       # What does not fit together, or is still open, in a brief that is about to be signed off.
-      class CheckSignOff
-        def initialize(context)
-          @context = context
-        end
-
+      class CheckSignOff < Service
         # opened :: OpenInquiry. Gives an Array of Brief::SignOffCheck::Gap.
         def call(opened)
           brief = ReadBrief.new(@context).call(opened)
@@ -131,7 +123,7 @@ module Hobrin
       end
 
       # A read-only address of a brief: opened, taken back, and read by whoever has it.
-      class ShareBrief
+      class ShareBrief < Service
         # 256 bits: nobody guesses it.
         BYTES = 32
         # After so many days an address may end by itself.
@@ -145,27 +137,23 @@ module Hobrin
           attributes :report, :version, :newer
         end
 
-        def initialize(context)
-          @context = context
-        end
-
         # Opens an address, in place of any that there was. days :: until it ends by itself, one of
         #   DAYS. Raises GoneError.
         def open(id, days: nil)
           @context.inquiries.find(id)
           take_back(id)
           @context.shared_briefs.share(id, token: SecureRandom.urlsafe_base64(BYTES),
-                                           at: @context.now, ends_at: ShareBrief.end_of(@context, days))
+                                           at: @context.clock.now, ends_at: ShareBrief.end_of(@context, days))
         end
 
-        def take_back(id) = @context.shared_briefs.take_back(id, at: @context.now)
+        def take_back(id) = @context.shared_briefs.take_back(id, at: @context.clock.now)
 
         # The address of an inquiry as Store::SharedBriefs::Share, nil where there is none.
-        def share(id) = @context.shared_briefs.of(id, at: @context.now)
+        def share(id) = @context.shared_briefs.of(id, at: @context.clock.now)
         def token(id) = share(id)&.token
 
         # When an address ends that lasts so many days, one of DAYS; nil for never.
-        def self.end_of(context, days) = (context.days_ago(-days) if DAYS.include?(days))
+        def self.end_of(context, days) = (context.clock.days_ago(-days) if DAYS.include?(days))
 
         # The last signed version, or the brief as it stands while none is signed. Gives a Shared.
         # Raises GoneError for a token that does not hold: it does not say why.
@@ -182,21 +170,17 @@ module Hobrin
         private
 
         def opened(token)
-          share = token.to_s.match?(TOKEN) && @context.shared_briefs.find(token, at: @context.now) or raise GoneError, "brief"
-          @context.shared_briefs.used(share, at: @context.now)
+          share = token.to_s.match?(TOKEN) && @context.shared_briefs.find(token, at: @context.clock.now) or raise GoneError, "brief"
+          @context.shared_briefs.used(share, at: @context.clock.now)
           @context = @context.about(share.inquiry_id)
           Inquiries::Open.new(@context, @context.inquiries.find(share.inquiry_id))
         end
       end
 
       # The kept papers of an inquiry as a file in an open format.
-      class ExportEvidence
+      class ExportEvidence < Service
         # By the ending of the file's name.
         FORMATS = Exchange::FORMATS.values.to_h { |format| [format::EXTENSION, format] }.freeze
-
-        def initialize(context)
-          @context = context
-        end
 
         # extension :: "ris", "bib", or "json" for CSL-JSON. Raises GoneError for another one, or an
         #   unknown inquiry.

@@ -58,10 +58,10 @@ module Hobrin
       # Gives an Outcome, nil when another writer was quicker.
       def write(before, change, step)
         cascade = change.inquiry.cascade(@context.evaluator)
-        line = { who: @context.who, kind: change.kind, facts: change.facts,
+        line = { who: @context.user.name, kind: change.kind, facts: change.facts,
                  brings_back: change.brings_back, count_before: count_before(before, change),
                  count_after: cascade.final.size, library_version: @context.snapshot.version }
-        saved = @context.stored.save(before, change.inquiry, step:, at: @context.now, line:) or return
+        saved = @context.stored.save(before, change.inquiry, step:, at: @context.clock.now, line:) or return
 
         Outcome.new(opened: opened(saved, cascade:), change:, line: saved.version)
       end

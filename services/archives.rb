@@ -3,7 +3,7 @@
 module Hobrin
   module Services
     # Writes an inquiry as an archive, and checks one.
-    class Archives
+    class Archives < Service
       # faults :: Array of Exchange::Archive::Check::Fault; agree :: how many numbers agree;
       #   question :: of the inquiry; key :: the public key that signed it, nil for none; format ::
       #   of the file
@@ -23,10 +23,6 @@ module Hobrin
       MOST_SECONDS = 12
       private_constant :LINE, :STEPS_BACK, :MOST_SECONDS
 
-      def initialize(context)
-        @context = context
-      end
-
       # id :: of an inquiry; situation :: whether what led to the question goes along, which may tell of a
       #   patient. Gives a Download. Raises GoneError.
       def write(id, situation: false)
@@ -37,7 +33,7 @@ module Hobrin
           inquiry: JSON.parse(Store::InquiryDocument.dump(inquiry)), trail: trail(id),
           records: JSON.parse(Exchange::CslJson::Writer.call(records)),
           numbers: Exchange::Archive::Numbers.new(inquiry, records).call,
-          sample: @context.snapshot.sample?, made: @context.today, key: @context.signing_key
+          sample: @context.snapshot.sample?, made: @context.clock.today, key: @context.signing_key
         )
         Download.new(name: "hobrin-#{id}-archive.json", type: "application/json", body:)
       end

@@ -6,7 +6,7 @@ module Hobrin
     module Ask
       # What the Ask step shows beyond the question: what Hobrin proposes, and what it has to say
       # about what is there.
-      class Read
+      class Read < Service
         # proposals :: Array of Question::Understanding::Proposal still open; guess ::
         #   Question::Understanding::Guess or nil
         # advice    :: Hash of element key to Question::Practice::Advice; no_use :: Hash of element
@@ -19,7 +19,7 @@ module Hobrin
         end
 
         def initialize(context)
-          @context = context
+          super
           @thesaurus = context.thesaurus
         end
 
@@ -54,7 +54,7 @@ module Hobrin
         end
 
         def mentioned(inquiry)
-          limits = Narrowing::MentionedLimits.new(@context.today)
+          limits = Narrowing::MentionedLimits.new(@context.clock.today)
           limits.waiting(inquiry.question, inquiry.limits)
         end
 

@@ -124,7 +124,7 @@ module Hobrin
 
         # One for each day, of which so many are kept. Gives the folder, nil when today's is there.
         def daily(folder, keep:)
-          today = folder.join(@context.today.iso8601)
+          today = folder.join(@context.clock.today.iso8601)
           return if today.exist?
 
           call(today)
@@ -141,7 +141,7 @@ module Hobrin
           FileUtils.cp_r(@home.join("papers"), part) if @home.join("papers").directory?
           part.glob("**/*").each { |file| file.chmod(file.directory? ? 0o700 : 0o600) }
           files = Backup.files(part).to_h { |path| [path, Backup.print_of(part.join(path))] }
-          manifest = { hobrin: "backup", format: FORMAT, made: @context.now, files: }
+          manifest = { hobrin: "backup", format: FORMAT, made: @context.clock.now, files: }
           part.join(MANIFEST).write(JSON.pretty_generate(manifest), perm: 0o600)
         end
       end

@@ -25,7 +25,7 @@ module Hobrin
           name = name.to_s.gsub(/[[:space:]]+/, " ").strip
           check(name, protocol)
           values = { name:, address: address.to_s.strip, protocol:, stand_in:,
-                     added_at: @context.now }
+                     added_at: @context.clock.now }
           @sources.write(**values, **(protocol == "sru" ? asked(address) : harvested(address)))
         end
 
@@ -60,18 +60,14 @@ module Hobrin
 
       # Begins to harvest a catalogue, or to harvest what changed there since the last time, as an
       # import in the background.
-      class HarvestSource
-        def initialize(context)
-          @context = context
-        end
-
+      class HarvestSource < Service
         # Raises GoneError for a catalogue that is not harvested, or is being harvested just now.
         def call(id)
           source = @context.library.sources.find(id)
           imports = @context.library.imports
           raise GoneError, "catalogue" if source.sru? || imports.all.any? { |one| one.source_id == id && one.waiting? }
 
-          imports.begin(name: source.name, size: 0, at: @context.now, state: "waiting",
+          imports.begin(name: source.name, size: 0, at: @context.clock.now, state: "waiting",
                         sample: source.stand_in,
                         format: source.format, source_id: id)
           Imports::WakeWorker.new(@context).call
@@ -154,7 +150,7 @@ module Hobrin
           ids = gone.map { |item| "#{source.key}:#{item.identifier}" }
           stay = ids & @context.inquiries.all.flat_map { |saved| saved.inquiry.kept_ids }
           @stay += stay.size
-          @context.library.take_out(ids - stay, at: @context.now)
+          @context.library.take_out(ids - stay, at: @context.clock.now)
         end
 
         def staying
@@ -175,7 +171,7 @@ module Hobrin
         end
 
         def named(record, source, id)
-          record.with(id: "#{source.key}:#{id}", added: @context.today.iso8601)
+          record.with(id: "#{source.key}:#{id}", added: @context.clock.today.iso8601)
         end
       end
     end

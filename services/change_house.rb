@@ -4,13 +4,13 @@ module Hobrin
   module Services
     # Changes what all inquiries share: the library's link resolver, filters that were written here,
     # full texts. It takes a librarian, is written to the log, and can be undone.
-    class ChangeHouse
+    class ChangeHouse < Service
       LAST = 12
       RESOLVER = "resolver"
       private_constant :LAST, :RESOLVER
 
       def initialize(context)
-        @context = context
+        super
         @changes = context.house_changes
       end
 
@@ -39,8 +39,8 @@ module Hobrin
       # and is given the number of the change. Gives what it gives. Raises RefusedError.
       def change(kind, key, was, ward_id: nil)
         Permit.new(@context).library unless ward_id
-        id = @changes.add(kind, key, was:, ward_id:, at: @context.now, who: @context.who)
-        @context.note_down("changed for #{ward_id ? "the ward" : "all"}", "#{kind} #{key}".strip[0, 300])
+        id = @changes.add(kind, key, was:, ward_id:, at: @context.clock.now, who: @context.user.name)
+        @context.audit.note("changed for #{ward_id ? "the ward" : "all"}", "#{kind} #{key}".strip[0, 300])
         yield id
       end
 
@@ -56,15 +56,15 @@ module Hobrin
         when "filter" then put_filter(one.key, one.was)
         when "pdf" then @context.papers.put_back(one.key, id, ward_id: one.ward_id)
         end
-        @changes.undone(id, at: @context.now, by: @context.who)
-        @context.note_down("undone for all", "#{one.kind} #{one.key}".strip[0, 300])
+        @changes.undone(id, at: @context.clock.now, by: @context.user.name)
+        @context.audit.note("undone for all", "#{one.kind} #{one.key}".strip[0, 300])
       end
 
       private
 
       def put_filter(title, terms)
         filters = @context.own_filters
-        return filters.keep(title, terms, at: @context.now) if terms
+        return filters.keep(title, terms, at: @context.clock.now) if terms
 
         filters.remove(title) if filters.kept?(title)
       end

@@ -2,10 +2,11 @@
 
 module Hobrin
   module Services
-    # What services work with: the stores, the clock, and who is at the desk.
+    # What services work with: the stores, the library as it is now, the clock, who is at the desk, and the log of what
+    # they do.
     class Context
       attr_reader :stored, :inquiries, :shared_briefs, :own_filters, :house_changes, :own_records, :settings, :papers,
-                  :incoming, :library, :who, :filters, :allowed, :directory, :person
+                  :incoming, :library, :filters, :allowed, :directory, :clock, :user
 
       # stored :: the inquiries as they are kept, for what changes them; inquiries :: the same as who
       #   signed in may read them
@@ -27,8 +28,8 @@ module Hobrin
         @papers = papers
         @incoming = incoming
         @library = library
-        @who = who
-        @clock = clock
+        @user = User.new(who)
+        @clock = Clock.new(clock)
         @language = language
         @allowed = allowed
         @directory = directory
@@ -66,29 +67,11 @@ module Hobrin
         records.empty? ? self : dup.tap { |copy| copy.put_beside(records) }
       end
 
-      # Whose what is made now is, where people sign in. ward_id :: nil for the first of theirs
-      def whose(ward_id = nil)
-        return {} unless person
-
-        { owner_id: person.id, ward_id: person.in?(ward_id) ? ward_id : person.wards.keys.min }
-      end
-
-      # Writes down what somebody did, where people sign in. what :: in a word; about :: more of it
-      def note_down(what, about = "", who: @who)
-        directory.audit.add(at: now, who:, what:, about:) if person
-      end
+      # Where what people do is written down.
+      def audit = Audit.new(log: directory.audit, user:, clock:)
 
       # saved :: Store::Inquiries::Saved. The same as who is here may read it.
-      def readable(saved) = person ? inquiries.blinded(saved) : saved
-
-      def today = @clock.now.to_date
-
-      # The time as ISO 8601 text in UTC, to the second: what is stored.
-      def now = @clock.now.utc.strftime("%Y-%m-%dT%H:%M:%SZ")
-
-      # The same, some days or minutes ago.
-      def days_ago(count) = minutes_ago(count * 1_440)
-      def minutes_ago(count) = (@clock.now.utc - (count * 60)).strftime("%Y-%m-%dT%H:%M:%SZ")
+      def readable(saved) = user.person ? inquiries.blinded(saved) : saved
 
       # The library as it is now: its version, size and whether it is made up.
       def snapshot = @pinned_snapshot || library.now
@@ -116,8 +99,7 @@ module Hobrin
       protected
 
       def let_in(person)
-        @person = person
-        @who = person.name
+        @user = User.signed_in(person)
         @inquiries = BlindInquiries.new(@stored, @together, person)
         @papers = @papers.seen_from(person.wards.keys)
       end

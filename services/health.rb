@@ -3,16 +3,12 @@
 module Hobrin
   module Services
     # Whether what Hobrin rests on is there, for a monitor.
-    class Health
+    class Health < Service
       # What is raised where a database cannot be read.
       UNREADABLE = Store::Database::Unreadable
 
       # The same in a sentence.
       def self.trouble(error) = Store::Database.trouble(error)
-
-      def initialize(context)
-        @context = context
-      end
 
       # Hash of each part to whether it answers.
       def call

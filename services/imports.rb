@@ -5,12 +5,8 @@ module Hobrin
     # Files on their way into the library.
     module Imports
       # Takes a file in, to be read into the library by a process of its own.
-      class ReceiveFile
+      class ReceiveFile < Service
         LARGEST_BYTES = Store::Incoming::LARGEST_BYTES
-
-        def initialize(context)
-          @context = context
-        end
 
         # io :: of the file, read as bytes; name :: as it was called where it came from
         # Gives the Store::Library::Imports::Import. Raises InputError (:file).
@@ -21,7 +17,7 @@ module Hobrin
         # One part of a file that comes in parts; see Store::Incoming#add_part. Gives the Import once it is
         # whole, nil before. Raises InputError (:file).
         def part(io, name:, upload:, at:, size:)
-          path = @context.incoming.add_part(io, upload:, at:, size:, who: @context.person&.id)
+          path = @context.incoming.add_part(io, upload:, at:, size:, who: @context.user.person&.id)
           path && begin_with(path, name)
         end
 
@@ -29,7 +25,7 @@ module Hobrin
 
         def begin_with(path, name)
           import = @context.library.imports.begin(name: named(name), size: File.size(path),
-                                                  at: @context.now, state: "waiting")
+                                                  at: @context.clock.now, state: "waiting")
           @context.incoming.name(path, import.id)
           WakeWorker.new(@context).call
           import
@@ -44,13 +40,9 @@ module Hobrin
 
       # Starts the process that reads waiting files into the library. There is one at a time: another
       # finds the lock taken and ends.
-      class WakeWorker
+      class WakeWorker < Service
         COMMAND = [RbConfig.ruby, File.expand_path("../config/cli.rb", __dir__), "work"].freeze
         private_constant :COMMAND
-
-        def initialize(context)
-          @context = context
-        end
 
         # Does nothing while nothing waits.
         def call
@@ -67,12 +59,12 @@ module Hobrin
 
       # Reads waiting files into the library, one after the other, and gives papers the headings that
       # people matched, until nothing waits. What was cut off goes on where its last batch ended.
-      class Work
+      class Work < Service
         SAMPLE_BYTES = 65_536
         private_constant :SAMPLE_BYTES
 
         def initialize(context)
-          @context = context
+          super
           @imports = context.library.imports
         end
 
@@ -125,7 +117,7 @@ module Hobrin
         def headings(import, io)
           outcome = ImportThesaurus.new(@context).skos(io, name: import.name)
           doubts = outcome.warnings.empty? ? "" : " #{outcome.warnings.size} doubts, the first: #{outcome.warnings.first}"
-          @imports.change(import.id, state: "done", format: "skos", at_byte: import.size, ended_at: @context.now,
+          @imports.change(import.id, state: "done", format: "skos", at_byte: import.size, ended_at: @context.clock.now,
                                      message: "#{outcome.headings} headings, in use from now on.#{doubts}")
         end
 
@@ -146,12 +138,12 @@ module Hobrin
         def stopped?(import) = @imports.find(import.id).state == "stopped"
 
         def fail_with(import, words)
-          @imports.change(import.id, state: "failed", message: words, ended_at: @context.now)
+          @imports.change(import.id, state: "failed", message: words, ended_at: @context.clock.now)
         end
       end
 
       # Stops an import, goes on with it, or takes back what it brought.
-      class Change
+      class Change < Service
         # An inquiry that had kept papers of an import. papers :: how many
         class Losing < Value
           attributes :id, :question, :papers
@@ -166,7 +158,7 @@ module Hobrin
         end
 
         def initialize(context)
-          @context = context
+          super
           @imports = context.library.imports
         end
 
@@ -202,7 +194,7 @@ module Hobrin
           import = @imports.find(id)
           raise GoneError, "import" if import.waiting? || import.state == "taken back"
 
-          @context.library.take_back(import, at: @context.now)
+          @context.library.take_back(import, at: @context.clock.now)
           @context.incoming.forget(id)
         end
       end

@@ -5,22 +5,18 @@ module Hobrin
     # An inquiry as a whole: started, opened, put aside, deleted, or rid of a text for good.
     module Inquiries
       # Starts an inquiry from a question.
-      class Start
-        def initialize(context)
-          @context = context
-        end
-
+      class Start < Service
         # text :: the question; situation :: what led to it; ward_id :: of one's wards, nil for the
         #   first. Gives the new id. Raises InputError.
         def call(text, situation: "", sample: false, ward_id: nil)
-          if @context.person&.wards&.empty?
+          if @context.user.person&.wards&.empty?
             raise InputError, { text: "You are on no ward yet: an inquiry belongs to one. Ask who runs this Hobrin." }
           end
 
           inquiry = Inquiry.new(question: Question.ask(text.strip, situation:))
-          line = { who: @context.who, kind: :question_asked, facts: {}, count_before: 0, count_after: 0,
+          line = { who: @context.user.name, kind: :question_asked, facts: {}, count_before: 0, count_after: 0,
                    library_version: @context.snapshot.version }
-          @context.inquiries.create(inquiry, step: :ask, at: @context.now, line:, sample:, **@context.whose(ward_id))
+          @context.inquiries.create(inquiry, step: :ask, at: @context.clock.now, line:, sample:, **@context.user.whose(ward_id))
         end
       end
 
@@ -68,11 +64,7 @@ module Hobrin
       end
 
       # Opens an inquiry, to look at it.
-      class Read
-        def initialize(context)
-          @context = context
-        end
-
+      class Read < Service
         # Gives an OpenInquiry. Raises GoneError.
         def call(id) = Open.new(@context, @context.inquiries.find(id))
 
@@ -85,13 +77,9 @@ module Hobrin
       end
 
       # Puts an inquiry out of the way without taking it away, and brings one back to the board.
-      class PutAside
-        def initialize(context)
-          @context = context
-        end
-
+      class PutAside < Service
         # Raises GoneError.
-        def call(id) = @context.inquiries.put_aside(id, at: @context.now)
+        def call(id) = @context.inquiries.put_aside(id, at: @context.clock.now)
 
         # One that was put aside, or else taken away. Raises GoneError.
         def back(id)
@@ -103,39 +91,31 @@ module Hobrin
 
       # Takes an inquiry away. For thirty days it can be brought back; then the nightly run forgets it with
       # its trail.
-      class Delete
+      class Delete < Service
         KEPT_DAYS = 30
-
-        def initialize(context)
-          @context = context
-        end
 
         # Raises GoneError when it is not there.
         def call(id)
-          @context.inquiries.delete(id, at: @context.now)
-          @context.note_down("deleted", "inquiry #{id}")
+          @context.inquiries.delete(id, at: @context.clock.now)
+          @context.audit.note("deleted", "inquiry #{id}")
         end
 
         # Raises GoneError when it was not taken away, or too long ago.
         def bring_back(id)
           @context.inquiries.bring_back(id, since:)
-          @context.note_down("brought back", "inquiry #{id}")
+          @context.audit.note("brought back", "inquiry #{id}")
         end
 
         # One that was taken away before this time can no more be brought back.
-        def since = @context.days_ago(KEPT_DAYS)
+        def since = @context.clock.days_ago(KEPT_DAYS)
       end
 
       # Removes a text from an inquiry for good: from all that is kept of it here, and so from its pages,
       # files, shared links and feeds, and from the next backup. The log says that it was done, and nothing
       # of the text.
-      class ForgetText
+      class ForgetText < Service
         SHORTEST = 4
         private_constant :SHORTEST
-
-        def initialize(context)
-          @context = context
-        end
 
         # id :: of the inquiry. Gives in how many places it stood. Who may is said by
         #   the address at which it is asked. Raises GoneError, InputError (:forget).
@@ -157,7 +137,7 @@ module Hobrin
         # A line of the trail that changes nothing and says nothing of the text.
         def note(id)
           ApplyEdit.new(@context).call(id, Edits::Trail::RecordForgetting.new)
-          @context.note_down("text removed for good", "inquiry #{id}")
+          @context.audit.note("text removed for good", "inquiry #{id}")
         end
 
         def refuse(words) = raise(InputError, { forget: words })

@@ -5,7 +5,7 @@ module Hobrin
     # The library: what it holds, searched and explained, and what people settle in it.
     module Library
       # What the library holds, and what came into it.
-      class Read
+      class Read < Service
         # papers, doubles, unindexed, headings :: numbers; years :: Hash of year to papers
         # imports :: Array of Store::Library::Imports::Import, the last first; sample :: whether any is made up
         # sources :: Array of Store::Library::Sources::Source; origins :: Hash of where papers are from, by the
@@ -13,10 +13,6 @@ module Hobrin
         class Overview < Value
           attributes :papers, :doubles, :unindexed, :headings, :years, :imports, :sample, :sources,
                      :origins
-        end
-
-        def initialize(context)
-          @context = context
         end
 
         # Gives an Overview.
@@ -62,7 +58,7 @@ module Hobrin
       end
 
       # Runs a search that is written as CQL, beside any inquiry or after the lines of one.
-      class Search
+      class Search < Service
         # tree :: what was read; set :: the RecordSet that it finds
         class Found < Value
           attributes :tree, :set
@@ -73,10 +69,6 @@ module Hobrin
 
         SLICE = 500
         private_constant :SLICE
-
-        def initialize(context)
-          @context = context
-        end
 
         # cql :: String; inquiry_id :: whose trail's lines cql.resultSetId names, or nil
         # Raises InputError (:cql, :line), and GoneError for an unknown inquiry.
@@ -113,16 +105,12 @@ module Hobrin
       end
 
       # Why a search finds a paper, or why it does not.
-      class ExplainPaper
+      class ExplainPaper < Service
         # record :: the Record; found :: whether the search finds it
         # reasons :: Array of Retrieval::Reasons::Reason when it does; missing :: Array of trees that
         #   it lacks when not
         class Explanation < Value
           attributes :record, :found, :reasons, :missing
-        end
-
-        def initialize(context)
-          @context = context
         end
 
         # id :: of the record, or its DOI; tree :: what is searched. Raises GoneError for an unknown
@@ -141,11 +129,7 @@ module Hobrin
 
       # Says which heading a name from outside stands for. Papers that are here get the heading in the
       # background; those that come in later get it at once.
-      class MatchHeading
-        def initialize(context)
-          @context = context
-        end
-
+      class MatchHeading < Service
         # name :: a keyword or heading as files have it; label :: any name of a heading
         # Raises InputError (:label).
         def call(name, label)

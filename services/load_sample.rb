@@ -4,16 +4,12 @@ module Hobrin
   module Services
     # Loads the made-up sample data into an empty home; what is there already stays. It marks how far
     # it is, so that a start that was cut off is gone on with.
-    class LoadSample
+    class LoadSample < Service
       BATCH = 4_000
       NAME = "Made-up sample papers"
       THESAURUS = "Made-up sample thesaurus"
       DIGEST = "sample"
       private_constant :BATCH, :NAME, :THESAURUS, :DIGEST
-
-      def initialize(context)
-        @context = context
-      end
 
       # headings :: Array of Thesaurus::Heading; records :: Enumerable of Records::Record
       # The block, if any, makes the sample inquiries; it is left out when there is an inquiry
@@ -37,7 +33,7 @@ module Hobrin
         Imports::ImportThesaurus.new(@context).call(headings, name: THESAURUS)
         import = library.imports.unfinished(DIGEST) ||
                  library.imports.begin(name: NAME, digest: DIGEST, size: 0, sample: true,
-                                       at: @context.now)
+                                       at: @context.clock.now)
         read = 0
         records.each_slice(BATCH) do |some|
           read += some.size
@@ -46,7 +42,7 @@ module Hobrin
                                                     headings: {})
           end
         end
-        library.finish_import(import, at: @context.now)
+        library.finish_import(import, at: @context.clock.now)
         library.keep_frequent_words
       end
 

@@ -31,7 +31,7 @@ module Hobrin
 
         # Limits that the question says itself and that are not on: Array of Mentioned.
         def mentioned
-          limits = Narrowing::MentionedLimits.new(@context.today)
+          limits = Narrowing::MentionedLimits.new(@context.clock.today)
           limits.waiting(inquiry.question, inquiry.limits).map do |one|
             Mentioned.new(words: one.words, preview: preview(one.leaf))
           end
@@ -85,7 +85,7 @@ module Hobrin
         def must_find = @must_find ||= @context.library.set(inquiry.must_find)
 
         def previews
-          @previews ||= Narrowing::Previews.new(cascade:, limits: inquiry.limits, evaluator:, today: @context.today,
+          @previews ||= Narrowing::Previews.new(cascade:, limits: inquiry.limits, evaluator:, today: @context.clock.today,
                                                 must_find:)
         end
 
@@ -103,11 +103,7 @@ module Hobrin
       end
 
       # What the number of papers of an inquiry means beside its aim.
-      class ReadOutlook
-        def initialize(context)
-          @context = context
-        end
-
+      class ReadOutlook < Service
         # opened :: OpenInquiry. Gives a Narrowing::Target::Outlook.
         def call(opened)
           inquiry, evaluator = opened.inquiry, @context.evaluator
@@ -184,7 +180,7 @@ module Hobrin
         # name :: of who reviews, where nobody signs in; verdict, remarks :: see Edits::SearchCheck::ReviewSearch
         # Gives an ApplyEdit::Outcome. Raises InputError (:reviewer), what ApplyEdit raises.
         def call(id, name:, verdict:, remarks:)
-          person = @context.person
+          person = @context.user.person
           raise InputError, { reviewer: OWN } if person && @context.standings.of(id).owner_id == person.id
 
           edit = Edits::SearchCheck::ReviewSearch.new(name: person ? person.name : name, verdict:, remarks:)

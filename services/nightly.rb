@@ -4,20 +4,16 @@ module Hobrin
   module Services
     # What is done once a night, by `hobrin nightly`: what was deleted long ago is forgotten, and the log
     # of people is checked from its first line.
-    class Nightly
+    class Nightly < Service
       # forgotten :: how many inquiries; broken_at :: the first line of the log that is not as it was
       #   written, or nil
       class Outcome < Value
         attributes :forgotten, :broken_at
       end
 
-      def initialize(context)
-        @context = context
-      end
-
       # Gives an Outcome.
       def call
-        Outcome.new(forgotten: forget, broken_at: @context.directory.audit.broken_anywhere(today: @context.now))
+        Outcome.new(forgotten: forget, broken_at: @context.directory.audit.broken_anywhere(today: @context.clock.now))
       end
 
       private
@@ -26,7 +22,7 @@ module Hobrin
         gone = @context.stored.forget(before: Inquiries::Delete.new(@context).since)
         gone.each { |id| Act::MakeFile.forget(@context, id) }
         if gone.any?
-          @context.directory.audit.add(at: @context.now, who: "the nightly run", what: "forgotten",
+          @context.directory.audit.add(at: @context.clock.now, who: "the nightly run", what: "forgotten",
                                        about: "#{gone.size} inquiries deleted over #{Inquiries::Delete::KEPT_DAYS} days ago")
         end
         gone.size

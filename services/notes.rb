@@ -56,16 +56,16 @@ module Hobrin
       # open :: whether it is to be open again
       def settle(note_id, open: false)
         first = begun(note_id)
-        @notes.settle(@id, first.id, at: open ? nil : @context.now, by: open ? nil : @context.who)
+        @notes.settle(@id, first.id, at: open ? nil : @context.clock.now, by: open ? nil : @context.user.name)
       end
 
       # Says that who signed in looks at a step. Gives the names of the others that are here, with
       # their steps.
       def look(step)
-        person = @context.person or return {}
+        person = @context.user.person or return {}
 
-        @notes.here(@id, person.id, step:, at: @context.now, since: @context.minutes_ago(1))
-        others = @notes.who_is_here(@id, since: @context.minutes_ago(MINUTES)).except(person.id)
+        @notes.here(@id, person.id, step:, at: @context.clock.now, since: @context.clock.minutes_ago(1))
+        others = @notes.who_is_here(@id, since: @context.clock.minutes_ago(MINUTES)).except(person.id)
         others.to_h { |id, where| [@context.directory.accounts.known(id)&.name.to_s, where] }
       end
 
@@ -94,11 +94,11 @@ module Hobrin
 
         FieldLengths.check(:note, text, at: :text)
 
-        @notes.add(@id, **about, text:, who: @context.who, person_id: @context.person&.id, at: @context.now)
+        @notes.add(@id, **about, text:, who: @context.user.name, person_id: @context.user.person&.id, at: @context.clock.now)
       end
 
       def shown?(note)
-        note.kind != "paper" || note.person_id == @context.person&.id || !apart?(note.key)
+        note.kind != "paper" || note.person_id == @context.user.person&.id || !apart?(note.key)
       end
 
       # Whether who asks is one of two who have not both decided on a paper, or weighed one that is

@@ -3,11 +3,7 @@
 module Hobrin
   module Services
     # Whether who signed in may do something. Where nobody signs in, everything may be done.
-    class Permit
-      def initialize(context)
-        @context = context
-      end
-
+    class Permit < Service
       # need :: of People::Standing::ABILITIES; id :: of an inquiry. Raises GoneError for one that
       #   they may not know of, as for one that is not there; RefusedError for more than they may.
       def inquiry(need, id)
@@ -42,7 +38,7 @@ module Hobrin
 
       private
 
-      def person = @context.person
+      def person = @context.user.person
       def refuse(words) = raise(RefusedError, words)
     end
   end

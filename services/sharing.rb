@@ -5,15 +5,11 @@ module Hobrin
     # Whose an inquiry is, and what others may do with it.
     module Sharing
       # Says what others of the ward may do with an inquiry.
-      class ShareInquiry
+      class ShareInquiry < Service
         # owner :: People::Person or nil; ward :: People::Ward or nil; people :: Hash of each other
         #   Person of the ward to what they may, of People::Standing::ABILITIES
         class Shared < Value
           attributes :owner, :ward, :people, :given
-        end
-
-        def initialize(context)
-          @context = context
         end
 
         # Gives a Shared. Raises GoneError.
@@ -37,7 +33,7 @@ module Hobrin
           raise InputError, { ability: "Choose what they may do." } unless known
 
           known == :owns ? hand_over(id, shared, person) : @context.standings.give(id, person.id, known)
-          @context.note_down("inquiry #{id}", "#{person.name}: #{known}")
+          @context.audit.note("inquiry #{id}", "#{person.name}: #{known}")
         end
 
         private
@@ -52,24 +48,20 @@ module Hobrin
 
       # Inquiries that were made at this Hobrin while nobody was signed in, and that who signed in may take
       # along. Only where nobody has to sign in: there anybody can see them anyway.
-      class TakeAlong
-        def initialize(context)
-          @context = context
-        end
-
+      class TakeAlong < Service
         # How many there are; 0 where nobody is signed in.
-        def count = @context.person ? @context.standings.unowned.size : 0
+        def count = @context.user.person ? @context.standings.unowned.size : 0
 
         def unowned?(id) = @context.standings.unowned.include?(id)
 
         # Puts all of them on the person's ward, as theirs. Gives how many. Raises RefusedError where nobody
         # is signed in.
         def call
-          raise RefusedError, "Sign in first." unless @context.person
+          raise RefusedError, "Sign in first." unless @context.user.person
 
-          whose = @context.whose
+          whose = @context.user.whose
           count = @context.standings.put_unowned(**whose)
-          @context.note_down("inquiries taken along", count.to_s) if count.positive?
+          @context.audit.note("inquiries taken along", count.to_s) if count.positive?
           count
         end
       end

@@ -53,26 +53,22 @@ module Hobrin
       end
 
       # Gives somebody a new password from the command line, and ends every session of theirs.
-      class RenewPassword
-        def initialize(context)
-          @context = context
-        end
-
+      class RenewPassword < Service
         # Raises GoneError, InputError (:password).
         def call(login, password)
           person = @context.directory.accounts.by_login(login) or raise GoneError, "person"
           Passwords.check(password, about: [person.name, person.login])
           @context.directory.accounts.renew(person.id, Passwords.digest(password))
           @context.directory.tries.forget_all(person.login)
-          @context.directory.audit.add(at: @context.now, who: "the command line", what: "password given anew",
+          @context.directory.audit.add(at: @context.clock.now, who: "the command line", what: "password given anew",
                                        about: person.name)
         end
       end
 
       # What happens to who is signed in, and how it is written down.
-      class Sessions
+      class Sessions < Service
         def initialize(context)
-          @context = context
+          super
           @directory = context.directory
         end
 
@@ -86,7 +82,7 @@ module Hobrin
         def forget_tries(login) = @directory.tries.forget_all(login)
 
         # what :: in a word; about :: more of it
-        def note_down(who, what, about = "") = @directory.audit.add(at: @context.now, who:, what:, about:)
+        def note_down(who, what, about = "") = @directory.audit.add(at: @context.clock.now, who:, what:, about:)
       end
 
       # Counts wrong passwords and codes, so that nobody guesses for long, and nobody is kept out for as
@@ -114,13 +110,13 @@ module Hobrin
         end
 
         def add(login, known: false)
-          @tries.add(keys(login, known).values, login:, at: @context.now, since:)
+          @tries.add(keys(login, known).values, login:, at: @context.clock.now, since:)
         end
 
         # Counts a new password that was asked for. Gives whether another letter may go out.
         def letter?(login)
           key = "letters #{@sender}"
-          @tries.add([key], login:, at: @context.now, since:)
+          @tries.add([key], login:, at: @context.clock.now, since:)
           @tries.count(key, since:) <= MOST.fetch(:letters)
         end
 
@@ -131,7 +127,7 @@ module Hobrin
 
         private
 
-        def since = @context.minutes_ago(MINUTES)
+        def since = @context.clock.minutes_ago(MINUTES)
 
         def keys(login, known)
           login = login.to_s.strip.downcase

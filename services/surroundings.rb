@@ -13,7 +13,7 @@ module Hobrin
       def evaluator = @context.evaluator
       def understanding = @context.understanding
       def vocabulary = @context.vocabulary
-      def today = @context.today
+      def today = @context.clock.today
 
       # What stays as it is when an earlier state is brought back: what two people decide or appraise
       # independently. Array of :decisions and :sheets.

@@ -6,7 +6,7 @@ module Hobrin
     module Terms
       # What the Word step shows beyond the inquiry: the figures of each block, how the joined ones
       # overlap, and for an empty one what the phrases of the question suggest.
-      class Read
+      class Read < Service
         # block :: Strategy::Block; element :: Question::Element; figures :: Retrieval::BlockFigures
         # suggestions :: Array of Retrieval::TermOffers::Offer from the question, that the block has not
         # narrower :: Hash of heading label to how many narrower headings it has, nil when it is no
@@ -28,7 +28,7 @@ module Hobrin
         private_constant :ENOUGH
 
         def initialize(context)
-          @context = context
+          super
           @thesaurus = context.thesaurus
           @evaluator = context.evaluator
         end
@@ -89,11 +89,7 @@ module Hobrin
       end
 
       # What could be added to a block of an inquiry while a person types.
-      class Offer
-        def initialize(context)
-          @context = context
-        end
-
+      class Offer < Service
         # block :: key of the block; typed, way :: see Retrieval::TermOffers#typed, which says what it gives.
         # Counts nothing but the offers. Raises GoneError.
         def call(id, block, typed, way: :ranked)
@@ -113,7 +109,7 @@ module Hobrin
 
       # Headings that are common among the newest papers of a block, and among those kept, and that
       # the block lacks.
-      class SuggestHeadings
+      class SuggestHeadings < Service
         # size :: how many papers were looked at; suggestions :: Array of
         #   Retrieval::HeadingSuggestions::Suggestion
         class Sample < Value
@@ -124,7 +120,7 @@ module Hobrin
         private_constant :NEWEST
 
         def initialize(context)
-          @context = context
+          super
           @evaluator = context.evaluator
         end
 
@@ -149,11 +145,11 @@ module Hobrin
       end
 
       # Finds a paper that a person knows by its id, its DOI, or words of its title.
-      class FindPapers
+      class FindPapers < Service
         MOST = 10
 
         def initialize(context)
-          @context = context
+          super
           @evaluator = context.evaluator
         end
 
@@ -182,7 +178,7 @@ module Hobrin
       end
 
       # A paper, how it is indexed, and what of an inquiry finds it.
-      class ReadPaper
+      class ReadPaper < Service
         # record :: Records::Record; keys :: the keys of the blocks that find it; held :: Hash of
         #   heading label to the keys
         # of the blocks that have it as a term
@@ -194,7 +190,7 @@ module Hobrin
         private_constant :MOST
 
         def initialize(context)
-          @context = context
+          super
           @evaluator = context.evaluator
         end
 

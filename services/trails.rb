@@ -5,7 +5,7 @@ module Hobrin
     # The trail of an inquiry: read, noted on, reported, and run again.
     module Trails
       # The trail of an inquiry: its lines, what stood at any of them, and how two of them compare.
-      class Read
+      class Read < Service
         # name :: number of the line, or the name that it was given; says :: the change, or what it is made of
         # line :: Trail::Line, nil for a named one; papers :: RecordSet that its search finds now
         # lines :: Array of Brief::SearchLines::Line, counted now; cql :: the whole search as CQL text
@@ -33,7 +33,7 @@ module Hobrin
         private_constant :MOST_READ, :MOST_LISTED
 
         def initialize(context)
-          @context = context
+          super
           @evaluator = context.evaluator
         end
 
@@ -88,11 +88,7 @@ module Hobrin
       end
 
       # What the search log says for each item of PRISMA-S, with every number counted now.
-      class ReadReport
-        def initialize(context)
-          @context = context
-        end
-
+      class ReadReport < Service
         # opened :: OpenInquiry; lines :: Array of Brief::SearchLines::Line; cql :: the whole search
         # Gives an Array of Brief::SearchReport::Item.
         def call(opened, lines, cql)
@@ -133,7 +129,7 @@ module Hobrin
         def dated(id)
           trail = @context.inquiries.trail(id)
           runs = trail.select { |line| line.kind == :run_again }.map { |line| Date.parse(line.at) }
-          { begun: Date.parse(trail.last.at), counted: @context.today, runs: runs.reverse }
+          { begun: Date.parse(trail.last.at), counted: @context.clock.today, runs: runs.reverse }
         end
       end
 
@@ -199,11 +195,7 @@ module Hobrin
       end
 
       # Notes on a line of the trail. It changes nothing of the inquiry, so it is no line itself.
-      class NoteOnLine
-        def initialize(context)
-          @context = context
-        end
-
+      class NoteOnLine < Service
         # was :: the note that the person saw there. Gives an ApplyEdit::Outcome. Raises InputError
         # (:note) for a note that is too long, or when another one was written meanwhile; GoneError
         # when there is no such line.

@@ -13,8 +13,8 @@ module Hobrin
       def on? = !pair.nil?
 
       # Whether it is done apart: where nobody signs in, there is nobody to be apart from.
-      def apart? = on? && !@context.person.nil?
-      def reader? = apart? && pair.include?(@context.person.id)
+      def apart? = on? && !@context.user.person.nil?
+      def reader? = apart? && pair.include?(@context.user.person.id)
 
       # The two, or none.
       def readers = pair.to_a.map { |id| @context.directory.accounts.known(id) }
@@ -54,7 +54,7 @@ module Hobrin
       def let_read(pair, about)
         kept.let_read(@id, pair)
         @pair = pair
-        @context.note_down("inquiry #{@id}", about)
+        @context.audit.note("inquiry #{@id}", about)
       end
 
       # How many of so many papers each has still to do: Hash of name to number, empty where nothing

@@ -15,7 +15,7 @@ module Hobrin
         app.before { admit if env.key?(SigningIn::SHARED) }
         app.error(RefusedError) do
           status 403
-          context.note_down("refused", "#{request.request_method} #{request.path_info}"[0, 300])
+          context.audit.note("refused", "#{request.request_method} #{request.path_info}"[0, 300])
           fail_with "Not yours to do", env["sinatra.error"].message
         end
       end
@@ -25,7 +25,7 @@ module Hobrin
       def admit
         need, given = Rules.of(request.request_method, request.path_info)
         return if need == :open || (need == :catalogue && env[SigningIn::SHARED][:open_catalogue])
-        return (ask_to_sign_in if env[SigningIn::SHARED][:required]) unless context.person
+        return (ask_to_sign_in if env[SigningIn::SHARED][:required]) unless context.user.person
 
         permit = Services::Permit.new(context)
         case need

@@ -27,7 +27,7 @@ module Hobrin
 
         # Answers with a file to save. file :: anything with name, type and body
         def download(file)
-          context.note_down("took out", "#{request.path_info}: #{file.name}"[0, 300])
+          context.audit.note("took out", "#{request.path_info}: #{file.name}"[0, 300])
           content_type file.type, **(file.body.encoding == Encoding::BINARY ? {} : { charset: "utf-8" })
           attachment file.name
           file.body
@@ -42,14 +42,14 @@ module Hobrin
 
         # text :: as it is kept. What was found in it, in words; nil for nothing.
         def identifying(text)
-          found = Hobrin::Text::Identifiers.in(text.to_s, today: context.today)
+          found = Hobrin::Text::Identifiers.in(text.to_s, today: context.clock.today)
           return if found.empty?
 
           found.map { |one| "#{KINDS.fetch(one.kind)} (“#{one.text.strip}”)" }.uniq.join(", ")
         end
 
         # The same text without it.
-        def anonymous(text) = Hobrin::Text::Identifiers.without(text, today: context.today)
+        def anonymous(text) = Hobrin::Text::Identifiers.without(text, today: context.clock.today)
       end
 
       # Who else looks at an inquiry just now.

@@ -71,7 +71,7 @@ module Hobrin
 
         def calendar(opened)
           body = Exchange::Calendar.write(opened.inquiry,
-                                          made: @context.today) or raise GoneError, "days"
+                                          made: @context.clock.today) or raise GoneError, "days"
           Download.new(name: "hobrin-#{opened.id}-days.ics", type: Exchange::Calendar::TYPE, body:)
         end
 
@@ -82,7 +82,7 @@ module Hobrin
 
         def workbook(material, opened)
           sheets = Exchange::Tables::OfBrief.new(material).call.values
-          body = Exchange::Tables::Xlsx.call(sheets, made: @context.today, sample: material.sample)
+          body = Exchange::Tables::Xlsx.call(sheets, made: @context.clock.today, sample: material.sample)
           Download.new(name: "hobrin-#{opened.id}-tables.xlsx", type: Exchange::Tables::Xlsx::TYPE, body:)
         end
       end

@@ -54,8 +54,8 @@ module Hobrin
 
         # Named by all that it depends on.
         def path(opened, name, ending)
-          blind = @context.person&.id if @context.person && @context.inquiries.blind?(opened.id)
-          parts = [opened.version, @context.snapshot.version, @context.today.iso8601, @materials.to_a, blind, name, ending]
+          blind = @context.user.person&.id if @context.user.person && @context.inquiries.blind?(opened.id)
+          parts = [opened.version, @context.snapshot.version, @context.clock.today.iso8601, @materials.to_a, blind, name, ending]
           @folder.join(opened.id.to_s, "#{Digest::SHA256.hexdigest(JSON.generate(parts))[0, 40]}.#{ending}")
         end
 

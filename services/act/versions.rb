@@ -4,7 +4,7 @@ module Hobrin
   module Services
     module Act
       # The signed versions of a brief, what changed since, and what the pooled values were then.
-      class Versions
+      class Versions < Service
         # An outcome then and now: before, now :: Appraisal::Findings::Row or nil where there is none
         class Moved < Value
           attributes :name, :before, :now
@@ -17,10 +17,6 @@ module Hobrin
             row && [row.effect&.estimate, row.effect&.low, row.effect&.high, row.certainty&.level,
                     row.pool.studies.size]
           end
-        end
-
-        def initialize(context)
-          @context = context
         end
 
         # opened :: OpenInquiry; number :: of the version, from 1. Gives the Exchange::Report as it

@@ -31,14 +31,14 @@ module Hobrin
         def apart_at?(record_id) = apart? && (hidden?(record_id) || !inquiry.paper(record_id)&.weighed?)
 
         # Whether a paper was appraised before the two began, which the second of them does not see.
-        def hidden?(record_id) = reader? && pair.last == @context.person.id && outside.include?(record_id)
+        def hidden?(record_id) = reader? && pair.last == @context.user.person.id && outside.include?(record_id)
 
         # The inquiry as one of the two sees it on Weigh: with their own sheets, and those that hold.
         # For others as it is.
         def as_weighed(inquiry)
           return inquiry unless reader?
 
-          own = kept.of(@id, @context.person.id).to_h { |paper| [paper.record_id, paper] }
+          own = kept.of(@id, @context.user.person.id).to_h { |paper| [paper.record_id, paper] }
           papers = inquiry.kept_ids.filter_map { |id| seen(inquiry.paper(id), own[id]) }
           inquiry.with(weighing: inquiry.weighing.with(papers:))
         end
@@ -93,7 +93,7 @@ module Hobrin
           return :open if both.any? { |one| one.record_id == record_id }
           return :theirs unless reader?
 
-          kept.done(@id, @context.person.id).include?(record_id) ? :waiting : :mine
+          kept.done(@id, @context.user.person.id).include?(record_id) ? :waiting : :mine
         end
 
         # Whether nothing of a paper is left to weigh apart: both are done, or it is not kept.
@@ -116,7 +116,7 @@ module Hobrin
         def kept = @context.sheets
 
         def put(paper, done)
-          at, person_id = @context.now, @context.person.id
+          at, person_id = @context.clock.now, @context.user.person.id
           return if apart_at?(paper.record_id) && kept.put(@id, person_id, paper, done:, at:)
 
           refuse("Both are done with this paper. Where you differ, settle it together.")

@@ -5,7 +5,7 @@ module Hobrin
     module Catalogues
       # Answers who harvests this library over OAI-PMH: all records in the order in which they came,
       # and those that went. Nothing is remembered between two answers.
-      class AnswerOai
+      class AnswerOai < Service
         PART = 200
         PREFIX = "oai:hobrin:"
         KNOWN = { "Identify" => [], "ListMetadataFormats" => %w[identifier],
@@ -27,13 +27,9 @@ module Hobrin
         end
         private_constant :Wrong
 
-        def initialize(context)
-          @context = context
-        end
-
         # params :: Hash of String to String; address :: of this provider. Gives XML.
         def call(params, address:)
-          writer = Catalogue::Oai::Writer.new(at: @context.now, address:, asked: params)
+          writer = Catalogue::Oai::Writer.new(at: @context.clock.now, address:, asked: params)
           check(params)
           @writer = writer
           writer.answer(inside(params, address))

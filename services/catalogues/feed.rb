@@ -8,7 +8,7 @@ module Hobrin
     module Catalogues
       # New papers of an inquiry as an Atom feed (RFC 4287), by a secret address that can be taken
       # back.
-      class Feed
+      class Feed < Service
         KIND = "feed"
         BYTES = 32
         MOST = 50
@@ -16,7 +16,7 @@ module Hobrin
         private_constant :KIND, :BYTES
 
         def initialize(context)
-          @context = context
+          super
           @shares = context.shared_briefs
         end
 
@@ -24,25 +24,25 @@ module Hobrin
         def token(id) = share(id)&.token
 
         # The same as Store::SharedBriefs::Share.
-        def share(id) = @shares.of(id, at: @context.now, kind: KIND)
+        def share(id) = @shares.of(id, at: @context.clock.now, kind: KIND)
 
         # Makes a new one; the one before leads nowhere from then on. days :: until it ends by itself, one
         #   of ShareBrief::DAYS. Raises GoneError.
         def open(id, days: nil)
           @context.inquiries.find(id)
           take_back(id)
-          @shares.share(id, token: SecureRandom.urlsafe_base64(BYTES), at: @context.now, kind: KIND,
+          @shares.share(id, token: SecureRandom.urlsafe_base64(BYTES), at: @context.clock.now, kind: KIND,
                             ends_at: Act::ShareBrief.end_of(@context, days))
         end
 
-        def take_back(id) = @shares.take_back(id, at: @context.now, kind: KIND)
+        def take_back(id) = @shares.take_back(id, at: @context.clock.now, kind: KIND)
 
         # address :: of the feed; home :: of this Hobrin. Gives a Download. Raises GoneError.
         def call(id, token, address:, home:)
-          share = @shares.find(token.to_s, at: @context.now, kind: KIND)
+          share = @shares.find(token.to_s, at: @context.clock.now, kind: KIND)
           raise GoneError, "feed" unless share&.inquiry_id == id
 
-          @shares.used(share, at: @context.now)
+          @shares.used(share, at: @context.clock.now)
 
           saved = @context.inquiries.find(id)
           papers = latest(Inquiries::Open.new(@context, saved).cascade.final)

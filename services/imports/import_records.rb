@@ -7,7 +7,7 @@ module Hobrin
     module Imports
       # Reads records from a file into the library, in any of the formats of Exchange. What is there
       # already stays, so an import can be run again; one that was stopped goes on where it stopped.
-      class ImportRecords
+      class ImportRecords < Service
         # format :: name in Exchange::FORMATS; added, known, duplicates :: numbers of records;
         # refused :: how many entries were not
         # read; refusals :: the first of them, at most MOST_REFUSALS; resumed :: entries that an
@@ -20,10 +20,6 @@ module Hobrin
         MOST_REFUSALS = 200
         SAMPLE_BYTES = 4_096
         private_constant :SAMPLE_BYTES
-
-        def initialize(context)
-          @context = context
-        end
 
         # io :: an IO that can be rewound, read as bytes; format :: a name of Exchange::FORMATS, or
         #   nil to tell by the file
@@ -72,7 +68,7 @@ module Hobrin
           digest = digest(io, format)
           imports = @context.library.imports
           imports.unfinished(digest)&.tap { |one| imports.change(one.id, state: "running") } ||
-            imports.begin(name:, digest:, format:, size: io.size, sample:, at: @context.now)
+            imports.begin(name:, digest:, format:, size: io.size, sample:, at: @context.clock.now)
         end
 
         def digest(io, format)
@@ -122,7 +118,7 @@ module Hobrin
           end
 
           # message :: what is to be said of it, or nil
-          def finish(message = nil) = @library.finish_import(@import, at: @context.now, message:)
+          def finish(message = nil) = @library.finish_import(@import, at: @context.clock.now, message:)
 
           private
 

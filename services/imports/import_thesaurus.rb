@@ -4,7 +4,7 @@ module Hobrin
   module Services
     module Imports
       # Brings a thesaurus in and takes it into use; those that came before stay beside it.
-      class ImportThesaurus
+      class ImportThesaurus < Service
         # headings :: how many; warnings :: Array of String
         class Outcome < Value
           attributes :headings, :warnings
@@ -13,10 +13,6 @@ module Hobrin
         SAMPLE_BYTES = 4_096
         MOST_SAID = 20
         private_constant :SAMPLE_BYTES, :MOST_SAID
-
-        def initialize(context)
-          @context = context
-        end
 
         # headings :: Array of Thesaurus::Heading; name :: of what they are in. Raises InputError
         #   naming what does not hang together.
@@ -48,7 +44,7 @@ module Hobrin
         private
 
         def write(thesaurus, name)
-          @context.library.write_thesaurus(thesaurus, name:, at: @context.now)
+          @context.library.write_thesaurus(thesaurus, name:, at: @context.clock.now)
         end
 
         def refuse(errors)

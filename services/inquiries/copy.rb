@@ -5,14 +5,10 @@ module Hobrin
     module Inquiries
       # Starts an inquiry from one that is there, or from an archive of another Hobrin. Its trail
       # begins anew and says where it came from; nobody has signed the copy.
-      class Copy
+      class Copy < Service
         TURNS = Turns.new(at_once: 1, waiting: 1,
                           busy: "Several archives are being opened just now. Try again in a moment.")
         private_constant :TURNS
-
-        def initialize(context)
-          @context = context
-        end
 
         # id :: of the one to copy. Gives the new id. Raises GoneError.
         def call(id)
@@ -59,16 +55,16 @@ module Hobrin
         def begin_with(inquiry, step:, kind:, facts:, sample:)
           inquiry = inquiry.with(acting: inquiry.acting.with(signed: []), peer_reviews: [])
           papers = inquiry.cascade(@context.evaluator).final.size
-          line = { who: @context.who, kind:, facts:, count_before: papers, count_after: papers,
+          line = { who: @context.user.name, kind:, facts:, count_before: papers, count_after: papers,
                    library_version: @context.snapshot.version }
-          @context.inquiries.create(inquiry, step:, at: @context.now, line:, sample:, **@context.whose)
+          @context.inquiries.create(inquiry, step:, at: @context.clock.now, line:, sample:, **@context.user.whose)
         end
 
         def may_add? = ChangeHouse.new(@context).may?
 
         def add(items, sample:)
           Imports::ImportRecords.new(@context).call(StringIO.new(JSON.generate(items)), format: :csl, name: "An archive", sample:)
-          @context.note_down("papers added", "#{items.size} of an archive")
+          @context.audit.note("papers added", "#{items.size} of an archive")
           @context = @context.pinned
         end
 

@@ -5,7 +5,7 @@ module Hobrin
     module Inquiries
       # What the first page shows. It asks a fixed number of statements, however many inquiries there
       # are, and reads none of them whole but those from whose reader something is hidden.
-      class List
+      class List < Service
         # entries :: Array of Entry, the furthest first; counts :: Hash of a key of Inquiry::Stage::NAMES to
         #   how many stand there; aside :: those that were put aside; deleted :: those that can be
         #   brought back, both as Store::Inquiries::Board::Listed; page :: number from 1; pages :: how many there are
@@ -28,7 +28,7 @@ module Hobrin
         private_constant :MOST_ASIDE
 
         def initialize(context)
-          @context = context
+          super
           @board = context.stored.board
         end
 
@@ -44,8 +44,8 @@ module Hobrin
 
         private
 
-        def person = @context.person
-        def today = @context.today
+        def person = @context.user.person
+        def today = @context.clock.today
         def seen = @seen ||= @board.seen_by(person&.id, person&.wards&.keys)
 
         # Those that who is here could bring back.

@@ -147,7 +147,7 @@ module Hobrin
 
           def waiting(source, asked, most)
             size = [most, asked.count].min
-            @context.library.imports.begin(name: source.name, size:, at: @context.now,
+            @context.library.imports.begin(name: source.name, size:, at: @context.clock.now,
                                            state: "waiting",
                                            sample: source.stand_in, format: source.format,
                                            source_id: source.id, query: asked.query, most: size)
@@ -162,7 +162,7 @@ module Hobrin
             count = sru.count(query)
             Narrowing::State::ExternalSearch.new(source: source.name, address: source.address,
                                                  protocol: "SRU #{source.version}", query:, count:,
-                                                 lines: counted(sru, lines), on: @context.today.iso8601,
+                                                 lines: counted(sru, lines), on: @context.clock.today.iso8601,
                                                  import_id: nil)
           end
 
@@ -187,7 +187,7 @@ module Hobrin
 
             source = @context.library.sources.named(before.source) or raise GoneError, "catalogue"
             sru = Outside::Sources::Sru.new(@fetch, source.address, version: source.version)
-            before.with(count: sru.count(before.query), on: @context.today.iso8601)
+            before.with(count: sru.count(before.query), on: @context.clock.today.iso8601)
           end
 
           def now = Process.clock_gettime(Process::CLOCK_MONOTONIC)

@@ -66,7 +66,7 @@ module Hobrin
         # All of them, worked out once for a search as it stands: the key is everything that they
         # depend on beside the library, whose evaluator keeps them.
         def every
-          depends_on = [:what_ifs, inquiry.state, inquiry.question.kind, inquiry.aim, inquiry.must_find, @context.today,
+          depends_on = [:what_ifs, inquiry.state, inquiry.question.kind, inquiry.aim, inquiry.must_find, @context.clock.today,
                         inquiry.question.elements.map { |element| [element.key, element.letter] }]
           @evaluator.derived(depends_on) do
             Narrowing::WhatIfs.new(inquiry.state, evaluator: @evaluator, must_find:)
@@ -75,7 +75,7 @@ module Hobrin
         end
 
         def inquiry = @opened.inquiry
-        def moves = @moves ||= Narrowing::Moves.by(inquiry, @context)
+        def moves = @moves ||= Narrowing::Moves.by(inquiry, Surroundings.new(@context, @opened.saved))
         def must_find = @must_find ||= @context.library.set(inquiry.must_find)
       end
     end

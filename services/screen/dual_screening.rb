@@ -95,7 +95,7 @@ module Hobrin
 
         # before :: decisions that were made before the two began, and are shown
         def own_inquiry(inquiry, before: [])
-          inquiry.with(decisions: before + kept.of(@id, @context.person.id))
+          inquiry.with(decisions: before + kept.of(@id, @context.user.person.id))
         end
 
         def both
@@ -107,8 +107,8 @@ module Hobrin
           refuse(OUTSIDE) if changed.any? { |decision| outside.include?(decision.record_id) }
 
           gone = before.map(&:record_id) - after.map(&:record_id)
-          written = changed.map { |decision| kept.put(@id, @context.person.id, decision, at: @context.now) }
-          written += gone.map { |record_id| kept.take_back(@id, @context.person.id, record_id) }
+          written = changed.map { |decision| kept.put(@id, @context.user.person.id, decision, at: @context.clock.now) }
+          written += gone.map { |record_id| kept.take_back(@id, @context.user.person.id, record_id) }
           refuse("Both have decided on this paper. Where you differ, settle it together.") unless written.all?
 
           agree(changed.map(&:record_id))

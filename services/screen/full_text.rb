@@ -5,7 +5,7 @@ module Hobrin
     module Screen
       # The full text of a paper, as a PDF that a person keeps with it: a librarian for everybody,
       # others for the ward of their inquiry.
-      class FullText
+      class FullText < Service
         LARGEST_BYTES = Store::KeptPapers::LARGEST_BYTES
         # Reading one may take long and much: two at a time.
         READING = ReadLater.new(at_once: 2, patience: 2)
@@ -20,7 +20,7 @@ module Hobrin
         end
 
         def initialize(context)
-          @context = context
+          super
           @house = ChangeHouse.new(context)
         end
 
@@ -43,7 +43,7 @@ module Hobrin
 
         # That of the ward, or else the one for everybody. Raises GoneError, InputError (:pdf).
         def remove(record_id, inquiry_id)
-          own = @context.person && @context.standings.of(inquiry_id).ward_id
+          own = @context.user.person && @context.standings.of(inquiry_id).ward_id
           own = nil unless own && @context.papers.kept_for?(record_id, own)
           raise GoneError, "full text" unless @context.papers.kept?(record_id)
           raise InputError, { pdf: FOR_ALL } unless own || @house.may?

@@ -67,7 +67,7 @@ module Hobrin
 
         # What is to be known of one paper beside its abstract: whether it is what it says it is,
         # whether its numbers fit together, and what it has to do with other papers.
-        class Closely
+        class Closely < Service
           # passage :: CloseReading::Passage of the abstract; label :: Appraisal::Design of its labels,
           #   or nil; made_as :: CloseReading::MadeAs::Answer; disagreements :: of CloseReading::Numbers
           # worked_out :: whether there was a number to work out anew; double_of :: the Record that came
@@ -79,7 +79,7 @@ module Hobrin
           end
 
           def initialize(context)
-            @context = context
+            super
             @library = context.library
           end
 

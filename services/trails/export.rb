@@ -6,16 +6,12 @@ module Hobrin
   module Services
     module Trails
       # The trail as a search log: text to read, CSV for a table, JSON for a program.
-      class Export
+      class Export < Service
         TYPES = { "txt" => "text/plain", "csv" => "text/csv", "json" => "application/json" }.freeze
         COLUMNS = %i[number at who step kind change count_before count_after library_version
                      note].freeze
         SAMPLE = "Made-up sample data: no paper, person or result in it is real."
         private_constant :TYPES, :COLUMNS, :SAMPLE
-
-        def initialize(context)
-          @context = context
-        end
 
         # extension :: "txt", "csv" or "json". Raises GoneError for another one, or an unknown
         #   inquiry.
@@ -51,7 +47,7 @@ module Hobrin
 
         def library_line
           library = @context.snapshot
-          "Library of #{library.size} papers, version #{library.version}; counted #{@context.today.iso8601}"
+          "Library of #{library.size} papers, version #{library.version}; counted #{@context.clock.today.iso8601}"
         end
 
         def report(opened, brief) = ReadReport.new(@context).call(opened, brief.lines, brief.cql)

@@ -25,7 +25,10 @@ RSpec.describe Hobrin::Services::ApplyEdit, :sample do
     end
 
     # Where a move stands among all of them.
-    def place(name) = Hobrin::Narrowing::Moves.of(inquiry, context).call.index { |one| one.name == name }
+    def place(name)
+      Hobrin::Narrowing::Moves.of(inquiry, Hobrin::Services::Surroundings.new(context, saved)).call.index { |one| one.name == name }
+    end
+
     def last_offer = offers.max_by { |one| place(one.name) }
 
     it "makes the change that was read, though another one stands in its place by then" do

@@ -55,12 +55,12 @@ RSpec.describe Hobrin::Store::Inquiries, :sample, :slow do
     deleting.call(1)
     expect(context.inquiries.all.map(&:id)).to eq([2, 3, 4, 5, 6])
     expect { deleting.call(1) }.to raise_error(Hobrin::GoneError)
-    expect(context.inquiries.save(before, before.inquiry, step: :ask, at: context.now,
+    expect(context.inquiries.save(before, before.inquiry, step: :ask, at: context.clock.now,
                                                           line: { facts: {}, count_after: 0 })).to be(false)
     deleting.bring_back(1)
     expect([saved, context.inquiries.trail(1)]).to eq([before, lines])
     expect { deleting.bring_back(1) }.to raise_error(Hobrin::GoneError)
-    context.inquiries.delete(1, at: context.days_ago(31))
+    context.inquiries.delete(1, at: context.clock.days_ago(31))
     expect { deleting.bring_back(1) }.to raise_error(Hobrin::GoneError)
     deleting.call(6)
     Hobrin::Services::Nightly.new(context).call

@@ -16,7 +16,7 @@ RSpec.describe "A search with every kind of term", :sample, :client do
     changed = inquiry.with_block(inquiry.block("I").with(terms:)).with(next_term: 9)
     line = { who: "a test", kind: :terms_added, facts: { block: "I", leaves: }, brings_back: nil,
              count_before: 0, count_after: 0, library_version: context.snapshot.version }
-    context.inquiries.save(saved, changed, step: :word, at: context.now, line:)
+    context.inquiries.save(saved, changed, step: :word, at: context.clock.now, line:)
     %w[ask word narrow sift weigh act trail word?open=papers:I word?open=gain:I word?open=overlap narrow?show=way
        narrow?show=check narrow?opened=block-I log.json log.txt log.csv evidence.ris].each do |page|
       expect([page, visit_page("/inquiries/1/#{page}").status]).to eq([page, 200])

@@ -42,7 +42,7 @@ RSpec.describe "The application in hard times", :sample, :client do
     full = inquiry.with_block(inquiry.block("O").with(terms:)).with(next_term: 201)
     line = { who: "t", kind: :terms_added, facts: { block: "O", leaves: [] }, brings_back: nil,
              count_before: 0, count_after: 0, library_version: context.snapshot.version }
-    context.inquiries.save(saved, full, step: :word, at: context.now, line:)
+    context.inquiries.save(saved, full, step: :word, at: context.clock.now, line:)
     %w[word narrow narrow?show=check narrow?show=way sift trail log.json log.txt].each do |page|
       expect([page, visit_page("/inquiries/1/#{page}").status]).to eq([page, 200])
     end

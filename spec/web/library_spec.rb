@@ -95,7 +95,7 @@ RSpec.describe "The library over the web", :sample, :client do
     %w[0 abc 99999999999999999999].each do |id|
       expect(send_form("/library/imports/#{id}", do: "stop").status).to eq(404)
     end
-    half = context.library.imports.begin(name: "half.ris", size: 9, at: context.now, state: "failed")
+    half = context.library.imports.begin(name: "half.ris", size: 9, at: context.clock.now, state: "failed")
     context.library.imports.change(half.id, entries: 4_000, added: 4_000, message: "It ended before its time.")
     visit_page("/library")
     expect(rows.first).to match(/half.ris .* read in part: 4.000 new papers It ended before its time/)

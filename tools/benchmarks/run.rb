@@ -103,7 +103,7 @@ module Hobrin
         def what_ifs
           state = Narrowing::State.new(blocks: Work.blocks, limits: Work.limits)
           moves = Narrowing::Moves.new(state, thesaurus: @context.library.thesaurus,
-                                              today: @context.today).call.first(WHAT_IFS)
+                                              today: @context.clock.today).call.first(WHAT_IFS)
           must_find = Records::RecordSet.of(evaluator.call(state.tree).first(MUST_FIND))
           run = -> { Narrowing::WhatIfs.new(state, evaluator:, must_find:).call(moves, aim: Narrowing::Target.new) }
           run.call
@@ -148,7 +148,7 @@ module Hobrin
         def previews
           limits = Work.limits
           cascade = Narrowing::Cascade.of(blocks: Work.blocks, limits:, evaluator:)
-          run = -> { Narrowing::Previews.new(cascade:, limits:, evaluator:, today: @context.today).call(LIMITS).values.flatten }
+          run = -> { Narrowing::Previews.new(cascade:, limits:, evaluator:, today: @context.clock.today).call(LIMITS).values.flatten }
           values = run.call
           trees = values.map { |preview| with(limits, preview.leaf) }
           plain_ms = sampled(trees, PLAIN_PREVIEWS) { |tree| @plain.call(masked(tree)) }

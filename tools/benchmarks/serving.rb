@@ -23,10 +23,10 @@ else
   work.blocks.each { |block| Hobrin::Retrieval::BlockFigures.of(block, evaluator) }
   cascade = Hobrin::Narrowing::Cascade.of(blocks: work.blocks, limits: work.limits, evaluator:)
   Hobrin::Narrowing::Previews.new(cascade:, limits: work.limits, evaluator:,
-                                  today: context.today).call(Hobrin::Narrowing::Previews::ALL)
+                                  today: context.clock.today).call(Hobrin::Narrowing::Previews::ALL)
   state = Hobrin::Narrowing::State.new(blocks: work.blocks, limits: work.limits)
   moves = Hobrin::Narrowing::Moves.new(state, thesaurus: evaluator.thesaurus,
-                                              today: context.today).call
+                                              today: context.clock.today).call
   Hobrin::Narrowing::WhatIfs.new(state, evaluator:).call(moves)
   Hobrin::Retrieval::Facets::Counts::FACETS.each { |name| Hobrin::Retrieval::Facets::Counts.call(cascade.final, name, evaluator, limit: 10) }
   puts File.read("/proc/self/status")[/VmHWM:\s+(\d+)/, 1].to_i / 1024.0

@@ -101,7 +101,7 @@ module Hobrin
           hash = Services::SignIn::Passwords.digest(WORD)
           ids = Array.new(@people) do |place|
             id = context.directory.accounts.add(name: "Visitor #{place}", login: "visitor#{place}", hash:,
-                                                at: context.now)
+                                                at: context.clock.now)
             context.directory.wards.put(ward.id, id, :librarian)
             id
           end

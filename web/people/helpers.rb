@@ -6,7 +6,7 @@ module Hobrin
       # Pages of people, and what is done on them.
       module Helpers
         # Who signed in, or nil where nobody does.
-        def person_here = context.person
+        def person_here = context.user.person
 
         # Whether it is known who asks, or nobody has to sign in.
         def known_here? = !person_here.nil? || !env.dig(SigningIn::SHARED, :required)

@@ -11,7 +11,7 @@ RSpec.describe Hobrin::Services::Act::MakeFile, :client do
     saved = context.stored.find(1)
     line = { who: "a test", kind: :papers_decided, facts: { verdict: "keep", reason: nil, papers: 160, records: [] }, brings_back: nil,
              count_before: 0, count_after: 0, library_version: "1" }
-    context.stored.save(saved, saved.inquiry.with_decisions(decisions), step: :sift, at: context.now, line:)
+    context.stored.save(saved, saved.inquiry.with_decisions(decisions), step: :sift, at: context.clock.now, line:)
   end
 
   def opened = Hobrin::Services::Inquiries::Read.new(context).call(1)

@@ -16,7 +16,7 @@ RSpec.describe Hobrin::Services::Imports::Work do
 
   def waiting(context, text, name: "papers.ris")
     path = context.incoming.receive(StringIO.new(text.b))
-    import = context.library.imports.begin(name:, size: text.bytesize, at: context.now,
+    import = context.library.imports.begin(name:, size: text.bytesize, at: context.clock.now,
                                            state: "waiting")
     context.incoming.name(path, import.id)
     import

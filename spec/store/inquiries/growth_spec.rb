@@ -15,7 +15,7 @@ RSpec.describe "Growth of what is kept" do
   def save(inquiry)
     line = { who: "a test", kind: :papers_decided, facts: { verdict: "drop", reason: "No study", papers: 1, records: [] }, brings_back: nil,
              count_before: 0, count_after: 0, library_version: "1" }
-    context.stored.save(context.stored.find(1), inquiry, step: :sift, at: context.now, line:)
+    context.stored.save(context.stored.find(1), inquiry, step: :sift, at: context.clock.now, line:)
   end
 
   it "writes under 10 KB for a decision among five thousand, and finds every state of before" do
@@ -39,8 +39,8 @@ RSpec.describe "Growth of what is kept" do
     end
     expect { context.stored.state_at(1, last.version + 1) }.to raise_error(Hobrin::GoneError)
     expect(context.stored.all.map(&:inquiry)).to eq([states.last])
-    context.stored.delete(1, at: context.now)
-    expect(context.stored.deleted(since: context.days_ago(1)).map(&:inquiry)).to eq([states.last])
+    context.stored.delete(1, at: context.clock.now)
+    expect(context.stored.deleted(since: context.clock.days_ago(1)).map(&:inquiry)).to eq([states.last])
   end
 
   it "goes on from an inquiry that was written whole on every line, as before" do

@@ -45,7 +45,7 @@ module Ward
   end
 
   def somebody(key, name, login, ward, role)
-    id = context.directory.accounts.add(name:, login:, hash: Ward.digest, at: context.now, runs: key == :runs)
+    id = context.directory.accounts.add(name:, login:, hash: Ward.digest, at: context.clock.now, runs: key == :runs)
     context.directory.wards.put(wards.fetch(ward).id, id, role) if ward
     id
   end

@@ -23,7 +23,7 @@ RSpec.describe "Reading twice", :client do
     end
     @context = @app = @outbox = @_rack_test_sessions = @_rack_test_current_session = nil
     @context = Hobrin::Boot.context(home:, who: "a test", clock: Builders::FixedClock)
-    context.shared_briefs.share(1, token: "f" * 40, at: context.now, kind: "feed")
+    context.shared_briefs.share(1, token: "f" * 40, at: context.clock.now, kind: "feed")
     sign_in(:owner)
     visit_page("/inquiries/1/sift")
     before.each { |sent| send_form("/inquiries/1/decisions", **sent) }

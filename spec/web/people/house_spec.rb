@@ -89,7 +89,7 @@ RSpec.describe "What all inquiries share", :client do
     people
     Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Screen::Decide.new(decision: decide))
     archive = Hobrin::Services::Archives.new(context).write(1).body
-    context.library.take_out(["p0"], at: context.now)
+    context.library.take_out(["p0"], at: context.clock.now)
     sign_in(:reader)
     opened = Hobrin::Services::Inquiries::Copy.new(context.as(person(:reader))).open(archive)
     expect(context.library.record("p0")).to be_nil

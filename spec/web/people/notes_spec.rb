@@ -69,6 +69,6 @@ RSpec.describe "Notes to each other", :client do
     expect(here["nowhere"]).to eq("Maren Vendrillon on Sift")
     sign_in(:owner)
     expect(here["word"]).to eq("Ines Quarrel on Trail")
-    expect(context.notes.who_is_here(1, since: context.minutes_ago(-3))).to eq({})
+    expect(context.notes.who_is_here(1, since: context.clock.minutes_ago(-3))).to eq({})
   end
 end

@@ -58,8 +58,9 @@ RSpec.describe "Patients' data", :client do
      edits::Practice::Sign.new(name: "Maren Vendrillon")].each { |edit| Hobrin::Services::ApplyEdit.new(context).call(1, edit) }
     report = Hobrin::Services::Act::Versions.new(context).now(Hobrin::Services::Inquiries::Read.new(context).call(1))
     context.shared_briefs.keep(1, context.inquiries.find(1).version, report)
-    context.readings.put(1, people[:owner], Hobrin::Screening::Decision.new(record_id: "p1", verdict: :keep, note: words), at: context.now)
-    context.sheets.put(1, people[:owner], paper, done: true, at: context.now)
+    context.readings.put(1, people[:owner], Hobrin::Screening::Decision.new(record_id: "p1", verdict: :keep, note: words),
+                         at: context.clock.now)
+    context.sheets.put(1, people[:owner], paper, done: true, at: context.clock.now)
     Hobrin::Services::Notes.new(context, 1).write("inquiry", "", "ask #{words}")
   end
 
@@ -111,10 +112,10 @@ RSpec.describe "Patients' data", :client do
 
   it "forgets what was deleted over thirty days ago each night, and not before" do
     people
-    context.stored.delete(1, at: context.days_ago(29))
+    context.stored.delete(1, at: context.clock.days_ago(29))
     expect(Hobrin::Services::Nightly.new(context).call).to have_attributes(forgotten: 0, broken_at: nil)
-    context.stored.bring_back(1, since: context.days_ago(30))
-    context.stored.delete(1, at: context.days_ago(31))
+    context.stored.bring_back(1, since: context.clock.days_ago(30))
+    context.stored.delete(1, at: context.clock.days_ago(31))
     home.join("made/1").mkpath
     other = Hobrin::Services::Inquiries::Start.new(context).call("Another one?")
     Hobrin::Services::Inquiries::Delete.new(context).call(other)

@@ -51,7 +51,7 @@ RSpec.describe "Signing in", :client do
     end
     expect([sign_in(:owner).status, checks { sign_in(:owner) }]).to eq([429, 0])
     expect(sign_in(:second).status).to eq(302)
-    context.directory.accounts.db[:tries].update(last_at: context.minutes_ago(16))
+    context.directory.accounts.db[:tries].update(last_at: context.clock.minutes_ago(16))
     expect(sign_in(:owner).status).to eq(302)
   end
 
@@ -302,9 +302,9 @@ RSpec.describe "Signing in", :client do
     sign_in(:runs)
     revoked = Hobrin::Services::Accounts::Invite.new(context).call(name: "Nobody", ward_id: wards[:first].id, role: :member)
     visit_page("/people")
-    send_form("/people/invitations/#{context.directory.invitations.waiting(at: context.now).first.id}")
+    send_form("/people/invitations/#{context.directory.invitations.waiting(at: context.clock.now).first.id}")
     expect(visit_page("/invitations/#{revoked}").status).to eq(404)
-    late = context.minutes_ago(-15 * 1_440)
+    late = context.clock.minutes_ago(-15 * 1_440)
     expect { context.directory.invitations.find(token, at: late) }.to raise_error(Hobrin::GoneError)
   end
 
@@ -325,9 +325,9 @@ RSpec.describe "Signing in", :client do
     expect(audit.broken_at).to be_nil
     lines = context.directory.accounts.db[:audit]
     lines.where(number: 2).update(who: "Somebody else")
-    expect(audit.broken_anywhere(today: context.now)).to eq(2)
+    expect(audit.broken_anywhere(today: context.clock.now)).to eq(2)
     lines.where(number: 2).delete
-    expect(audit.broken_anywhere(today: context.now)).to eq(3)
+    expect(audit.broken_anywhere(today: context.clock.now)).to eq(3)
   end
 
   it "passes what somebody owned to the ward when they leave it, and tells the ward when an administrator joins" do

@@ -13,7 +13,7 @@ RSpec.describe "Weighing twice", :client do
       decision = Hobrin::Screening::Decision.new(record_id: id, verdict: :keep)
       Hobrin::Services::ApplyEdit.new(context).call(1, Hobrin::Edits::Screen::Decide.new(decision:))
     end
-    context.shared_briefs.share(1, token: "f" * 40, at: context.now, kind: "feed")
+    context.shared_briefs.share(1, token: "f" * 40, at: context.clock.now, kind: "feed")
   end
 
   let(:design) { "randomized_trial" }

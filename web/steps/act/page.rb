@@ -40,7 +40,7 @@ module Hobrin
           # context :: Services::Context
           def initialize(context:, **rest)
             super(**rest)
-            @today = context.today
+            @today = context.clock.today
             @brief = Services::Act::ReadBrief.new(context).call(opened)
             @findings = Services::Appraise::Read.new(context, opened).findings_table
             @share = Services::Act::ShareBrief.new(context).share(id)
