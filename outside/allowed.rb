@@ -28,7 +28,7 @@ module Hobrin
       # text :: hosts, apart by commas, each perhaps with a port: "catalogue.example,127.0.0.1:4747"
       # resolve :: gives the addresses of a name as an Array of String
       def initialize(text, resolve: ->(name) { Resolv.getaddresses(name) })
-        @entries = text.to_s.split(",").map { |one| one.strip.downcase }.reject(&:empty?).uniq
+        @entries = text.to_s.split(",").map { |entry| entry.strip.downcase }.reject(&:empty?).uniq
         @resolve = resolve
       end
 

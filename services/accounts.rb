@@ -40,8 +40,8 @@ module Hobrin
           return "Write the name that others know them by." if name.empty?
           return FieldLengths.message(:person) if FieldLengths.over?(:person, name)
 
-          same = @context.directory.accounts.all.any? do |one|
-            Text::Tokens.line(one.name) == Text::Tokens.line(name)
+          same = @context.directory.accounts.all.any? do |person|
+            Text::Tokens.line(person.name) == Text::Tokens.line(name)
           end
           "Somebody is called so already: the trail could not tell the two apart." if same
         end

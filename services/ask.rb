@@ -48,7 +48,7 @@ module Hobrin
         end
 
         def frame(question, guess, found)
-          time = found.find { |one| one.key == "T" && !question.element("T") }
+          time = found.find { |proposal| proposal.key == "T" && !question.element("T") }
           Question::Frame::Fitting.call(question, kind: question.kind || guess&.kind&.key,
                                                   time: time&.phrase&.text)
         end

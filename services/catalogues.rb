@@ -65,7 +65,7 @@ module Hobrin
         def call(id)
           source = @context.library.sources.find(id)
           imports = @context.library.imports
-          raise GoneError, "catalogue" if source.sru? || imports.all.any? { |one| one.source_id == id && one.waiting? }
+          raise GoneError, "catalogue" if source.sru? || imports.all.any? { |import| import.source_id == id && import.waiting? }
 
           imports.begin(name: source.name, size: 0, at: @context.clock.now, state: "waiting",
                         sample: source.stand_in,

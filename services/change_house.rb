@@ -31,7 +31,7 @@ module Hobrin
 
       # terms :: CQL, nil to take the filter off
       def filter(title, terms)
-        was = @context.own_filters.all.find { |one| one.title == title }&.terms
+        was = @context.own_filters.all.find { |filter| filter.title == title }&.terms
         change("filter", title, was) { put_filter(title, terms) } unless was == terms
       end
 

@@ -184,7 +184,7 @@ module Hobrin
             Losing.new(id: saved.id, question: saved.inquiry.question.text, papers:) if papers.positive?
           end
           permit = Permit.new(@context)
-          named, others = losing.partition { |one| permit.ability(one.id) }
+          named, others = losing.partition { |inquiry| permit.ability(inquiry.id) }
           Losses.new(named:, others: others.size)
         end
 

@@ -32,8 +32,8 @@ module Hobrin
         # Limits that the question says itself and that are not on: Array of Mentioned.
         def mentioned
           limits = Narrowing::MentionedLimits.new(@context.clock.today)
-          limits.waiting(inquiry.question, inquiry.limits).map do |one|
-            Mentioned.new(words: one.words, preview: preview(one.leaf))
+          limits.waiting(inquiry.question, inquiry.limits).map do |mention|
+            Mentioned.new(words: mention.words, preview: preview(mention.leaf))
           end
         end
 
@@ -138,16 +138,16 @@ module Hobrin
 
         # kind :: of question. Gives an Array of Row, from wide to narrow.
         def call(kind)
-          @context.filters.of_kind(kind).map { |one| row(one.filter, one.terms, published: one) }
+          @context.filters.of_kind(kind).map { |filter| row(filter.filter, filter.terms, published: filter) }
         end
 
         # Those that people here wrote; one whose terms cannot be read in this library any more is
         # left out.
         def own
-          @context.own_filters.all.filter_map do |one|
-            leaf = Strategy::Filters::OwnFilter.new(title: one.title,
+          @context.own_filters.all.filter_map do |filter|
+            leaf = Strategy::Filters::OwnFilter.new(title: filter.title,
                                                     tree: Strategy::Cql.read(
-                                                      one.terms, @context.vocabulary
+                                                      filter.terms, @context.vocabulary
                                                     ))
             row(leaf, leaf.terms)
           rescue InputError
@@ -206,8 +206,8 @@ module Hobrin
 
         # Puts on a filter that was written here before. Raises GoneError.
         def kept(id, title)
-          found = @context.own_filters.all.find do |one|
-            one.title == title
+          found = @context.own_filters.all.find do |filter|
+            filter.title == title
           end or raise GoneError, "filter"
           put(id, own(found.title, found.terms))
         end

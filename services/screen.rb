@@ -106,7 +106,7 @@ module Hobrin
             near = @list.closeness(newest)
             @library.numbered_all(newest.to_a).zip(newest.map { |number| near.fetch(number, 0.0) })
           end
-          choices.map { |choice| choice.with(record: closely.newest_report(choice.record)) }.uniq { |one| one.record.id }
+          choices.map { |choice| choice.with(record: closely.newest_report(choice.record)) }.uniq { |choice| choice.record.id }
         end
 
         private

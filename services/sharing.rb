@@ -29,7 +29,7 @@ module Hobrin
         def give(id, person_id, ability)
           shared = read(id)
           person = shared.people.keys.find { |key| key.id == person_id } or raise GoneError, "person"
-          known = [*People::Standing::GIVEN.keys, :owns].find { |one| one.to_s == ability }
+          known = [*People::Standing::GIVEN.keys, :owns].find { |known| known.to_s == ability }
           raise InputError, { ability: "Choose what they may do." } unless known
 
           known == :owns ? hand_over(id, shared, person) : @context.standings.give(id, person.id, known)

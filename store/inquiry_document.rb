@@ -14,8 +14,8 @@ module Hobrin
           Inquiry.new(question: Questions.load(data[:question]), **search(data), **reading(data),
                       conclusion: data[:conclusion], plan: Brief::ActionPlan.new(**data[:plan]),
                       acting: Practice.load(data[:acting]),
-                      elsewhere: data[:elsewhere].map { |one| elsewhere(one) },
-                      peer_reviews: data[:peer_reviews].map { |one| Narrowing::PeerReview.new(**one, on: Date.iso8601(one[:on])) })
+                      elsewhere: data[:elsewhere].map { |search| elsewhere(search) },
+                      peer_reviews: data[:peer_reviews].map { |review| Narrowing::PeerReview.new(**review, on: Date.iso8601(review[:on])) })
         end
 
         private
@@ -46,7 +46,7 @@ module Hobrin
             terms: }
         end
 
-        def elsewhere_data(all) = all.map { |one| { **one.to_h, lines: one.lines.map(&:to_h) } }
+        def elsewhere_data(all) = all.map { |search| { **search.to_h, lines: search.lines.map(&:to_h) } }
 
         def elsewhere(data)
           Narrowing::State::ExternalSearch.new(**data, lines: data[:lines].map do |line|
@@ -153,9 +153,9 @@ module Hobrin
             Appraisal::Paper.new(
               **data.except(:record),
               record_id: data[:record], applies: data[:applies].transform_values(&:to_sym),
-              answers: data[:answers].transform_values { |one| Appraisal::Paper::Answer.new(**one) },
-              concerns: data[:concerns].transform_values { |one| Appraisal::Checklists::Concern::Set.new(**one) },
-              reported: data[:reported].map { |one| reported(one) }
+              answers: data[:answers].transform_values { |answer| Appraisal::Paper::Answer.new(**answer) },
+              concerns: data[:concerns].transform_values { |concern| Appraisal::Checklists::Concern::Set.new(**concern) },
+              reported: data[:reported].map { |result| reported(result) }
             )
           end
 
@@ -183,13 +183,13 @@ module Hobrin
           end
 
           def finding(data)
-            support = data[:support].to_h { |one| [one[:record], Appraisal::Finding::Voice.new(**one.except(:record))] }
+            support = data[:support].to_h { |voice| [voice[:record], Appraisal::Finding::Voice.new(**voice.except(:record))] }
             Appraisal::Finding.new(id: data[:id], text: data[:text], support:,
                                    judgements: judgements(data))
           end
 
           def judgements(data)
-            data[:judgements].transform_values { |one| Appraisal::Outcome::Judgement.new(**one) }
+            data[:judgements].transform_values { |judgement| Appraisal::Outcome::Judgement.new(**judgement) }
           end
         end
       end
@@ -208,11 +208,11 @@ module Hobrin
           # data :: Hash with Symbols for keys. Gives a Brief::Acting.
           def load(data)
             Brief::Acting.new(
-              considerations: data[:considerations].transform_values { |one| Brief::Acting::Consideration.new(**one) },
+              considerations: data[:considerations].transform_values { |consideration| Brief::Acting::Consideration.new(**consideration) },
               decision: data[:decision], measures: data[:measures].map { |one| measure(one) },
-              signed: data[:signed].map { |one| Brief::Acting::Signature.new(**one, on: Date.iso8601(one[:on])) },
-              steps: data[:steps].map { |one| Brief::ActionPlan::Step.new(**one, on: one[:on] && Date.iso8601(one[:on])) },
-              cycles: data[:cycles].map { |one| Brief::ActionPlan::PdsaCycle.new(**one) }
+              signed: data[:signed].map { |signature| Brief::Acting::Signature.new(**signature, on: Date.iso8601(signature[:on])) },
+              steps: data[:steps].map { |step| Brief::ActionPlan::Step.new(**step, on: step[:on] && Date.iso8601(step[:on])) },
+              cycles: data[:cycles].map { |cycle| Brief::ActionPlan::PdsaCycle.new(**cycle) }
             )
           end
 

@@ -119,7 +119,7 @@ module Hobrin
           private
 
           def paper(paper)
-            { **paper, reported: paper[:reported].map { |one| { **one, allocation: SINGLE } } }
+            { **paper, reported: paper[:reported].map { |result| { **result, allocation: SINGLE } } }
           end
         end
       end

@@ -72,7 +72,7 @@ module Hobrin
           raise InputError, { press: wrong.empty? ? "No other catalogue was asked yet." : wrong } unless outcome
 
           told = outcome.opened.inquiry.elsewhere.reject { |search| troubles.key?(search.source) }
-          counts = told.map { |one| "#{one.source} #{one.count} records" }
+          counts = told.map { |told| "#{told.source} #{told.count} records" }
           @said = "Asked again: #{counts.join(", ")}. #{wrong}".strip
           outcome
         end

@@ -45,7 +45,7 @@ module Hobrin
           found = Hobrin::Text::Identifiers.in(text.to_s, today: context.clock.today)
           return if found.empty?
 
-          found.map { |one| "#{KINDS.fetch(one.kind)} (“#{one.text.strip}”)" }.uniq.join(", ")
+          found.map { |match| "#{KINDS.fetch(match.kind)} (“#{match.text.strip}”)" }.uniq.join(", ")
         end
 
         # The same text without it.
@@ -59,7 +59,7 @@ module Hobrin
 
         # Says that who signed in is on a step, and gives who else is there: "Oskar Thimmel on Sift".
         def here(step)
-          known = Inquiry::STEPS.find { |one| one.to_s == step } || "trail"
+          known = Inquiry::STEPS.find { |known| known.to_s == step } || "trail"
           others = Services::Notes.new(context, inquiry_id).look(known.to_s)
           URI.encode_www_form_component(others.map { |name, where| "#{name} on #{where.capitalize}" }.join(", "))
         end

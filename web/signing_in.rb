@@ -67,7 +67,7 @@ module Hobrin
           return false unless id
 
           mark = mark(login)
-          @marks.any? { |one| Rack::Utils.secure_compare(one, mark) }
+          @marks.any? { |known| Rack::Utils.secure_compare(known, mark) }
         end
 
         # Keeps in mind that somebody signed in here.

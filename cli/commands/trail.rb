@@ -42,8 +42,8 @@ module Hobrin
           @out.puts "#{rerun.before} papers at line #{outcome.base.number}, #{rerun.now} now, " \
                     "#{rerun.fresh.size} of them new to the library"
           outcome.records.each { |record| @out.puts "  new  #{record.id}  #{record.title}" }
-          [*rerun.lines, *outcome.trail].each do |one|
-            @out.puts format("%6d → %-6d %s", one.before, one.now, one.name)
+          [*rerun.lines, *outcome.trail].each do |moved|
+            @out.puts format("%6d → %-6d %s", moved.before, moved.now, moved.name)
           end
         end
 

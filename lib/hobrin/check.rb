@@ -34,7 +34,7 @@ module Hobrin
     end
 
     # The Finding with a name, nil when it is not found any more. Looks no further than it must.
-    def named(name) = @parts.lazy.flat_map(&:call).find { |one| one.name == name }
+    def named(name) = @parts.lazy.flat_map(&:call).find { |finding| finding.name == name }
 
     # What the parts of the check have in common.
     class Part
@@ -81,11 +81,11 @@ module Hobrin
       def left_out(block) = inquiry.with_block(block.with_operator(:out))
 
       def crossed_out(block, term, reason)
-        inquiry.with_block(block.replace(term.id) { |one| one.with(crossed_out: reason) })
+        inquiry.with_block(block.replace(term.id) { |changed| changed.with(crossed_out: reason) })
       end
 
       def changed(block, term, leaf)
-        inquiry.with_block(block.replace(term.id) { |one| one.with(leaf:) })
+        inquiry.with_block(block.replace(term.id) { |changed| changed.with(leaf:) })
       end
     end
   end

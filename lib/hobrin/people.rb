@@ -49,7 +49,7 @@ module Hobrin
 
         return "Use more than one or two different letters." if text.downcase.chars.uniq.size < 4
 
-        "Your name is the first thing that somebody tries." if about.any? { |one| same?(one, text) }
+        "Your name is the first thing that somebody tries." if about.any? { |fact| same?(fact, text) }
       end
 
       def self.same?(one, text) = Text::Tokens.line(one) == Text::Tokens.line(text)

@@ -32,7 +32,7 @@ module Hobrin
       @kind = kind && Kind.fetch(kind).key
       @frame = Frame.fetch(frame).key
       @elements = elements.freeze
-      @declined = declined.map { |one| one.map(&:freeze).freeze }.freeze
+      @declined = declined.map { |phrase| phrase.map(&:freeze).freeze }.freeze
       freeze
     end
 
@@ -112,7 +112,7 @@ module Hobrin
     #
     # from :: where the phrase begins; edge :: :start or :end; by :: 1 to the right, -1 to the left
     def with_edge(key, from, edge, by)
-      phrase = element(key)&.marked&.find { |one| one.from == from } or return self
+      phrase = element(key)&.marked&.find { |marked| marked.from == from } or return self
       moved = Marks::Edges.new(text).call(phrase, edge, by) or return self
 
       without = with_phrases(key) { |phrases| phrases - [phrase] }

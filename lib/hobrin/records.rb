@@ -110,7 +110,7 @@ module Hobrin
       NAMES = ENTRIES.to_h { |entry| [CODE.call(entry), entry.english_name.dup.freeze] }.freeze
       CODES = NAMES.keys.freeze
       OTHER_CODES = ENTRIES.flat_map do |entry|
-        code = [entry.alpha3_terminologic, entry.alpha3].find { |one| !one.to_s.empty? }
+        code = [entry.alpha3_terminologic, entry.alpha3].find { |code| !code.to_s.empty? }
         [entry.alpha3, entry.alpha2, *entry.english_name.split("; ")].reject(&:empty?).map do |name|
           [name.downcase, code]
         end

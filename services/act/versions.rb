@@ -33,7 +33,7 @@ module Hobrin
 
         # What reads differently since a version: Array of Exchange::Report::Since::Part.
         def since(opened, number)
-          Exchange::Report::Since.of(*[report(opened, number), compose(opened)].map { |one| compared(one, opened) })
+          Exchange::Report::Since.of(*[report(opened, number), compose(opened)].map { |report| compared(report, opened) })
         end
 
         # The lines of the trail after a version was signed, the last first.

@@ -64,7 +64,7 @@ module Hobrin
         # finding :: the paper in one sentence. Gives an ApplyEdit::Outcome. Raises GoneError for a
         # paper that is not there to settle, InputError (:points) where a point is left open.
         def settle(record_id, taken:, finding:)
-          found = to_settle.find { |one| one.record_id == record_id } or raise GoneError, "paper"
+          found = to_settle.find { |pair| pair.record_id == record_id } or raise GoneError, "paper"
           raise InputError, { points: OPEN } unless found.differing.all? { |key| taken[key] }
 
           second_at = found.differing.select { |key| taken[key] == :second }
@@ -75,7 +75,7 @@ module Hobrin
         def overview
           inquiry = self.inquiry
           ids = inquiry.kept_ids - outside(inquiry)
-          records = @context.library.records_by_id(ids).to_h { |one| [one.id, one] }
+          records = @context.library.records_by_id(ids).to_h { |record| [record.id, record] }
           pairs = both(inquiry).select { |pair| records.key?(pair.record_id) }
           open = pairs & to_settle(inquiry)
           Overview.new(readers:, weighed: done_of(ids), open:,
@@ -90,7 +90,7 @@ module Hobrin
         def standing(record_id)
           return unless apart_at?(record_id)
           return :outside if hidden?(record_id)
-          return :open if both.any? { |one| one.record_id == record_id }
+          return :open if both.any? { |pair| pair.record_id == record_id }
           return :theirs unless reader?
 
           kept.done(@id, @context.user.person.id).include?(record_id) ? :waiting : :mine
@@ -98,7 +98,7 @@ module Hobrin
 
         # Whether nothing of a paper is left to weigh apart: both are done, or it is not kept.
         def both_weighed?(record_id)
-          !inquiry.kept_ids.include?(record_id) || both.any? { |one| one.record_id == record_id }
+          !inquiry.kept_ids.include?(record_id) || both.any? { |pair| pair.record_id == record_id }
         end
 
         # How many kept papers each of the two has to weigh: Hash of name to number. ids :: of those
@@ -142,8 +142,8 @@ module Hobrin
         end
 
         def to_settle(inquiry = self.inquiry)
-          both(inquiry).select do |one|
-            inquiry.kept_ids.include?(one.record_id) && !inquiry.paper(one.record_id)&.weighed?
+          both(inquiry).select do |pair|
+            inquiry.kept_ids.include?(pair.record_id) && !inquiry.paper(pair.record_id)&.weighed?
           end
         end
 
@@ -153,7 +153,7 @@ module Hobrin
 
         # What both judged alike holds at once.
         def agree(record_id)
-          found = to_settle.find { |one| one.record_id == record_id }
+          found = to_settle.find { |pair| pair.record_id == record_id }
           take_over(found, found.settled) if found&.agree?
         end
 

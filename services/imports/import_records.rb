@@ -67,7 +67,7 @@ module Hobrin
         def begun(io, format, sample, name)
           digest = digest(io, format)
           imports = @context.library.imports
-          imports.unfinished(digest)&.tap { |one| imports.change(one.id, state: "running") } ||
+          imports.unfinished(digest)&.tap { |import| imports.change(import.id, state: "running") } ||
             imports.begin(name:, digest:, format:, size: io.size, sample:, at: @context.clock.now)
         end
 

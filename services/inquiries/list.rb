@@ -58,13 +58,13 @@ module Hobrin
         end
 
         def entries(listed)
-          listed = listed.map { |one| @context.inquiries.outlined(one) } if person
-          reading = left(listed, :readings, :readers) { |one| [one.papers, one.outline.decided] }
-          weighing = left(listed, :sheets, :weighers) { |one| [one.outline.kept, one.outline.weighed] }
-          listed.map do |one|
-            signed = one.outline.signed_line
-            stage = Inquiry::Stage.new(one.outline, today:, since_signed: signed && (one.version - signed))
-            Entry.new(listed: one, stage:, unread: reading.fetch(one.id, {}), unweighed: weighing.fetch(one.id, {}))
+          listed = listed.map { |inquiry| @context.inquiries.outlined(inquiry) } if person
+          reading = left(listed, :readings, :readers) { |inquiry| [inquiry.papers, inquiry.outline.decided] }
+          weighing = left(listed, :sheets, :weighers) { |inquiry| [inquiry.outline.kept, inquiry.outline.weighed] }
+          listed.map do |inquiry|
+            signed = inquiry.outline.signed_line
+            stage = Inquiry::Stage.new(inquiry.outline, today:, since_signed: signed && (inquiry.version - signed))
+            Entry.new(listed: inquiry, stage:, unread: reading.fetch(inquiry.id, {}), unweighed: weighing.fetch(inquiry.id, {}))
           end
         end
 
@@ -73,13 +73,13 @@ module Hobrin
         def left(listed, table, pair)
           return {} unless person
 
-          twice = listed.select { |one| one.public_send(pair).size == 2 }
+          twice = listed.select { |inquiry| inquiry.public_send(pair).size == 2 }
           each, both = @board.done(table, twice.map(&:id))
-          twice.to_h do |one|
-            papers, done = yield one
+          twice.to_h do |inquiry|
+            papers, done = yield inquiry
             # What was done before the two began is outside.
-            papers -= [done - both.fetch(one.id, 0), 0].max
-            [one.id, one.public_send(pair).to_h { |id| [names[id].to_s, [papers - each.fetch([one.id, id], 0), 0].max] }]
+            papers -= [done - both.fetch(inquiry.id, 0), 0].max
+            [inquiry.id, inquiry.public_send(pair).to_h { |id| [names[id].to_s, [papers - each.fetch([inquiry.id, id], 0), 0].max] }]
           end
         end
 

@@ -27,7 +27,7 @@ module Hobrin
         def call
           return [] if inquiry.state.blocks.empty?
 
-          every.reject { |one| one.nothing? || inquiry.dismissed.include?(one.move.name) }
+          every.reject { |what_if| what_if.nothing? || inquiry.dismissed.include?(what_if.move.name) }
         end
 
         # The newest papers that a change would bring and take: [Array of Record, Array of Record].
@@ -42,7 +42,7 @@ module Hobrin
           @context.library.records_by_id(inquiry.must_find).map do |record|
             number = @context.library.number(record.id)
             reasons = Narrowing::Cascade::ExclusionReasons.of(@opened.cascade, number, @evaluator)
-            recoveries = all.select { |one| one.added.include?(number) }
+            recoveries = all.select { |what_if| what_if.added.include?(number) }
             Known.new(record:, found: reasons.step.nil?, steps: reasons.all,
                       recovery: recoveries.min_by { |recovery| recovery.added.size })
           end

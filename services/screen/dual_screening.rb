@@ -56,7 +56,7 @@ module Hobrin
         # Says what holds where the two differ. decision :: Screening::Decision. Gives an
         #   ApplyEdit::Outcome. Raises GoneError for a paper that is not there to settle.
         def settle(decision)
-          found = overview.open.find { |one| one.record_id == decision.record_id } or raise GoneError, "paper"
+          found = overview.open.find { |pair| pair.record_id == decision.record_id } or raise GoneError, "paper"
           take_over(found, decision)
         end
 
@@ -66,20 +66,20 @@ module Hobrin
           pairs, outside = both, outside(inquiry)
           open, decided = pairs.partition { |pair| inquiry.decision(pair.record_id).nil? }
           Overview.new(readers:, read: counts, twice: Screening::DualScreening.new(pairs:), open:,
-                       settled: decided.count { |one| !one.agree? },
+                       settled: decided.count { |pair| !pair.agree? },
                        papers: (inquiry.cascade(@context.evaluator).final - @context.library.set(outside)).size,
                        outside: outside.size,
-                       records: @context.library.records_by_id(open.map(&:record_id)).to_h { |one| [one.id, one] })
+                       records: @context.library.records_by_id(open.map(&:record_id)).to_h { |record| [record.id, record] })
         end
 
         # Whether both have decided on a paper.
-        def both_read?(record_id) = both.any? { |one| one.record_id == record_id }
+        def both_read?(record_id) = both.any? { |pair| pair.record_id == record_id }
 
         # On how many papers the two differed that are decided now.
         def settled(inquiry)
           return 0 unless on?
 
-          both.count { |one| !one.agree? && inquiry.decision(one.record_id) }
+          both.count { |pair| !pair.agree? && inquiry.decision(pair.record_id) }
         end
 
         # How many of so many papers each of the two has not read: Hash of name to number.
@@ -116,8 +116,8 @@ module Hobrin
 
         # What both decided alike holds at once.
         def agree(ids)
-          both.select { |one| ids.include?(one.record_id) && one.agree? }.each do |one|
-            take_over(one, one.agreed)
+          both.select { |pair| ids.include?(pair.record_id) && pair.agree? }.each do |pair|
+            take_over(pair, pair.agreed)
           end
         end
 

@@ -199,7 +199,7 @@ module Hobrin
           def examples
             @examples ||= begin
               decided = @inquiry.decisions.reject { |decision| decision.verdict == :unsure }
-              numbers = decided.to_h { |one| [one.record_id, one.verdict == :keep] }
+              numbers = decided.to_h { |decision| [decision.record_id, decision.verdict == :keep] }
               by_id = @context.library.numbers(numbers.keys)
               known = @context.traits(by_id.values)
               numbers.filter_map { |id, kept| by_id[id] && [known.fetch(by_id[id]), kept] }

@@ -52,7 +52,7 @@ module Hobrin
           def cited_by(record) = @library.citations.citing([record.id]).fetch(record.id)
 
           def records(ids)
-            @library.records_by_id(ids.first(MOST)).sort_by { |one| one.published.to_s }.reverse
+            @library.records_by_id(ids.first(MOST)).sort_by { |record| record.published.to_s }.reverse
           end
 
           def standings(records)
@@ -97,7 +97,7 @@ module Hobrin
           # The latest report of the people that a record reports on: the record itself as long as there
           # is no later one.
           def newest_report(record)
-            [record, *reports_of(record)].max_by { |one| one.published.to_s }
+            [record, *reports_of(record)].max_by { |report| report.published.to_s }
           end
 
           # Records of other reports of the people that one reports on.

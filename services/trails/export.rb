@@ -37,7 +37,7 @@ module Hobrin
 
         def text(opened, lines)
           brief = Act::ReadBrief.new(@context).call(opened)
-          reported = report(opened, brief).map { |one| report_line(one) }
+          reported = report(opened, brief).map { |reported| report_line(reported) }
           [opened.question.text, *(SAMPLE if sample?), library_line, "",
            "The search, line by line", *brief.lines.map { |line| search_line(line) }, "",
            "The whole search as CQL", brief.cql, "",

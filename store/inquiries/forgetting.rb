@@ -68,7 +68,7 @@ module Hobrin
         def within(value, name)
           case value
           when String then NAMES.include?(name) ? value : marked(value)
-          when Array then value.map { |one| within(one, name) }
+          when Array then value.map { |part| within(part, name) }
           when Hash then value["is"].is_a?(String) ? searched(value) : value.to_h { |key, one| [key, within(one, key)] }
           else value
           end
@@ -77,7 +77,7 @@ module Hobrin
         # A term must stay one that can be searched.
         def searched(leaf)
           leaf.to_h do |key, value|
-            next [key, value.map { |one| one.is_a?(Hash) ? searched(one) : one }] if value.is_a?(Array) && key == "parts"
+            next [key, value.map { |part| part.is_a?(Hash) ? searched(part) : part }] if value.is_a?(Array) && key == "parts"
 
             [key, value.is_a?(String) && !NAMES.include?(key) ? marked(value, "x") : within(value, key)]
           end

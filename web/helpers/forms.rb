@@ -50,7 +50,7 @@ module Hobrin
         # Fields that a form carries along unseen; one for each value of a list.
         def hidden(**fields)
           fields.flat_map do |name, value|
-            [*value].map { |one| tag("input", type: "hidden", name:, value: one) }
+            [*value].map { |single| tag("input", type: "hidden", name:, value: single) }
           end.join
         end
 

@@ -118,9 +118,9 @@ module Hobrin
         end
 
         def waits(waiting)
-          shown = waiting.first(MOST_WAITING).map do |one|
-            by = ", by #{day(one.on.iso8601)}" if one.on
-            Wait.new(who: one.who, what: "#{one.what}#{by}", late: one.late)
+          shown = waiting.first(MOST_WAITING).map do |wait|
+            by = ", by #{day(wait.on.iso8601)}" if wait.on
+            Wait.new(who: wait.who, what: "#{wait.what}#{by}", late: wait.late)
           end
           more = waiting.size - shown.size
           more.positive? ? [*shown, Wait.new(who: "", what: "and #{more} more", late: false)] : shown

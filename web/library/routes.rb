@@ -55,8 +55,8 @@ module Hobrin
         post("/library/doubles", needs: :library) do
           settling = Services::Library::SettleDuplicates.new(context)
           number, first = %i[number first].map { |name| fields.number(name) }
-          raise GoneError, "double" unless [number, first || 1].all? do |one|
-            one.is_a?(Integer) && one.between?(1, 2**53)
+          raise GoneError, "double" unless [number, first || 1].all? do |number|
+            number.is_a?(Integer) && number.between?(1, 2**53)
           end
 
           fields.text(:do) == "join" ? settling.join(first, number) : settling.part(number)

@@ -56,7 +56,7 @@ module Hobrin
 
           # Its value and the two ends of its interval.
           def told(kappa)
-            [kappa.value, kappa.interval.low, kappa.interval.high].map { |one| decimal(one) }
+            [kappa.value, kappa.interval.low, kappa.interval.high].map { |bound| decimal(bound) }
           end
         end
 
@@ -188,7 +188,7 @@ module Hobrin
               "On concern" => [twice.concerns, %i[linear]],
               "On levels" => [twice.levels, %i[linear]] }
               .map { |caption, (agreement, weightings)| measures(caption, agreement, weightings) }
-              .reject { |one| one.rows.empty? }
+              .reject { |measures| measures.rows.empty? }
           end
 
           def rows

@@ -31,7 +31,7 @@ module Hobrin
         # text.
         def questions
           sheets = [first.sheet(kind), second.sheet(kind), *Checklists::ALL.values]
-          sheets.flat_map(&:questions).uniq(&:key).to_h { |one| [one.key, one.text] }
+          sheets.flat_map(&:questions).uniq(&:key).to_h { |question| [question.key, question.text] }
         end
 
         def agreed_finding = first.finding.empty? ? second.finding : first.finding

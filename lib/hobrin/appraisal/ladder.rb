@@ -52,7 +52,7 @@ module Hobrin
                   why: "The table does not place these designs, or none is stated."),
          Rung.new(key: ASIDE, name: "Set aside", papers: aside,
                   why: "Retracted, a protocol without results, or the same paper once more.")]
-          .reject { |one| one.papers.empty? }
+          .reject { |rung| rung.papers.empty? }
       end
 
       private

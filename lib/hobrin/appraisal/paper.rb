@@ -67,7 +67,7 @@ module Hobrin
       def with_result(result)
         return with(reported: [*reported, result]) unless result(result.number)
 
-        with(reported: reported.map { |one| one.number == result.number ? result : one })
+        with(reported: reported.map { |there| there.number == result.number ? result : there })
       end
 
       def without_result(number) = with(reported: reported.reject { |result| result.number == number })

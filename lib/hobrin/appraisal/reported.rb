@@ -30,7 +30,7 @@ module Hobrin
         @group, @comparison, @time, @shown = [group, comparison, time, shown].map do |text|
           text.to_s.strip.freeze
         end
-        @turned, @change = [turned, change].map { |one| one ? true : false }
+        @turned, @change = [turned, change].map { |ticked| ticked ? true : false }
         @aside = aside&.to_sym
         @counted = counted.map(&:to_sym).uniq.freeze
         @allocation = allocation

@@ -45,7 +45,7 @@ module Hobrin
       # [Paper, Reported] of every result for an outcome.
       def results(outcome_id)
         papers.flat_map do |paper|
-          paper.reported.select { |result| result.outcome_id == outcome_id }.map { |one| [paper, one] }
+          paper.reported.select { |result| result.outcome_id == outcome_id }.map { |result| [paper, result] }
         end
       end
 

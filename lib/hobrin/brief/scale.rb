@@ -59,7 +59,7 @@ module Hobrin
       # Round steps, three to seven of them.
       def plain
         step = 10.0**Math.log10(@high / 2).floor
-        step = [step, step * 2, step * 5].find { |one| @high / one <= 3.5 } || step
+        step = [step, step * 2, step * 5].find { |candidate| @high / candidate <= 3.5 } || step
         (-3..3).map do |times|
           value = times * step
           told = @measure.told(value)

@@ -26,11 +26,11 @@ module Hobrin
         # The figure, nil where it cannot be told; its interval; and whether ½ was added to each
         # cell, nil where it was not.
         def ratio = @effect.ratio && ratio_in_words(@effect.ratio.estimate)
-        def ratio_interval = between(@effect.ratio) { |one| ratio_in_words(one) }
+        def ratio_interval = between(@effect.ratio) { |ratio| ratio_in_words(ratio) }
         def corrected = ("½ added to each cell" if Statistics::TwoByTwo::RiskRatio.corrected?(@effect.table))
 
         def difference = points(@effect.difference.estimate)
-        def difference_interval = between(@effect.difference) { |one| points(one) }
+        def difference_interval = between(@effect.difference) { |share| points(share) }
 
         # The number needed to treat, "none" where the risks are equal.
         def needed = same_risks? ? "none" : decimal(@effect.needed.estimate, 1)
@@ -39,7 +39,7 @@ module Hobrin
         def needed_words
           fewer, more = @effect.needed.fewer ? %w[fewer more] : %w[more fewer]
           low, high, other = [@effect.needed.low, @effect.needed.high,
-                              @effect.needed.other].map { |one| one && decimal(one, 1) }
+                              @effect.needed.other].map { |people| people && decimal(people, 1) }
           return "for one #{fewer}; 95 % #{low} to #{high}" unless other
           return "the risks are equal; 95 % #{low} for one more to ∞, and on to #{other} for one fewer" if same_risks?
 

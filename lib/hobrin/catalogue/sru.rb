@@ -79,10 +79,10 @@ module Hobrin
 
           def troubles(root)
             said = ->(node, name) { Exchange::Xml.said(node, "./#{name}").to_s }
-            root.xpath("//diagnostic").first(MOST_TROUBLES).map do |one|
-              Trouble.new(number: said[one, "uri"][/(\d+)\z/, 1]&.to_i, words: said[one,
-                                                                                    "message"],
-                          details: said[one, "details"])
+            root.xpath("//diagnostic").first(MOST_TROUBLES).map do |diagnostic|
+              Trouble.new(number: said[diagnostic, "uri"][/(\d+)\z/, 1]&.to_i, words: said[diagnostic,
+                                                                                           "message"],
+                          details: said[diagnostic, "details"])
             end
           end
         end

@@ -16,25 +16,25 @@ module Hobrin
       def on = inquiry.limits.select(&:on)
 
       def switched_off(limit)
-        inquiry.with(limits: inquiry.limits.map { |one| one == limit ? one.with(on: false) : one })
+        inquiry.with(limits: inquiry.limits.map { |there| there == limit ? there.with(on: false) : there })
       end
 
       # Language belongs at the end, where what it loses is seen.
       def language
-        limit = on.find { |one| one.name == :language }
+        limit = on.find { |limit| limit.name == :language }
         return [] if limit.nil? || limit == inquiry.limits.last
 
         [finding(:language, limit.slot, inquiry.with(limits: [*(inquiry.limits - [limit]), limit]))]
       end
 
       def full_text
-        limits = on.select { |one| one.name == :flag && one.leaf.values.include?("free full text") }
+        limits = on.select { |limit| limit.name == :flag && limit.leaf.values.include?("free full text") }
         limits.map { |limit| finding(:full_text, limit.slot, switched_off(limit)) }
       end
 
       def both
-        types = on.find { |one| one.name == :type }
-        types && on.any? { |one| one.name == :filter } ? [finding(:both, types.slot, switched_off(types))] : []
+        types = on.find { |limit| limit.name == :type }
+        types && on.any? { |limit| limit.name == :filter } ? [finding(:both, types.slot, switched_off(types))] : []
       end
 
       # A limit that takes away more papers for saying nothing than for saying something else. Of
@@ -63,7 +63,7 @@ module Hobrin
       # Dates are not looked at here, so the day does not matter.
       def stated
         @stated ||= Narrowing::MentionedLimits.new(Date.new(2000, 1, 1)).call(inquiry.question.text)
-                                .to_h { |one| [one.leaf.name, one.leaf] }
+                                .to_h { |limit| [limit.leaf.name, limit.leaf] }
       end
 
       def name(leaf) = Narrowing::AppliedLimit::Wording.of(leaf).downcase

@@ -33,7 +33,7 @@ module Hobrin
         return [] if found.empty?
 
         mended = found.reduce(inquiry) do |now, (block, term)|
-          now.with_block(now.block(block.key).replace(term.id) { |one| one.with(crossed_out: NOTHING) })
+          now.with_block(now.block(block.key).replace(term.id) { |changed| changed.with(crossed_out: NOTHING) })
         end
         [finding(:nothing, "terms", mended, names: names(found.map(&:last)))]
       end
@@ -44,7 +44,7 @@ module Hobrin
         return [] if found.empty?
 
         mended = found.reduce(inquiry) do |now, (block, term)|
-          now.with_block(now.block(block.key).replace(term.id) { |one| one.with(crossed_out: nil) })
+          now.with_block(now.block(block.key).replace(term.id) { |changed| changed.with(crossed_out: nil) })
         end
         size = Records::RecordSet.union(found.map { |_, term| evaluator.call(term.leaf) }).size
         [finding(:found_nothing, "terms", mended, names: names(found.map(&:last)), size:)]

@@ -155,7 +155,7 @@ module Hobrin
       # passage :: Passage. Gives an Array of Disagreement in the order of the text.
       def self.call(passage)
         found = CHECKS.flat_map { |check| check.new(passage).call }
-        found.uniq.sort_by { |one| [one.from, one.kind] }
+        found.uniq.sort_by { |number| [number.from, number.kind] }
       end
     end
   end

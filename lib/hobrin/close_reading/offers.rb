@@ -72,12 +72,12 @@ module Hobrin
         end
 
         def estimates(sentence, passage)
-          Estimate.all_in(sentence).filter_map do |one|
-            next unless one.interval? || one.p
+          Estimate.all_in(sentence).filter_map do |estimate|
+            next unless estimate.interval? || estimate.p
 
-            typed = { value: one.value.text, low: one.low&.text, high: one.high&.text, level: level(one, passage),
-                      p: (one.p.last.text if one.p && !one.interval?) }
-            offer("estimate", typed.compact.to_a, [one.match[0]], sentence, measure: one.measure)
+            typed = { value: estimate.value.text, low: estimate.low&.text, high: estimate.high&.text, level: level(estimate, passage),
+                      p: (estimate.p.last.text if estimate.p && !estimate.interval?) }
+            offer("estimate", typed.compact.to_a, [estimate.match[0]], sentence, measure: estimate.measure)
           end
         end
 

@@ -58,7 +58,7 @@ module Hobrin
         def differed
           pair.differing.map do |key|
             [pair.name(key),
-             *[pair.first, pair.second, paper].map { |one| Appraisal::DualAppraisal::Points.words(key, one) }]
+             *[pair.first, pair.second, paper].map { |sheet| Appraisal::DualAppraisal::Points.words(key, sheet) }]
           end
         end
       end

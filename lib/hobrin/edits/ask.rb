@@ -37,7 +37,7 @@ module Hobrin
         def mentioned(question, today)
           return unless limit
 
-          Narrowing::MentionedLimits.new(today).call(question.text).find { |one| one.leaf.name == limit }&.leaf
+          Narrowing::MentionedLimits.new(today).call(question.text).find { |mention| mention.leaf.name == limit }&.leaf
         end
       end
 

@@ -13,8 +13,8 @@ module Hobrin
         attributes :search
 
         def call(inquiry, _surroundings)
-          others = inquiry.elsewhere.reject { |one| one.source == search.source }
-          before = inquiry.elsewhere.find { |one| one.source == search.source }
+          others = inquiry.elsewhere.reject { |asked| asked.source == search.source }
+          before = inquiry.elsewhere.find { |asked| asked.source == search.source }
           Change.new(inquiry: inquiry.with(elsewhere: [*others, search]), kind: :asked_elsewhere,
                      facts: { source: search.source, count: search.count, before: before&.count, query: search.query })
         end

@@ -72,8 +72,8 @@ module Hobrin
         # not there.
         def call(inquiry, surroundings)
           line = Strategy::Lines::NamedLine.new(name:, tree:)
-          refuse("There is a line “#{line.name}” already.") if inquiry.lines.any? do |one|
-            one.name == line.name
+          refuse("There is a line “#{line.name}” already.") if inquiry.lines.any? do |there|
+            there.name == line.name
           end
           refuse("#{MOST} named lines are the most.") if inquiry.lines.size >= MOST
 

@@ -101,7 +101,7 @@ module Hobrin
           def ordered(data)
             case data
             when Hash then data.sort.to_h { |name, value| [name, ordered(value)] }
-            when Array then data.map { |one| ordered(one) }
+            when Array then data.map { |part| ordered(part) }
             else data
             end
           end

@@ -41,7 +41,7 @@ module Hobrin
             keywords: Xml.all(node, "./subject"), types: types(node), journal: Xml.said(node,
                                                                                         "./source"),
             published: Xml.all(node, "./date").filter_map { |date| Published.of(date) }.first,
-            language: Xml.all(node, "./language").filter_map { |one| Records::Languages.code(one) }.first
+            language: Xml.all(node, "./language").filter_map { |name| Records::Languages.code(name) }.first
           )
         end
 

@@ -113,10 +113,10 @@ module Hobrin
 
         def sections
           [{ title: "What the evidence says", text: narrative(material.brief.conclusion) },
-           *section("Table of findings", material.table.rows.map(&:outcome), "evidence") { |one| [one.id, one.name] },
-           *section("Papers", material.brief.rows.map(&:record), "citation") { |one| [one.id, one.title] },
+           *section("Table of findings", material.table.rows.map(&:outcome), "evidence") { |outcome| [outcome.id, outcome.name] },
+           *section("Papers", material.brief.rows.map(&:record), "citation") { |record| [record.id, record.title] },
            *section("How they were weighed", material.brief.rows.select(&:paper).map(&:record),
-                    "assessment") { |one| [one.id, one.title] }]
+                    "assessment") { |record| [record.id, record.title] }]
         end
 
         def section(title, things, name, &block)

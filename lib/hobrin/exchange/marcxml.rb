@@ -101,7 +101,7 @@ module Hobrin
         end
 
         def types(node)
-          fields(node, "655").flat_map { |field| parts(field, "a") }.map { |one| one.downcase.sub(/\.\z/, "") } &
+          fields(node, "655").flat_map { |field| parts(field, "a") }.map { |text| text.downcase.sub(/\.\z/, "") } &
             Records::StudyTypes::ALL
         end
 

@@ -90,8 +90,8 @@ module Hobrin
 
           # data :: Hash with Symbols for keys. Gives a Report.
           def load(data)
-            sections = data[:sections].map do |one|
-              Section.new(key: one[:key].to_sym, title: one[:title], blocks: one[:blocks].map { |block| opened(block) })
+            sections = data[:sections].map do |section|
+              Section.new(key: section[:key].to_sym, title: section[:title], blocks: section[:blocks].map { |block| opened(block) })
             end
             Report.new(title: data[:title], sample: data[:sample], made: Date.iso8601(data[:made]),
                        sections:)

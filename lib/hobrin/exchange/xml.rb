@@ -59,9 +59,9 @@ module Hobrin
 
         # The same for all of them.
         def all(node, path)
-          node.xpath(path).map do |one|
-            one.text.gsub(/\s+/,
-                          " ").strip
+          node.xpath(path).map do |found|
+            found.text.gsub(/\s+/,
+                            " ").strip
           end.reject(&:empty?)
         end
 

@@ -44,7 +44,7 @@ module Hobrin
       # Those that wait: their limit is not put on yet. question :: Question; limits :: Array of
       # AppliedLimit
       def waiting(question, limits)
-        call(question.text).reject { |one| limits.any? { |limit| limit.name == one.leaf.name } }
+        call(question.text).reject { |mention| limits.any? { |limit| limit.name == mention.leaf.name } }
       end
 
       private

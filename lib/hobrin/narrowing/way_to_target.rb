@@ -47,11 +47,11 @@ module Hobrin
       private
 
       def onwards(moves, state, start)
-        WhatIfs.new(state, evaluator: @evaluator).call(@moves.call(state).call).map do |one|
-          lost = (start & @must_find) - one.set
-          inside = @aim.standing(one.size) == :inside
-          [Way.new(moves: [*moves, one.move], size: one.size, lost: lost.size, inside:),
-           one.move.state]
+        WhatIfs.new(state, evaluator: @evaluator).call(@moves.call(state).call).map do |what_if|
+          lost = (start & @must_find) - what_if.set
+          inside = @aim.standing(what_if.size) == :inside
+          [Way.new(moves: [*moves, what_if.move], size: what_if.size, lost: lost.size, inside:),
+           what_if.move.state]
         end
       end
 
@@ -99,7 +99,7 @@ module Hobrin
 
         def seconds(first, number)
           done = @moves.call(first.state).call.select { |move| in_the_way(move.state, number).zero? }
-          sized(first.state, done).map { |one| Found.new(moves: [first, one.move], size: one.size) }
+          sized(first.state, done).map { |found| Found.new(moves: [first, found.move], size: found.size) }
         end
 
         def sized(state, moves) = WhatIfs.new(state, evaluator: @evaluator).call(moves)

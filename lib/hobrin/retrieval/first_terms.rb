@@ -34,7 +34,7 @@ module Hobrin
 
       def of(phrase)
         meant = [*Question::SearchNames::Abbreviations.written_out(phrase), *@slips.mended(phrase)]
-        known = [phrase, *meant].map { |one| known(one) }.find(&:any?) || []
+        known = [phrase, *meant].map { |text| known(text) }.find(&:any?) || []
         names = [*meant, phrase]
         words = words(names.flat_map { |name| Question::SearchNames.call(name) })
         words += words(names.flat_map { |name| Question::SearchNames.heads(name) }) if words.none?(&:finds?)
@@ -51,8 +51,8 @@ module Hobrin
 
       def near(names)
         words = names.flat_map { |name| Question::SearchNames.carrying(name) }.uniq
-        @thesaurus.near(words, limit: MOST_NEAR).map do |one|
-          @offers.of_heading(one.heading.label, named: one.name)
+        @thesaurus.near(words, limit: MOST_NEAR).map do |near|
+          @offers.of_heading(near.heading.label, named: near.name)
         end
       end
 

@@ -41,7 +41,7 @@ module Hobrin
       end
 
       def of_words(leaf)
-        ways = Text::Variants.new(leaf.text).call.map { |one| [one.kind, leaf.with(text: one.text)] }
+        ways = Text::Variants.new(leaf.text).call.map { |variant| [variant.kind, leaf.with(text: variant.text)] }
         ways.select { |_, other| other.tokens.all? { |word| occurs?(word) } } + truncated(leaf)
       end
 

@@ -16,7 +16,7 @@ module Hobrin
       class << self
         # block :: Strategy::Block; term :: one of its terms
         def of_term(block, term, evaluator)
-          first, last = block.terms.values_at(0, -1).map { |one| one == term }
+          first, last = block.terms.values_at(0, -1).map { |edge| edge == term }
           card(block, term, term.leaf, evaluator, first:, last:)
         end
 

@@ -34,7 +34,7 @@ module Hobrin
       # [reasons, Statistics::Agreement] of why, for papers that both dropped; nil for fewer than
       #   two reasons.
       def reasons
-        dropped = pairs.select { |pair| [pair.first, pair.second].all? { |one| one.verdict == :drop } }
+        dropped = pairs.select { |pair| [pair.first, pair.second].all? { |decision| decision.verdict == :drop } }
         names = dropped.flat_map { |pair| [pair.first.reason, pair.second.reason] }.uniq.sort
         [names, Statistics::Agreement.new(table(names, dropped, &:reason))] if names.size > 1
       end

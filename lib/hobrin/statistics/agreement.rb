@@ -161,7 +161,7 @@ module Hobrin
         private
 
         def value
-          low, high = [@kappa.interval.low, @kappa.interval.high].map { |one| decimal(one) }
+          low, high = [@kappa.interval.low, @kappa.interval.high].map { |bound| decimal(bound) }
           "#{@name} is #{decimal(@kappa.value)} (95 % from #{low} to #{high}): #{meaning(@kappa.value)}"
         end
 

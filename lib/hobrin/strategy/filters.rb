@@ -8,7 +8,7 @@ module Hobrin
 
       # published :: Array of PublishedFilter
       def initialize(published)
-        @published = published.to_h { |one| [one.filter.label, one] }.freeze
+        @published = published.to_h { |filter| [filter.filter.label, filter] }.freeze
         @names = @published.keys.freeze
         freeze
       end
@@ -29,7 +29,7 @@ module Hobrin
       # Those for one kind of question, from wide to narrow. Array of PublishedFilter.
       def of_kind(kind)
         found = @published.values.select { |published| published.filter.kind == kind }
-        found.sort_by { |one| Filter::WIDTHS.index(one.filter.width) }
+        found.sort_by { |filter| Filter::WIDTHS.index(filter.filter.width) }
       end
 
       def kinds = @published.values.map { |published| published.filter.kind }.uniq

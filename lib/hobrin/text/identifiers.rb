@@ -53,8 +53,8 @@ module Hobrin
         def in(text, today:)
           text = text[0, LONGEST]
           found = PATTERNS.flat_map { |kind, pattern| all(text, kind, pattern) }
-          found += all(text, :number, TEN_DIGITS).select { |one| checked?(one.text) }
-          found += all(text, :birth, WHOLE_DATE).select { |one| long_ago?(one.text, today) }
+          found += all(text, :number, TEN_DIGITS).select { |match| checked?(match.text) }
+          found += all(text, :birth, WHOLE_DATE).select { |match| long_ago?(match.text, today) }
           apart(found)
         end
 

@@ -33,7 +33,7 @@ module Hobrin
         # ", did you mean …?" as a sentence of its own, "" when nothing is near.
         def hint(name, known)
           near = call(name, known)
-          near.empty? ? "" : " Did you mean #{near.map { |one| "“#{one}”" }.join(" or ")}?"
+          near.empty? ? "" : " Did you mean #{near.map { |name| "“#{name}”" }.join(" or ")}?"
         end
 
         private
@@ -42,7 +42,7 @@ module Hobrin
         def holding(words, folded)
           return [] if words.empty?
 
-          folded.select { |one| (words - one.split).empty? }.sort_by(&:size)
+          folded.select { |name| (words - name.split).empty? }.sort_by(&:size)
         end
 
         def sharing_a_beginning(name, known)

@@ -30,8 +30,8 @@ module Hobrin
 
       # A word without its plural ending, to be truncated.
       def self.stem(word)
-        INFLECTOR.singularize(word).then do |one|
-          one.size < word.size && word.start_with?(one) ? one : word
+        INFLECTOR.singularize(word).then do |singular|
+          singular.size < word.size && word.start_with?(singular) ? singular : word
         end
       end
 
@@ -48,7 +48,7 @@ module Hobrin
 
       def call
         found = by_kind(:spelling, spellings) + by_kind(:number, numbers) + by_kind(:joined, joined)
-        found.reject { |one| one.text == @words.join(" ") }.uniq(&:text)
+        found.reject { |variant| variant.text == @words.join(" ") }.uniq(&:text)
       end
 
       private

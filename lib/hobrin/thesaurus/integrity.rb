@@ -57,11 +57,11 @@ module Hobrin
         found
       end
 
-      def round(path, label) = [*path.drop_while { |one| one != label }, label]
+      def round(path, label) = [*path.drop_while { |step| step != label }, label]
 
       def above_and_related
         above = Hash.new do |memo, label|
-          memo[label] = @by_label.fetch(label).broader.flat_map { |one| [one, *memo[one]] }.uniq
+          memo[label] = @by_label.fetch(label).broader.flat_map { |broader| [broader, *memo[broader]] }.uniq
         end
         @headings.flat_map do |heading|
           heading.related.select { |other| above[heading.label].include?(other) || above[other].include?(heading.label) }

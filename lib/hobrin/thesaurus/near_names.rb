@@ -34,7 +34,7 @@ module Hobrin
           near = 2.0 * common / (roots.size + wanted.size)
           Near.new(heading:, name:, near:) if near >= LEAST
         end
-        found.sort_by { |one| [-one.near, one.name.size, one.name] }.uniq(&:heading).first(limit)
+        found.sort_by { |near| [-near.near, near.name.size, near.name] }.uniq(&:heading).first(limit)
       end
 
       private

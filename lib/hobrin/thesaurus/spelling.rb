@@ -40,7 +40,7 @@ module Hobrin
 
       # A plural or another ending of a known word is no slip.
       def known?(word)
-        [word, Text::Variants.stem(word), Text::Variants.root(word)].any? { |one| @known[one] } || @known["#{word}s"]
+        [word, Text::Variants.stem(word), Text::Variants.root(word)].any? { |form| @known[form] } || @known["#{word}s"]
       end
 
       def letters(word) = word.each_byte.reduce(0) { |bits, byte| bits | (1 << (byte & 31)) }

@@ -60,12 +60,12 @@ module Hobrin
 
           def design
             key = @page.typed_or(:design, @row.paper&.design)
-            Appraisal::Design::ALL.find { |one| one.key == key } || Appraisal::Design.proposed(record)
+            Appraisal::Design::ALL.find { |design| design.key == key } || Appraisal::Design.proposed(record)
           end
 
           def designs
             choose = design ? [] : [["", "Choose…", true]]
-            choose + Appraisal::Design::ALL.map { |one| [one.key, one.name, one == design] }
+            choose + Appraisal::Design::ALL.map { |offered| [offered.key, offered.name, offered == design] }
           end
 
           # What a review may have reviewed: [key, name, whether it is chosen]; none for other
@@ -75,7 +75,7 @@ module Hobrin
 
             chosen = reviewed&.key
             [["", "Choose…", chosen.nil?]] +
-              Appraisal::Level.reviewable(@page.question.kind).map { |one| [one.key, one.name, one.key == chosen] }
+              Appraisal::Level.reviewable(@page.question.kind).map { |offered| [offered.key, offered.name, offered.key == chosen] }
           end
 
           # Keys of the questions that are not answered yet.
@@ -143,7 +143,7 @@ module Hobrin
 
           def reviewed
             key = @page.typed_or(:reviewed, @row.paper&.reviewed)
-            Appraisal::Design::ALL.find { |one| one.key == key }
+            Appraisal::Design::ALL.find { |design| design.key == key }
           end
 
           def graded = @page.typed_or(:graded, (@row.paper&.graded || 0).to_s)

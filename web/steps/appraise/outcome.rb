@@ -70,7 +70,7 @@ module Hobrin
 
           def snares
             pool.open_traps.map do |trap|
-              Snare.new(trap:, of: trap.of.map { |one| named(one) }.join(", "),
+              Snare.new(trap:, of: trap.of.map { |study| named(study) }.join(", "),
                         fields: fields_of(trap.study).merge(trap: trap.key),
                         path: page.path_to_numbers(trap.study.record, outcome, result: trap.study.number))
             end

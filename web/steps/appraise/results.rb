@@ -48,16 +48,16 @@ module Hobrin
 
           # [name, path, whether it is chosen]
           def outcomes
-            page.weighing.outcomes.map do |one|
-              [one.name, page.path_to_numbers(record, one), one == outcome]
+            page.weighing.outcomes.map do |listed|
+              [listed.name, page.path_to_numbers(record, listed), listed == outcome]
             end
           end
 
           # The outcome that numbers are written for: the one that was asked for, else the first
           # for which the paper gives none yet.
           def outcome
-            number = [page.fields.number(:numbers), page.fields.number(:outcome)].find do |one|
-              one.is_a?(Integer)
+            number = [page.fields.number(:numbers), page.fields.number(:outcome)].find do |number|
+              number.is_a?(Integer)
             end
             page.weighing.outcome(number) || missing || page.weighing.outcomes.first
           end

@@ -47,7 +47,7 @@ module Hobrin
           def text = typed_or(:question, question.text)
 
           def frames
-            Question::Frame::ALL.map { |one| [one.key, "#{one.name}: #{one.good_for}", one.key == question.frame] }
+            Question::Frame::ALL.map { |frame| [frame.key, "#{frame.name}: #{frame.good_for}", frame.key == question.frame] }
           end
 
           def kinds = Question::Kind::ALL
@@ -72,9 +72,9 @@ module Hobrin
           def fitting_frame = reading.frame
 
           def mentions
-            reading.mentioned.map do |one|
-              name = Narrowing::AppliedLimit::Wording::NAMES.fetch(one.leaf.name).downcase
-              Mention.new(name: one.leaf.name, words: one.words, limit: "#{name} #{Narrowing::AppliedLimit::Wording.of(one.leaf)}")
+            reading.mentioned.map do |mention|
+              name = Narrowing::AppliedLimit::Wording::NAMES.fetch(mention.leaf.name).downcase
+              Mention.new(name: mention.leaf.name, words: mention.words, limit: "#{name} #{Narrowing::AppliedLimit::Wording.of(mention.leaf)}")
             end
           end
 

@@ -50,8 +50,8 @@ module Hobrin
               return mark(key) if key
               return Edits::Ask::TakeProposals.new(wanted: fields.list(:take)) unless fields.list(:take).empty?
 
-              name = %i[respell unmark edge leave instead].find do |one|
-                fields.text(one).include?(":")
+              name = %i[respell unmark edge leave instead].find do |button|
+                fields.text(button).include?(":")
               end
               name && turn(name, *fields.text(name).split(":", 2))
             end

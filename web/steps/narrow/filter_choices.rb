@@ -43,8 +43,8 @@ module Hobrin
           def close_path = @page.path
 
           def kinds
-            @all_kinds.map do |one|
-              Kind.new(name: name(one), path: @page.path(show: "filters", kind: one), chosen: one == kind)
+            @all_kinds.map do |offered|
+              Kind.new(name: name(offered), path: @page.path(show: "filters", kind: offered), chosen: offered == kind)
             end
           end
 

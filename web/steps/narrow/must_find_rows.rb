@@ -90,8 +90,8 @@ module Hobrin
 
           # "19 % (95 % interval 9 to 35 %)"
           def percent(share)
-            estimate, low, high = [share.estimate, share.low, share.high].map do |one|
-              hundredths(one)
+            estimate, low, high = [share.estimate, share.low, share.high].map do |bound|
+              hundredths(bound)
             end
             "#{estimate} % (95 % interval #{low} to #{high} %)"
           end

@@ -54,8 +54,8 @@ module Hobrin
             return all if @page.showing?("all")
 
             seen = Hash.new(0)
-            all.select do |one|
-              kind = one.move.kind
+            all.select do |what_if|
+              kind = what_if.move.kind
               (seen[LIKE.fetch(kind, kind)] += 1) <= MOST_OF_A_KIND
             end.first(MOST_OFFERED)
           end

@@ -73,7 +73,7 @@ module Hobrin
 
           # What is shown of the open paper: nil for its abstract, "around" or "full"; "threads"
           # stands in place of list and paper.
-          def shown = SHOWN.find { |one| one == fields.text(:show) }
+          def shown = SHOWN.find { |view| view == fields.text(:show) }
           def threads? = shown == "threads"
           def likeliest? = view.order == :likeliest
 

@@ -55,7 +55,7 @@ module Hobrin
           def sections
             groups = close.passage.sentences.chunk_while { |one, two| one.section == two.section }
             groups.map do |some|
-              Section.new(name: NAMES.fetch(some.first.section, ""), sentences: some.map { |one| told(one) })
+              Section.new(name: NAMES.fetch(some.first.section, ""), sentences: some.map { |sentence| told(sentence) })
             end
           end
 

@@ -78,7 +78,7 @@ module Hobrin
               kept, all = comparison.kept, comparison.kept_in_all
               return cannot_tell(kept) unless all
 
-              estimate, low, high = [all.estimate, all.low, all.high].map { |one| decimal(one, 0) }
+              estimate, low, high = [all.estimate, all.low, all.high].map { |bound| decimal(bound, 0) }
               "Of the papers you kept, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
                 "#{kept.sizes.last}, both #{kept.all}. If the two found them independently there are " \
                 "about #{estimate} such papers in all (95 % interval #{low} to #{high}), and both " \

@@ -78,7 +78,7 @@ module Hobrin
           def of_test(pool)
             both = { "Sensitivity" => pool.tests.sensitivity,
                      "specificity" => pool.tests.specificity }
-            wide(pool, both.transform_values { |one| [100 * one.low, 100 * one.high] })
+            wide(pool, both.transform_values { |interval| [100 * interval.low, 100 * interval.high] })
           end
 
           # An interval that reaches further than worthwhile to both sides.

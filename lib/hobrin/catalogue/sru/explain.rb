@@ -44,7 +44,7 @@ module Hobrin
 
           def supports(node)
             found = Hash.new { [] }
-            node&.xpath("./supports")&.each { |one| found[one["type"]] += [one.text.strip] }
+            node&.xpath("./supports")&.each { |support| found[support["type"]] += [support.text.strip] }
             found
           end
 

@@ -85,7 +85,7 @@ module Hobrin
           end
 
           def means(sentence)
-            pattern = MEANS.find { |one| sentence.text.match?(one) } or return []
+            pattern = MEANS.find { |pattern| sentence.text.match?(pattern) } or return []
             return [] if pattern == MEANS.last && !sentence.text.match?(IN_BRACKETS)
 
             sentence.matches(pattern).each_slice(2).filter_map do |one, two|

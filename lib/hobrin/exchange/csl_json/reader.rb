@@ -72,7 +72,7 @@ module Hobrin
 
           # What a heading stands for is a keyword or a heading, and stands for nothing else.
           def part(given)
-            given.text("keyword") || indexing(given).then { |one| one.with(stands_for: []) }
+            given.text("keyword") || indexing(given).then { |indexing| indexing.with(stands_for: []) }
           end
 
           def published(from)

@@ -81,7 +81,7 @@ module Hobrin
 
         def effect(row)
           told = row.pool.measure
-          ends = [row.effect.low, row.effect.high].map { |one| told.told(one) }
+          ends = [row.effect.low, row.effect.high].map { |bound| told.told(bound) }
           { statisticType: type(told), sampleSize: size(row.pool),
             quantity: quantity(told.told(row.effect.estimate), told),
             attributeEstimate: [interval(ends, row.pool.way.share, told), *spread(row)],
@@ -130,7 +130,7 @@ module Hobrin
         def test(row)
           %i[sensitivity specificity].map do |name|
             told = row.pool.tests.public_send(name)
-            ends = [told.low, told.high].map { |one| per_hundred(100 * one) }
+            ends = [told.low, told.high].map { |share| per_hundred(100 * share) }
             { statisticType: said(name.to_s), sampleSize: size(row.pool), quantity: per_hundred(100 * told.estimate),
               attributeEstimate: [{ type: coded(ESTIMATES, "C53324", "Confidence interval"), level: 0.95,
                                     range: { low: ends.first, high: ends.last } }] }
@@ -167,7 +167,7 @@ module Hobrin
           def statistic_of(pool, study)
             told = pool.measure
             reach = pool.way.z * study.result.error
-            ends = [study.result.effect - reach, study.result.effect + reach].map { |one| told.told(one) }
+            ends = [study.result.effect - reach, study.result.effect + reach].map { |bound| told.told(bound) }
             people = study.reported.people
             { statisticType: type(told), quantity: quantity(told.told(study.result.effect), told),
               sampleSize: ({ numberOfParticipants: people } if people),

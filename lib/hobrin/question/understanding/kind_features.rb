@@ -11,7 +11,7 @@ module Hobrin
           @sentence = sentence
           @text = sentence.text.downcase.tr("’", "'")
           told = @text.split(/(?<=[.?!:;])\s+/)
-          @asked = told.select { |one| one.include?("?") }
+          @asked = told.select { |sentence| sentence.include?("?") }
           @asked = told.last(1) if @asked.empty?
           @beside = told - @asked
         end

@@ -71,7 +71,7 @@ module Hobrin
           (1...@words.size).each do |at|
             now = States::INTO.map { |entry| @of_word[at][entry.label] * arriving(at, entry, @forward.last) }
             @scale << now.sum
-            @forward << now.map { |one| one / @scale.last }
+            @forward << now.map { |weight| weight / @scale.last }
           end
         end
 
@@ -102,7 +102,7 @@ module Hobrin
               leaving(at, entry, @of_word[at][entry.label] * @backward[at][to], now)
             end
             top = now.max
-            @backward[at - 1] = now.map! { |one| one / top }
+            @backward[at - 1] = now.map! { |weight| weight / top }
           end
         end
 

@@ -109,7 +109,7 @@ module Hobrin
         end
 
         def other(shares, element)
-          next_one = shares.each_index.reject { |one| one == element }.max_by { |one| shares[one] }
+          next_one = shares.each_index.reject { |other| other == element }.max_by { |other| shares[other] }
           States::ELEMENTS[next_one] if shares[next_one] >= OTHER
         end
       end

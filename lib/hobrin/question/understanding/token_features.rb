@@ -150,7 +150,7 @@ module Hobrin
           def itself
             near = [-2, -1, 1, 2].flat_map do |by|
               further = @place + by >= 0 && @sentence.tokens[@place + by]&.classes
-              further ? further.drop(1).map { |one| "c#{by}=#{one}" } : []
+              further ? further.drop(1).map { |feature| "c#{by}=#{feature}" } : []
             end
             return near if @token.small?
 

@@ -82,7 +82,7 @@ module Hobrin
         def apart
           how = @pairs.size > 1 ? :reml : nil
           both = @pairs.transpose.map { |results| InverseVariance.call(results, tau2: how) }
-          Pooled.new(middle: both.map(&:estimate), covariance: Matrix.diagonal(*both.map { |one| one.error**2 }),
+          Pooled.new(middle: both.map(&:estimate), covariance: Matrix.diagonal(*both.map { |pooled| pooled.error**2 }),
                      between: Matrix.diagonal(*both.map(&:tau2)), converged: false)
         end
 

@@ -69,7 +69,7 @@ module Hobrin
           def pooled
             y = (ROW * @pool.studies.size) + 14
             low, middle, high = [@pool.pooled.low, @pool.pooled.estimate,
-                                 @pool.pooled.high].map { |one| x(@scale.place(one)) }
+                                 @pool.pooled.high].map { |effect| x(@scale.place(effect)) }
             named(y, "Together", @told.of(@pool.pooled), "strong")
             @canvas.area([[low, y], [middle, y - 6], [high, y], [middle, y + 6]])
           end
