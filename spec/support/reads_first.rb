@@ -12,14 +12,18 @@ module ReadsFirst
   # Stands before the application's own `draw`.
   module Drawing
     def draw(template, **locals)
-      was = Thread.current[:hobrin_drawing]
-      Thread.current[:hobrin_drawing] = true
-      unfrozen = ReadsFirst.unfrozen(locals[:page])
-      raise ReadLate, "#{template}: #{unfrozen.join(", ")} can still be changed" if unfrozen.any?
+      # A part within a template was looked at with it.
+      return super if ReadsFirst.drawing?
 
-      super
-    ensure
-      Thread.current[:hobrin_drawing] = was
+      begin
+        Thread.current[:hobrin_drawing] = true
+        unfrozen = ReadsFirst.unfrozen(locals[:page])
+        raise ReadLate, "#{template}: #{unfrozen.join(", ")} can still be changed" if unfrozen.any?
+
+        super
+      ensure
+        Thread.current[:hobrin_drawing] = false
+      end
     end
   end
 

@@ -105,7 +105,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
             page.at_css("#stops").text.strip]).to eq(["30.02.2027", "Lights"])
     { { step_who: { "0" => "A nurse" } } => "Say what is to be done",
       { cycle_did: { "0" => "x" } } => "Say what was planned",
-      { step_what: { "0" => "x" * 301 } } => "Keep a step to",
+      { step_what: { "0" => "x" * 301 } } => "Keep this to 300",
       { risk: "x" * 501 } => "Keep this to", { step_on: "text", step_what: ["x"] } => nil }
       .each do |sent, words|
         send_form("/inquiries/1/steps", **sent)

@@ -126,7 +126,7 @@ RSpec.describe "What is sent to the web application", :sample, :client do
                                   model: "mantel_haenszel",
                                   level: "95" }] => /weighs risk ratios/,
       ["/inquiries/1/findings", { show: "findings", do: "write", text: " ", "words[0]": "Kept words" }] => /Write the finding/,
-      ["/inquiries/1/deliberation", { show: "decision", "lines[cost]": "c" * 301, decision: "trial" }] => /Keep a line to 300/,
+      ["/inquiries/1/deliberation", { show: "decision", "lines[cost]": "c" * 301, decision: "trial" }] => /Keep this to 300/,
       ["/inquiries/1/measures", { show: "measures", do: "write", name: "Kept words", way: "share", sort: "outcome", better: "less",
                                   numbers: "2026-09-07; 3; 10\nsoon; 2; 9" }] => /value="Kept words".*Line 2: “soon” is no day/m,
       ["/inquiries/1/measures", { show: "measures", do: "write", name: "Falls", way: "share", sort: "outcome", better: "less",
