@@ -33,7 +33,7 @@ RSpec.describe Hobrin::CloseReading::Numbers do
         no_p_value: [/(?<=CI 0\.\d\d to 0\.\d\d)\./, ->(_) { "; p = 1.20." }] }
     end
 
-    it "is found, whichever of fourteen kinds it is" do
+    it "is found, whichever of fourteen kinds it is", :slow do
       slips.each do |kind, (pattern, slip)|
         able = honest.grep(pattern).first(40)
         missed = able.reject do |text|

@@ -31,7 +31,7 @@ RSpec.describe Hobrin::Exchange do
   end
 
   begins.each do |format, beginning|
-    it "loses no more than the neighbours of a spoiled entry of #{format}, in 500 files" do
+    it "loses no more than the neighbours of a spoiled entry of #{format}, in 500 files", :slow do
       text = described_class::FORMATS.fetch(format)::Writer.call(records).b
       # As others write it: all in one line.
       text = JSON.generate(JSON.parse(text)).b if format == :csl
