@@ -35,6 +35,34 @@ RSpec.describe Hobrin::Brief::Measure do
     expect { pasted.read("2026-09-07; 1; 2", :value) }.to raise_error(Hobrin::InputError, /one number/)
   end
 
+  describe "either side of what a reading needs" do
+    def reading(counts, before: 12, **rest)
+      Hobrin::Brief::Measure::Reading.new(measure(counts, started: Date.new(2026, 5, 18) + (7 * before), **rest))
+    end
+    let(:baseline) { [[9, 30], [10, 30], [8, 30], [11, 30]] * 3 }
+
+    it "draws limits from twelve points before the change, not from eleven, and never of more than all" do
+      expect([reading(baseline.drop(1) + [[9, 30]], before: 11).control, reading(baseline + [[9, 30]]).control.nil?]).to eq([nil, false])
+      expect([reading([*baseline, [30, 30]]).control.nil?, reading([*baseline, [31, 30]]).control]).to eq([false, nil])
+    end
+
+    it "goes by the wish, or else by a target of a hundred beside the median, and by nothing where they are one" do
+      higher = baseline + ([[15, 30]] * 3)
+      median = 100 * (19 / 60.0)
+      found = [{ better: :less }, { better: :more }, { target: 50 }, { target: 10 }, { target: median }, {}]
+      expect(found.map { |wish| reading(higher, **wish).direction }).to eq(%i[worse better better worse higher higher])
+      expect(reading(baseline + [[19, 60]], better: :less).direction).to be_nil
+    end
+
+    it "counts a point outside as a sign only after the change, and says one and several" do
+      spike = baseline.dup.tap { |counts| counts[3] = [29, 30] }
+      expect(reading(spike + [[9, 30]]).sign?).to be(false)
+      one, two = [1, 2].map { |count| reading(baseline + ([[29, 30]] * count)) }
+      expect([one.sign?, two.sign?]).to eq([true, true])
+      expect([one.words.last, two.words.last]).to match([/\A1 since the change lies outside/, /\A2 since the change lie outside/])
+    end
+  end
+
   it "says what makes it uncountable" do
     bare = described_class.new(id: 1, name: "Falls")
     expect(bare.missing.size).to eq(5)

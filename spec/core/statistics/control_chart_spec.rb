@@ -31,6 +31,38 @@ RSpec.describe "Charts in time" do
     expect(s::RunChart.new([1.0] * 30).call).to be_nil
   end
 
+  # Perla 2011 and Anhøj 2014, from memory; the counts by hand.
+  describe "either side of each threshold of a run chart" do
+    # Values about 5: "+" above, "-" below, "0" on the middle.
+    def chart(marks) = s::RunChart.new(marks.chars.map { |mark| { "+" => 6.0, "-" => 4.0, "0" => 5.0 }.fetch(mark) }, middle: 5.0)
+    let(:s) { Hobrin::Statistics }
+
+    it "needs ten values off the middle" do
+      expect(chart("+-+-+-+-+0").call).to be_nil
+      expect(chart("+-+-+-+-+0-").call.useful).to eq(10)
+    end
+
+    it "calls six on one side a shift, five not, and passes over what lies on the middle" do
+      expect([chart("+++++-").shift?, chart("++++++-").shift?, chart("+++0++-").shift?, chart("+++0+++").shift?])
+        .to eq([false, true, false, true])
+    end
+
+    it "calls five that go on a trend, four not, up and down" do
+      of = ->(*values) { s::RunChart.new(values.map(&:to_f)).trend? }
+      expect([of[1, 2, 3, 4, 2], of[1, 2, 3, 4, 5], of[5, 4, 3, 2, 4], of[5, 4, 3, 2, 1], of[1, 2, 2, 3, 4]])
+        .to eq([false, true, false, true, false])
+    end
+
+    it "allows a run of seven and three crossings among twelve, and no longer a run or fewer crossings" do
+      long, longer = chart("+++++++-+-+-").call, chart("++++++++-+-+").call
+      expect([long.longest_limit, long.longest, long.long?, longer.longest, longer.long?]).to eq([7, 7, false, 8, true])
+      some, few = chart("++++---+++--").call, chart("++++----++++").call
+      expect([some.crossings_limit, some.crossings, some.few_crossings?, few.crossings, few.few_crossings?])
+        .to eq([3, 3, false, 2, true])
+      expect([some.sign?, few.sign?, longer.sign?]).to eq([false, true, true])
+    end
+  end
+
   # Worked by hand from the formulas (common practice, no source).
   it "draws the limits of shares, of events over time and of single values" do
     near = ->(value) { be_within(1e-9).of(value) }
