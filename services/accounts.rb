@@ -43,7 +43,7 @@ module Hobrin
           same = @context.directory.accounts.all.any? do |person|
             Text::Tokens.line(person.name) == Text::Tokens.line(name)
           end
-          "Somebody is called so already: the trail could not tell the two apart." if same
+          "That name is taken; choose another so the history stays clear." if same
         end
 
         def login_trouble(login)

@@ -22,17 +22,17 @@ module Hobrin
       def library
         return if person.nil? || person.runs || person.librarian?
 
-        refuse("Who runs this Hobrin, or a librarian, does that.")
+        refuse("Only an administrator or a librarian can do that.")
       end
 
       def runs
-        refuse("Who runs this Hobrin does that.") unless person.nil? || person.runs
+        refuse("Only an administrator can do that.") unless person.nil? || person.runs
       end
 
       REFUSED = {
-        reads: "You read this inquiry. Ask its owner to let you work on it.",
-        second: "You read the papers of this inquiry a second time; its search is in other hands.",
-        works: "Only the owner of this inquiry does that."
+        reads: "You have read-only access. Ask the owner for edit access.",
+        second: "You are the second reviewer and cannot edit the search.",
+        works: "Only the owner of this inquiry can do that."
       }.freeze
       private_constant :REFUSED
 

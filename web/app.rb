@@ -10,7 +10,7 @@ module Hobrin
     # The web application: puts the routes of each step together and says what every answer carries.
     # `App.build` makes one for a context, so that a process may serve several homes.
     class App < Sinatra::Base
-      TOO_OLD = "This page is too old to send from. Load it again, then repeat what you did."
+      TOO_OLD = "This page has expired. Reload and try again."
       # Denying is not the default, which would drop the session and go on.
       PROTECTION = { use: %i[authenticity_token], except: %i[remote_token], reaction: :deny,
                      message: TOO_OLD }.freeze

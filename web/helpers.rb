@@ -61,7 +61,9 @@ module Hobrin
         def here(step)
           known = Inquiry::STEPS.find { |known| known.to_s == step } || "trail"
           others = Services::Notes.new(context, inquiry_id).look(known.to_s)
-          URI.encode_www_form_component(others.map { |name, where| "#{name} on #{where.capitalize}" }.join(", "))
+          URI.encode_www_form_component(others.map do |name, where|
+            "#{name} on #{StepPage::Progress::NAMES.fetch(where.to_sym, "Trail")}"
+          end.join(", "))
         end
       end
 

@@ -65,10 +65,10 @@ module Hobrin
 
       # What the number of papers means beside the target, in words. outlook :: Narrowing::Target::Outlook
       def standing_words(outlook)
-        return "you can read them all" if outlook.standing == :few
+        return "few enough to read them all" if outlook.standing == :few
 
         where = %i[none missing].include?(outlook.standing) ? :below : outlook.standing
-        ["#{where} your aim of #{inquiry.aim.from} to #{inquiry.aim.to}", missing_words(outlook)].compact.join(": ")
+        ["#{where} your target of #{inquiry.aim.from} to #{inquiry.aim.to}", missing_words(outlook)].compact.join(": ")
       end
 
       # Why papers may be missing; nil where nothing points to it.
@@ -117,7 +117,7 @@ module Hobrin
       class Progress
         include Formatting
 
-        NAMES = { ask: "Ask", word: "Word", narrow: "Narrow", sift: "Sift", weigh: "Weigh",
+        NAMES = { ask: "Ask", word: "Terms", narrow: "Narrow", sift: "Screen", weigh: "Appraise",
                   act: "Act" }.freeze
 
         # papers :: how many are left by the search
@@ -143,8 +143,8 @@ module Hobrin
           case step
           when :word then some(terms, "term")
           when :narrow then "#{number(@papers)} left" if terms.positive?
-          when :sift then said(@outline.kept, "kept")
-          when :weigh then said(@outline.weighed, "weighed")
+          when :sift then said(@outline.kept, "included")
+          when :weigh then said(@outline.weighed, "appraised")
           end
         end
 

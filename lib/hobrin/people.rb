@@ -44,12 +44,12 @@ module Hobrin
         return "Write at least #{SHORTEST} letters: a short sentence is easy to keep in mind." if text.size < SHORTEST
 
         return FieldLengths.message(:password) if FieldLengths.over?(:password, text)
-        return "Leave out what is no letter, digit or sign." if text.match?(/[[:cntrl:]]/)
-        return "Thousands of people have this one. Choose another." if common.include?(text.downcase)
+        return "Use letters, numbers and symbols only." if text.match?(/[[:cntrl:]]/)
+        return "This password is too common. Choose another." if common.include?(text.downcase)
 
         return "Use more than one or two different letters." if text.downcase.chars.uniq.size < 4
 
-        "Your name is the first thing that somebody tries." if about.any? { |fact| same?(fact, text) }
+        "Don't use your name." if about.any? { |fact| same?(fact, text) }
       end
 
       def self.same?(one, text) = Text::Tokens.line(one) == Text::Tokens.line(text)

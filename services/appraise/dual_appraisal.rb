@@ -15,9 +15,9 @@ module Hobrin
           attributes :readers, :weighed, :twice, :open, :settled, :papers
         end
 
-        OPEN = "Choose at every point which of the two holds."
+        OPEN = "Choose an answer for every item."
         OUTSIDE = "This paper was appraised before dual appraisal began, so it stands outside of it."
-        NOT_TWICE = "The papers of this inquiry are not weighed twice any more. Load the page again."
+        NOT_TWICE = "Dual appraisal has ended for this inquiry. Reload the page."
         private_constant :OPEN, :OUTSIDE, :NOT_TWICE
 
         # Begins it. The sheets so far stay as they are, outside of it. second_id :: of a person of the
@@ -49,7 +49,7 @@ module Hobrin
         def apply(edit, done:)
           paper = edit.paper
           refuse(OUTSIDE) if hidden?(paper.record_id)
-          refuse(on? ? "#{names} weigh this paper, each without the other." : NOT_TWICE) unless reader?
+          refuse(on? ? "#{names} appraise this paper independently." : NOT_TWICE) unless reader?
           refuse("Judge something of it first.") if done && !paper.weighed?
 
           saved = @context.stored.find(@id)

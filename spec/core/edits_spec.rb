@@ -201,7 +201,7 @@ RSpec.describe Hobrin::Edits do
     ],
     "Screen::Decide" => [
       ->(e) { e::Decide.new(decision: decision("two", :drop, "No study")) },
-      "Dropped “Eye masks” (No study)", ->(now) { now.decisions.last.reason == "No study" }
+      "Excluded “Eye masks” (No study)", ->(now) { now.decisions.last.reason == "No study" }
     ],
     "Screen::Annotate" => [
       ->(e) { e::Annotate.new(record_id: "one", note: "Good") },
@@ -228,7 +228,7 @@ RSpec.describe Hobrin::Edits do
         pair = Hobrin::Appraisal::DualAppraisal::Pair.new(first: sheets.first, second: sheets.last, kind: nil)
         e::ResolveAppraisal.new(paper: sheets.last, pair:, readers: %w[Ana Bo])
       },
-      "Settled the sheet of “Earplugs”: Were nearly all followed to the end? Ana yes, Bo no: no",
+      "Settled the sheet of “Earplugs”: Was follow-up nearly complete? Ana yes, Bo no: no",
       ->(now) { now.papers.first.answers[:followed].says == :no }
     ],
     "Appraise::SaveAppraisal" => [

@@ -35,7 +35,7 @@ RSpec.describe "The demo", :slow do
                      "#{root}/bin/demo") do |_, out, process|
           address = out.each_line.lazy.filter_map { |line| line[%r{http://[\d.:]+}] }.first
           expect(address).to eq("http://127.0.0.1:#{port}")
-          expect(Net::HTTP.get(URI(address))).to include("What do you want to know?",
+          expect(Net::HTTP.get(URI(address))).to include("What is your clinical question?",
                                                          "earplugs and an eye mask at night")
           Process.kill("INT", process.pid)
           expect(process.value.exitstatus).to eq(0)

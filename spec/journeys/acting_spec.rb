@@ -5,26 +5,26 @@
 RSpec.describe "Acting", :sample, :browser do
   it "writes a brief, signs it off, changes it and sees what changed" do
     visit "/inquiries/2/act"
-    fill_in "What the evidence says, in one sentence", with: "The scan finds most of those who need it."
+    fill_in "Conclusion (one sentence)", with: "The scan finds most of those who need it."
     fill_in "Looked at again on", with: "in spring"
     click_button "Save the brief"
     expect(page).to have_text("Name a day, such as 2027-02-01")
     fill_in "Looked at again on", with: "2027-04-01"
-    click_link "Signed and shared"
+    click_link "Sign-off and sharing"
     fill_in "Your name", with: "A night nurse"
     click_button "Sign off the brief"
     expect(page).to have_css("#reason:focus[aria-invalid]")
     expect(find_field("Your name").value).to eq("A night nurse")
-    fill_in "Reason for signing all the same", with: "The ward meets today"
+    fill_in "Reason for signing with open points", with: "The ward meets today"
     click_button "Sign off the brief"
-    expect(page).to have_css(".since", text: "It reads the same now, word for word.")
+    expect(page).to have_css(".since", text: "No changes since this version.")
     expect(page).to be_clean
     click_link "The brief"
-    fill_in "What the evidence says, in one sentence", with: "The scan finds nearly all of them."
-    click_link "Signed and shared"
+    fill_in "Conclusion (one sentence)", with: "The scan finds nearly all of them."
+    click_link "Sign-off and sharing"
     expect(find(".since-lines", match: :first)).to have_text("then The scan finds most")
     expect(find(".since-lines", match: :first)).to have_text("now The scan finds nearly all")
-    click_button "Make an address to read it at"
+    click_button "Create a share link"
     click_link(href: %r{/shared/})
     expect(page).to have_css(".report-lead", text: "The scan finds most of those who need it.")
     expect(page).to have_text("Work has gone on since")
@@ -37,13 +37,13 @@ RSpec.describe "Acting", :sample, :browser do
     folder.join("honest.json").write(honest)
     folder.join("altered.json").write(honest.sub('"estimate": -', '"estimate": -1'))
     visit "/"
-    find("summary", text: "Open an archive").click
+    find("summary", text: "Import an archive").click
     attach_file "Archive (JSON)", folder.join("altered.json")
-    click_button "Check and open it"
+    click_button "Check and import"
     expect(page).to have_css(".problem", text: "does not agree with itself")
     expect(page).to have_css(".problem", text: "numbers/outcomes/1")
     attach_file "Archive (JSON)", folder.join("honest.json")
-    click_button "Check and open it"
+    click_button "Check and import"
     expect(page).to have_css(".sentence", text: "earplugs and an eye mask at night")
     find("a", text: /\ATrail/).click
     expect(page).to have_text("Opened as a copy of an archive of 2026-11-23")
@@ -53,14 +53,14 @@ RSpec.describe "Acting", :sample, :browser do
 
   it "pastes weeks and reads the chart" do
     visit "/inquiries/3/act?show=measures"
-    fill_in "What is measured", with: "Falls"
+    fill_in "Measure", with: "Falls"
     select "less of it", from: "What you want"
-    fill_in "What is counted", with: "falls"
-    fill_in "Of what, or in how much time", with: "people"
-    fill_in "The change began on", with: "2026-08-10"
+    fill_in "Numerator", with: "falls"
+    fill_in "Denominator or time period", with: "people"
+    fill_in "Date the change started", with: "2026-08-10"
     weeks = Array.new(26) { |week| [Date.new(2026, 5, 18) + (7 * week), week < 12 ? 9 + (week % 3) : 4, 30] }
     find("#numbers").set(weeks.map { |one| one.join(";") }.join("\n"))
-    click_button "Save this measure"
+    click_button "Save measure"
     expect(page).to have_css(".run-chart")
     expect(find(".pool-facts")).to have_text("14 of 14 points since the change lie below the median")
     expect(find(".pool-facts")).to have_text("this is a change")
@@ -75,7 +75,7 @@ RSpec.describe "Acting", :sample, :browser do
     card.find("summary").click
     card.click_button("Delete this inquiry")
     expect(page).to have_no_css(".inquiry-card", text: "nasal bridle")
-    find("summary", text: "Taken away in the last 30 days: 1").click
+    find("summary", text: "Deleted in the last 30 days: 1").click
     expect(page).to be_clean
     click_button "Bring it back"
     expect(page).to have_css(".inquiry-card", text: "nasal bridle")

@@ -27,11 +27,11 @@ RSpec.describe "Asking in a hurry", :sample, :browser do
     it "comes to a count in fewer than eight presses: #{text}" do
       @presses = 0
       visit "/"
-      fill_in "What do you want to know?", with: text
+      fill_in "What is your clinical question?", with: text
       press "Start an inquiry"
       expect(page).to have_css("h1 .proposed")
       press "delirium" if text.include?("delerium")
-      press "Take all that is proposed"
+      press "Accept all suggestions"
       expect(page).to have_no_css("h1 .proposed")
       expect(page).to have_checked_field(name: "kind", visible: :all)
       find(".dock .btn-primary").click
@@ -47,13 +47,13 @@ RSpec.describe "Asking in a hurry", :sample, :browser do
 
   it "mends a slip, takes the other reading, and goes on with nothing marked" do
     visit "/"
-    fill_in "What do you want to know?", with: "music for delerium, anyone?"
+    fill_in "What is your clinical question?", with: "music for delerium, anyone?"
     click_button "Start an inquiry"
     click_button "delirium"
     expect(page).to have_field("The question", with: "music for delirium, anyone?")
     expect(page).to have_no_text("Did you mean")
     find(".dock .btn-primary").click
-    expect(page).to have_text("Word")
+    expect(page).to have_text("Terms")
     expect(inquiry(6).question.marks).to eq([])
   end
 end

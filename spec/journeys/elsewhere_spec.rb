@@ -27,14 +27,14 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
 
   it "puts a catalogue on the list, asks it line by line, changes a line, and brings its papers in" do
     visit "/library"
-    find("summary", text: "Put one on the list").click
-    fill_in "What it is called", with: "University catalogue"
+    find("summary", text: "Add a catalogue").click
+    fill_in "Name", with: "University catalogue"
     fill_in "Its address", with: "http://127.0.0.1:#{@port}/sru"
-    select "searched (SRU)", from: "How it is asked"
-    click_button "Ask what it can do"
+    select "searched (SRU)", from: "Protocol"
+    click_button "Test connection"
     expect(page).to have_css(".catalogue-list", text: "University catalogue")
     visit "/inquiries/1/narrow"
-    click_link "Search elsewhere, too"
+    click_link "Search other catalogues"
     expect(page).to have_css(".elsewhere-form .line-limit",
                              text: "left out: there is no index for it")
     click_button "Ask it"
@@ -45,8 +45,8 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
     click_button "Ask it"
     expect(page).to have_css(".line-limit", text: "changed by hand")
     expect(there.call).to be > before
-    fill_in "Bring in the first", with: "3"
-    click_button "Bring them in"
+    fill_in "Import the first", with: "3"
+    click_button "Import"
     expect(page).to have_css(".elsewhere table:last-of-type tbody tr",
                              text: "University catalogue")
     visit "/library"

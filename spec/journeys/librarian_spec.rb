@@ -18,7 +18,7 @@ RSpec.describe "A librarian with a thorough search", :sample, :browser do
     expect(page).to have_css("#block-I ~ .terms", text: "quiet* near night*")
     add "zyxel plugs"
     expect(page).to have_css("#block-I ~ .terms", text: "zyxel plugs")
-    click_link "What is missing?", match: :first
+    click_link "Suggested headings", match: :first
     expect(page).to have_css("#card", text: /beside|shares the word|related to|of 10 papers/)
     expect(page).to have_no_text("log-likelihood")
     expect(page).to be_clean

@@ -42,7 +42,7 @@ RSpec.describe "Papers in", :browser do
     expect(page).to be_clean
     expect(file.size).to be > 20_000_000
     attach_file "Files", home.join("from a colleague.ris")
-    click_button "Bring them in"
+    click_button "Import"
     expect(page).to have_css(".import", text: "from a colleague.ris")
     # Going on with something else while it is read
     visit "/"
@@ -54,16 +54,16 @@ RSpec.describe "Papers in", :browser do
     expect(find(".import")).to have_text(/11.962 new papers, 10 of them doubles, 48 refused/)
     ["night noise", *words.map { |word| "ward #{word}" }].each { |name| match(name, "Noise") }
     expect(page).to have_css(".matches li", text: "done", count: 20, wait: 60)
-    click_link "the same paper once more"
+    click_link "possible duplicates"
     expect(page).to have_css(".pair", count: 10)
     expect(page).to be_clean
     # Ten settled: five are two papers, one of those the same after all; the others stay the same.
     (1..5).each do |parted|
-      find("button", text: "They are two papers", match: :first).click
-      expect(page).to have_css("button", text: "They are the same after all", count: parted)
+      find("button", text: "These are different papers", match: :first).click
+      expect(page).to have_css("button", text: "These are the same paper", count: parted)
     end
-    find("button", text: "They are the same after all", match: :first).click
-    expect(page).to have_css("button", text: "They are the same after all", count: 4)
+    find("button", text: "These are the same paper", match: :first).click
+    expect(page).to have_css("button", text: "These are the same paper", count: 4)
     expect(page).to have_css(".pair", count: 10)
     expect(context.library.duplicates.count).to eq(6)
     found = Hobrin::Services::Library::Search.new(context).call('dc.subject = "Noise"')
@@ -71,7 +71,7 @@ RSpec.describe "Papers in", :browser do
   end
 
   def match(name, heading)
-    find("summary", text: "Keywords that are no heading").click
+    find("summary", text: "Keywords not in the thesaurus").click
     within(".match-form", text: name) do
       fill_in "Heading that “#{name}” stands for", with: heading
       find("button").click

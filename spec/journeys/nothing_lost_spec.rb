@@ -11,17 +11,17 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     tab_to("The question").send_keys(%i[control home], *([:arrow_right] * 5), *([%i[shift arrow_right]] * 5),
                                      [:alt, "i"])
     expect(page).to have_css("h1 .phrase-I", text: "music")
-    tab_to("Word").send_keys(:enter)
-    expect(page).to have_css(".tab-current", text: "Word")
-    tab_to("Another name for music").send_keys("music")
+    tab_to("Terms").send_keys(:enter)
+    expect(page).to have_css(".tab-current", text: "Terms")
+    tab_to("Add a term for music").send_keys("music")
     expect(page).to have_select("part[0]", selected: "heading Music")
-    find_field("Another name for music").send_keys(:arrow_down)
+    find_field("Add a term for music").send_keys(:arrow_down)
     expect(page).to have_css(".offer:focus")
     expect(page.driver.browser.logs.get(:browser).map(&:message)).to eq([])
     page.active_element.send_keys(:enter)
     expect(page).to have_css(".term", text: "Music")
     tab_to("Narrow").send_keys(:enter)
-    tab_to("Sift").send_keys(:enter)
+    tab_to("Screen").send_keys(:enter)
     expect(page).to have_css("#paper-title")
     title = find("#paper-title").text
     find("body").send_keys("n")
@@ -36,10 +36,10 @@ RSpec.describe "Nothing is lost", :sample, :browser do
 
   it "keeps what was written when its reader turns away, and says so when it was refused" do
     visit "/inquiries/1/weigh"
-    fill_in "The paper in one sentence", with: "Half a sentence"
+    fill_in "Key finding (one sentence)", with: "Half a sentence"
     find(".titles a", text: "critically ill older adults").click
     expect(page).to have_css(".paper-title", text: "critically ill older adults")
-    click_link "What it gives"
+    click_link "Results"
     first(".standing a", text: "Change").click
     find("#events").set("900")
     find(".tab", text: "Act").click
@@ -54,13 +54,13 @@ RSpec.describe "Nothing is lost", :sample, :browser do
   it "keeps numbers that are not all there yet as a draft, until they are saved or discarded" do
     visit "/inquiries/1/weigh"
     find(".titles a", text: "critically ill older adults").click
-    click_link "What it gives"
+    click_link "Results"
     first(".standing a", text: "Change").click
     find("#events").set("21")
     find("#total").set("")
-    click_link "How it was made"
+    click_link "Checklist"
     expect(page).to have_css(".sheet-question")
-    click_link "What it gives"
+    click_link "Results"
     first(".standing a", text: "Change").click
     expect(page).to have_css(".draft", text: "Not saved yet")
     expect([find("#events").value, find("#total").value]).to eq(["21", ""])
@@ -98,7 +98,7 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     endless = "withoutanend" * 20
     question = "👵🏽 Does délire in 𝒳 people, délire again, improve with #{endless}?"
     visit "/"
-    fill_in "What do you want to know?", with: question
+    fill_in "What is your clinical question?", with: question
     click_on "Start an inquiry"
     expect(page).to have_css(".tab-current", text: "Ask")
     places = { "P" => [question.rindex("délire"), "délire"],

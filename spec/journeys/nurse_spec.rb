@@ -40,21 +40,22 @@ RSpec.describe "A nurse in a hurry", :sample, :browser do
       change { press_on find("input[name='#{name}'][value=yes]") }
     end
     change { press_on find("button[name=rest]") }
-    expect(page).to have_css(".dock-count", text: /#{number}\s+of 2 weighed/)
+    expect(page).to have_css(".dock-count", text: /#{number}\s+of 2 appraised/)
   end
 
   it "comes to a printed brief within 35 presses and 5 fields" do
     visit "/"
-    type "What do you want to know?", "In adults in intensive care, do earplugs or eye masks, compared with usual care, prevent delirium?"
+    type "What is your clinical question?",
+         "In adults in intensive care, do earplugs or eye masks, compared with usual care, prevent delirium?"
     press "Start an inquiry"
-    press "Take all that is proposed"
+    press "Accept all suggestions"
     expect(page).to have_no_css("h1 .proposed")
-    step "Word"
+    step "Terms"
     press "Add these terms"
     expect(page).to have_css(".term-row", minimum: 4)
     expect(find(".dock-count b").text.to_i).to be_positive
     step "Narrow"
-    step "Sift"
+    step "Screen"
     press_on find(".list-order summary")
     press_on find(".list-order a", text: "strongest")
     ["earplugs and eye masks to prevent delirium in adults in intensive care",
@@ -62,13 +63,13 @@ RSpec.describe "A nurse in a hurry", :sample, :browser do
       press_on find(".title-list a", text: title, match: :first)
       expect(page).to have_css("#paper-title", text: title)
       press_on find("[data-desk] button", text: /\AKeep/)
-      expect(page).to have_css(".tab", text: "#{number + 1} kept")
+      expect(page).to have_css(".tab", text: "#{number + 1} included")
     end
-    step "Weigh"
+    step "Appraise"
     appraise(1)
     press_on find(".kept-papers .title:nth-child(2) a")
     appraise(2)
-    press "What it gives"
+    press "Results"
     press "Delirium"
     press_on find(".number-offers a", match: :first)
     press "Save these numbers"
@@ -78,7 +79,7 @@ RSpec.describe "A nurse in a hurry", :sample, :browser do
     type "What changes", "Offer earplugs at 22:00"
     type "Who does it", "Night nurses"
     type "From when", "1 January"
-    press "Shall we?"
+    press "Decision"
     select "Try it on one ward first", from: "So we"
     @presses += 1
     press "The brief"

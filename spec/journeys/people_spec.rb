@@ -36,7 +36,7 @@ RSpec.describe "People", :browser do
       click_link "People and wards"
       clean
       fill_in "Name", with: "Jonna Brisk"
-      click_button "Make an address"
+      click_button "Create invitation"
       address = URI(find("code.secret").text).path
       sign_out
       visit address
@@ -50,24 +50,24 @@ RSpec.describe "People", :browser do
       expect(page).to have_css("h1", text: "Sign in")
       sign_in_as "jonna", "one more quiet night"
       click_link "Jonna Brisk"
-      click_link "put it on"
+      click_link "turn on"
       clean
       fill_in "password", with: "one more quiet night"
       fill_in "otp", with: ROTP::TOTP.new(find("code.secret").text.delete(" ")).now
-      click_button "Put the second step on"
+      click_button "Turn on two-step verification"
       fill_in "password", with: "one more quiet night"
-      click_button "Show them"
+      click_button "Show codes"
       expect(page).to have_css(".spare-codes li", count: 16)
       spare = first(".spare-codes code").text
       sign_out
       sign_in_as "jonna", "one more quiet night"
-      expect(page).to have_css("h1", text: "The second step")
+      expect(page).to have_css("h1", text: "Two-step verification")
       visit "/inquiries/1/ask"
-      expect(page).to have_css("h1", text: "The second step")
-      click_link "use a spare code"
+      expect(page).to have_css("h1", text: "Two-step verification")
+      click_link "Use a backup code"
       fill_in "recovery-code", with: spare
       click_button "Go on"
-      expect(page).to have_text("What do you want to know?")
+      expect(page).to have_text("What is your clinical question?")
       visit "/inquiries/1/ask"
       expect(page).to have_text("You read this inquiry")
       expect(page).to have_css("#text[disabled], fieldset[disabled]")
@@ -86,48 +86,48 @@ RSpec.describe "People", :browser do
     it "read the same papers apart, see where they differ, and settle it" do
       be "Oskar Thimmel"
       find("a.inquiry-link", match: :first).click
-      click_link "Sift"
+      click_link "Screen"
       expect(page).to have_css(".twice-bar", text: "3 differences to settle")
-      click_link "Where you differ, and how far you agree"
+      click_link "Differences and agreement"
       expect(page).to be_clean
       expect(page).to have_text("agree on 32 (86 %)")
       within first(".difference") do
-        fill_in "Why, in a word", with: "Groups were made by date."
+        fill_in "Reason", with: "Groups were made by date."
         select "No study"
-        click_button "Drop for this"
+        click_button "Exclude"
       end
       expect(page).to have_text("2 to settle, 3 settled")
-      within(first(".difference")) { click_button "Keep" }
+      within(first(".difference")) { click_button "Include" }
       expect(page).to have_text("1 to settle, 4 settled")
       sign_out
       be "Maren Vendrillon"
       visit "/inquiries/1/trail"
-      expect(page).to have_text(/Settled: Dropped .*Maren Vendrillon unsure, Oskar Thimmel drop/)
+      expect(page).to have_text(/Settled: Excluded .*Maren Vendrillon unsure, Oskar Thimmel exclude/)
       visit "/inquiries/1/weigh"
-      expect(page).to have_css(".tab", text: "7 kept")
+      expect(page).to have_css(".tab", text: "7 included")
       visit "/inquiries/1/people"
       expect(page).to be_clean
-      within(:xpath, "//section[contains(., 'Reading twice')]") { click_button "End it: what holds already stays" }
-      expect(page).to have_button("Read twice from now on")
+      within(:xpath, "//section[contains(., 'Dual screening')]") { click_button "Stop (agreed decisions are kept)" }
+      expect(page).to have_button("Start dual screening")
     end
 
     def weigh_apart(says, paper)
       visit "/inquiries/4/weigh?#{Rack::Utils.build_query("paper" => paper)}"
       within(".sheet") { first("label", text: says).click }
-      expect(page).to have_button("Done with this paper")
-      click_button "Done with this paper"
+      expect(page).to have_button("Mark as done")
+      click_button "Mark as done"
     end
 
     it "weigh a paper apart that nobody had weighed, and settle it point by point" do
       be "Maren Vendrillon"
       visit "/inquiries/4/sift?part=unread"
-      click_button "Keep"
-      expect(page).to have_css(".dock-count", text: /6\s+kept/)
+      click_button "Include"
+      expect(page).to have_css(".dock-count", text: /6\s+included/)
       paper = context.inquiries.find(4).inquiry.kept_ids.last
       visit "/inquiries/4/people"
-      within(:xpath, "//section[contains(., 'Weighing twice')]") do
-        select "Oskar Thimmel", from: "Second who weighs"
-        click_button "Weigh twice from now on"
+      within(:xpath, "//section[contains(., 'Dual appraisal')]") do
+        select "Oskar Thimmel", from: "Second appraiser"
+        click_button "Start dual appraisal"
       end
       expect(page).to have_text("weigh its papers, each without seeing what the other answers")
       weigh_apart("Yes", paper)
@@ -137,14 +137,14 @@ RSpec.describe "People", :browser do
       sign_out
       be "Oskar Thimmel"
       weigh_apart("Mostly", paper)
-      click_link "Settle it together"
+      click_link "Resolve differences"
       expect(page).to have_text("1 to settle, 0 settled")
       expect(page).to be_clean
       sign_out
       be "Maren Vendrillon"
       visit "/inquiries/4/sheets"
       all(".point").each { |point| point.first("input").click if point.has_no_css?("input:checked", wait: 0) }
-      click_button "Let this hold"
+      click_button "Save as final"
       expect(page).to have_text("0 to settle, 1 settled")
       visit "/inquiries/4/trail"
       expect(page).to have_text(/Settled the sheet of .*Maren Vendrillon .*Oskar Thimmel/)

@@ -4,7 +4,7 @@
 RSpec.describe "Sifting", :sample, :browser do
   def press(*keys) = keys.each { |key| page.active_element.send_keys(key) }
   def opened_title = find("#paper-title").text
-  def decided = find(".list-choices.tally", text: "unread").text[/(\d+) unread/, 1].to_i
+  def decided = find(".list-choices.tally", text: "to screen").text[/(\d+) to screen/, 1].to_i
 
   it "goes from the first paper to the last by the keyboard alone" do
     keep_few_papers
@@ -15,7 +15,7 @@ RSpec.describe "Sifting", :sample, :browser do
     total.times do |number|
       title = opened_title
       press(keys.next)
-      expect(page).to have_css(".list-choices.tally", text: "#{total - number - 1} unread")
+      expect(page).to have_css(".list-choices.tally", text: "#{total - number - 1} to screen")
       expect(opened_title).not_to eq(title) if number < total - 1
     end
     expect(page).to have_css(".dock", text: "All read.")
@@ -32,7 +32,7 @@ RSpec.describe "Sifting", :sample, :browser do
 
   it "follows one thread two rounds, and lets a paper in from there" do
     visit "/inquiries/1/sift"
-    click_link "Follow the threads"
+    click_link "Citation searching"
     expect(page).to have_css("h3", text: /Round 1: from 6 papers, 23 found/)
     click_button "Follow the citations of 2 papers"
     expect(page).to have_css("h3", text: /Round 2: from 2 papers, \d+ found/)
@@ -40,7 +40,7 @@ RSpec.describe "Sifting", :sample, :browser do
     found = first(".around li", text: "Add")
     title = found.find(".near-title").text
     found.find("button", text: "Add").click
-    expect(page).to have_css(".around li", text: /#{Regexp.escape(title)}.*in this set, unread/m)
+    expect(page).to have_css(".around li", text: /#{Regexp.escape(title)}.*in this set, not screened/m)
     expect(page).to have_text("4 papers so far")
     click_link "Back to the list"
     expect(page).to have_css(".titles h2", text: "38 papers")
@@ -61,7 +61,7 @@ RSpec.describe "Sifting", :sample, :browser do
     expect(page).to have_css(".alert-warning", text: "#{size} papers decided")
     expect(inquiry(5).decisions.map(&:reason).tally).to eq("Other design" => size)
     find("[data-way=undo]").click
-    expect(page).to have_css(".list-choices.tally", text: "0 dropped")
+    expect(page).to have_css(".list-choices.tally", text: "0 excluded")
     expect(inquiry(5).decisions).to eq([])
   end
 
@@ -77,13 +77,13 @@ RSpec.describe "Sifting", :sample, :browser do
   it "orders by what was kept as soon as there is something to learn from, and says why" do
     undecided(5)
     visit "/inquiries/5/sift"
-    expect(page).to have_no_link("Likeliest to be kept first")
-    press("k")
-    expect(page).to have_css(".list-choices.tally", text: "1 kept")
+    expect(page).to have_no_link("Most likely to be included first")
+    press("i")
+    expect(page).to have_css(".list-choices.tally", text: "1 included")
     press("1")
-    expect(page).to have_css(".list-choices.tally", text: "1 dropped")
-    click_link "Likeliest to be kept first"
-    expect(page).to have_css(".speaks", text: "Like those you kept by")
+    expect(page).to have_css(".list-choices.tally", text: "1 excluded")
+    click_link "Most likely to be included first"
+    expect(page).to have_css(".speaks", text: "Similar to papers you included:")
     expect(page).to have_css(".may-stop", text: "Too early to tell")
   end
 
@@ -92,9 +92,9 @@ RSpec.describe "Sifting", :sample, :browser do
                                                                           deviceScaleFactor: 1, mobile: true)
     undecided(5)
     visit "/inquiries/5/sift"
-    %w[Keep Unsure].cycle.first(10).each_with_index do |name, number|
+    %w[Include Unsure].cycle.first(10).each_with_index do |name, number|
       click_button name
-      expect(page).to have_css(".list-choices.tally", text: "#{215 - number - 1} unread")
+      expect(page).to have_css(".list-choices.tally", text: "#{215 - number - 1} to screen")
     end
     expect(inquiry(5).decisions.map(&:verdict).tally).to eq(keep: 5, unsure: 5)
     expect(page.evaluate_script("document.documentElement.scrollWidth")).to be <= 390

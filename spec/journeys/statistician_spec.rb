@@ -5,16 +5,16 @@ RSpec.describe "A statistician with the brief", :sample, :browser do
   it "finds model, heterogeneity and reasons in the brief, and what does not fit before it is signed" do
     visit "/inquiries/1/act"
     expect(find(".compared")).to have_text("compared with")
-    fill_in "What the evidence says, in one sentence", with: "Earplugs and eye masks raise delirium."
+    fill_in "Conclusion (one sentence)", with: "Earplugs and eye masks raise delirium."
     click_button "Save the brief"
     expect(page).to have_css(".doubt", text: "Delirium: the findings say otherwise")
-    click_link "Signed and shared"
+    click_link "Sign-off and sharing"
     expect(find(".sign-gaps")).to have_text("Conclusion and findings")
     expect(find(".sign-gaps")).to have_link("3 papers are not screened yet.")
     fill_in "Your name", with: "Oskar Thimmel"
     click_button "Sign off the brief"
     expect(page).to have_css("#reason:focus[aria-invalid]")
-    fill_in "Reason for signing all the same", with: "To be discussed"
+    fill_in "Reason for signing with open points", with: "To be discussed"
     click_button "Sign off the brief"
     expect(page).to have_css(".version-list", text: "Oskar Thimmel")
     expect(page).to be_clean
@@ -33,7 +33,7 @@ RSpec.describe "A statistician with the brief", :sample, :browser do
     expect(find(".pool-facts")).to have_text("show a rise of")
     expect(find(".pool-facts")).to have_text("for the better")
     find("#numbers").set("#{find("#numbers").value}\n2027-06-01; 3; 10")
-    click_button "Save this measure"
+    click_button "Save measure"
     expect(page).to have_css("#numbers:focus[aria-invalid]")
     expect(page).to have_text("2027-06-01 is in the future")
     expect(page).to be_clean

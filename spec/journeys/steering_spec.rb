@@ -23,7 +23,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
       expect_left(promised)
       expect(steps += 1).to be <= 4
     end
-    expect(find("#aim-title")).to have_text("inside your aim")
+    expect(find("#aim-title")).to have_text("inside your target")
     steps.times do
       change = context.inquiries.history(3).undo
       click_button "Undo"
@@ -44,12 +44,12 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     find(".what-if-papers [name=known]", match: :first).click
     expect(page).to have_css(".what-if-papers small", text: "must-find", count: 1)
     expect(page).to have_css(".must-find li", count: 1)
-    click_link "The way to the aim"
-    expect(find(".way")).to have_text("Into the aim")
+    click_link "Find a path to the target"
+    expect(find(".way")).to have_text("Reaches the target")
     promised = find(".way b").text.gsub(/\D/, "").to_i
-    click_button "Go this way"
+    click_button "Apply these changes"
     expect_left(promised)
-    expect(page).to have_no_link("The way to the aim")
+    expect(page).to have_no_link("Find a path to the target")
     first = find(".what-ifs tbody a", match: :first).text
     find(".what-ifs [name=dismiss]", match: :first).click
     expect(page).to have_no_css(".what-ifs tbody a", text: first, exact_text: true)
@@ -73,7 +73,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     click_link one.change
     expect(find(".looked-at")).to have_text("#{sets.first.size} papers now")
     fill_in "Note", with: "Before the words for delirium"
-    click_button "Note it"
+    click_button "Save note"
     expect(page).to have_css(".trail-note", text: "Before the words for delirium")
     find_field("Compare with").find("option[value='#{other.number}']").select_option
     click_button "Compare"
@@ -84,7 +84,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     kept = context.library.set(inquiry.kept_ids)
     expect(said).to include("line #{one.number} finds #{sets[0].overlap(kept)}",
                             "cannot tell how many both missed")
-    click_button "Restore this"
+    click_button "Restore this version"
     expect(page).to have_css(".alert-warning", text: "Restored as it was after line #{one.number}")
     # What the two screen and appraise independently stays as it is.
     at = ->(line) { context.inquiries.state_at(1, line.number).going_on_from(inquiry, %i[decisions sheets]) }
@@ -125,7 +125,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     # Papers added manually stay, whatever their year.
     older = context.library.records_by_id(inquiry.included_ids).count { |record| record.year < 2018 }
     expect_left(promised + older)
-    click_link "their terms, other kinds, your own"
+    click_link "terms, other question types, your own filters"
     find(".filters summary", text: "Balanced").click
     expect(find(".filter-terms", match: :first)).to have_text("placebo")
     row = find(".filters tr", text: "Balanced", match: :first)
@@ -135,10 +135,10 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(page).to have_css(".cascade-step", text: "Treatment, balanced")
     expect(page).to have_css(".filters .unstated", text: "Here a limit to study types is on")
     fill_in "Its name", with: "Mine"
-    fill_in "Its terms, as CQL", with: "risk* and"
+    fill_in "Terms (CQL)", with: "risk* and"
     # Away from under the dock.
-    scroll_to(find_button("Keep it and put it on"), align: :center)
-    click_button "Keep it and put it on"
+    scroll_to(find_button("Save and apply"), align: :center)
+    click_button "Save and apply"
     expect(page).to have_css(".problem", text: "expected")
     expect(find_field("Its name").value).to eq("Mine")
     find(".cascade-step", text: "2018 to 2026").find("a").click
@@ -151,7 +151,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(page).to have_css("#taken-title")
     visit "/inquiries/1/sift?paper=#{inquiry.included_ids.first}"
     expect(page).to have_css(".by-hand", text: "added manually")
-    click_button "The search must always find this one"
+    click_button "Mark as must-find"
     expect(page).to have_css(".by-hand", text: "must-find")
     visit "/inquiries/1/narrow"
     expect(find(".must-find")).to have_text("1 of 1 still in")
@@ -170,11 +170,11 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(find(".looked-at")).to have_text("#{(sets[0] - sets[1]).size} papers now")
     fill_in "Name", with: "all"
     fill_in "is", with: "only-20 or 28 nr 3"
-    click_button "Make this line"
+    click_button "Save search"
     expect(page).to have_css(".problem", text: "Write lines like this")
     expect(find_field("is").value).to eq("only-20 or 28 nr 3")
     fill_in "is", with: "only-20 or 28"
-    click_button "Make this line"
+    click_button "Save search"
     expect(find(".looked-at")).to have_text("#{(sets[0] | sets[1]).size} papers now")
     find_field("Compare with").find("option[value='only-20']").select_option
     click_button "Compare"
@@ -203,7 +203,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
       end
     end
     expect(rows).to all(satisfy { |row| row.last > row[-2] })
-    click_button "Write it to the trail"
+    click_button "Record in the trail"
     expect(page).to have_css(".trail-change",
                              text: "Run again: #{again.size} papers, 1 of them new")
     click_link "Earplugs, looked at again"

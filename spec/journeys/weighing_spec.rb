@@ -11,11 +11,11 @@ RSpec.describe "Weighing", :sample, :browser do
     visit "/inquiries/1/weigh?outcome=1"
     before = pooled
     find(".title", text: "step-down unit").click
-    select "Randomized trial", from: "How the study was made"
+    select "Randomized trial", from: "Study design"
     expect(page).to have_css(".level", text: "Level 2")
-    click_link "What it gives"
+    click_link "Results"
     click_link "Take 14 of 104"
-    expect(page).to have_text("Taken: look at them, then save.")
+    expect(page).to have_text("Filled in: check, then save.")
     expect(find("#comparison_total").value).to eq("106")
     click_button "Save these numbers"
     expect(page).to have_css(".standing", text: "0.57")
@@ -28,7 +28,7 @@ RSpec.describe "Weighing", :sample, :browser do
   it "answers a sheet with sentences, from the keyboard alone" do
     decide(paper, :keep)
     visit "/inquiries/1/weigh?paper=#{paper}"
-    select "Randomized trial", from: "How the study was made"
+    select "Randomized trial", from: "Study design"
     expect(page).to have_css("#answer_allocation_yes")
     find("#answer_allocation_yes").send_keys(:space)
     expect(page).to have_css(".question-group .concern", text: "low concern")
@@ -48,7 +48,7 @@ RSpec.describe "Weighing", :sample, :browser do
   it "mends a trap in one press" do
     visit "/inquiries/1/weigh?outcome=1"
     before = pooled
-    click_button "Count it again Lambrwick 2023"
+    click_button "Include again Lambrwick 2023"
     expect(page).to have_css(".snares", text: "a review whose studies are here")
     expect(page).to have_no_css(".forest tfoot b")
     expect(page).to be_clean
@@ -61,7 +61,7 @@ RSpec.describe "Weighing", :sample, :browser do
   it "sets a certainty with a reason, and refuses one without" do
     visit "/inquiries/1/weigh?outcome=1&part=certainty"
     expect(page).to have_css(".certainty-word", text: "low")
-    select "no step", from: "Steps: Risk of bias"
+    select "no change", from: "Steps: Risk of bias"
     find("#why_bias").sibling("button").click
     expect(page).to have_css(".problem", text: "Say why.")
     expect(find("#steps_bias").value).to eq("0")
@@ -74,7 +74,7 @@ RSpec.describe "Weighing", :sample, :browser do
 
   it "moves what a result of a test means by how many have it" do
     visit "/inquiries/2/weigh?outcome=1"
-    click_link "What a result means"
+    click_link "Predictive values"
     before = find(".values-words").text
     find("#prevalence").send_keys(*[:arrow_left] * 15)
     expect(page).to have_css(".thousand-table", text: "100 900")

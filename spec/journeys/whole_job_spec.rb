@@ -50,7 +50,7 @@ RSpec.describe "The whole job", :sample, :browser do
 
   it "goes from a new question to the printed brief" do
     visit "/"
-    fill_in "What do you want to know?",
+    fill_in "What is your clinical question?",
             with: "In adults in intensive care, do earplugs, compared with usual care, prevent " \
                   "delirium?"
     click_on "Start an inquiry"
@@ -131,7 +131,7 @@ RSpec.describe "The whole job", :sample, :browser do
     # Sift: from the keyboard
     expect(page).to have_css(".titles h2", text: "#{recent.size} papers")
     first = find("#paper-title").text
-    page.active_element.send_keys("k")
+    page.active_element.send_keys("i")
     expect(page).to have_css(".title-keep", text: first)
     second = find("#paper-title").text
     expect(second).not_to eq(first)
@@ -139,17 +139,17 @@ RSpec.describe "The whole job", :sample, :browser do
     expect(page).to have_css(".title-drop", text: second)
     page.active_element.send_keys("u")
     expect(page).to have_css(".title-unsure", count: 1)
-    expect(page).to have_text("#{recent.size - 3} still unread")
+    expect(page).to have_text("#{recent.size - 3} still to screen")
     find(".dock .btn-primary").click
 
     # Weigh: 56 of 70 against 48 of 80; what the numbers should be is checked in the core
-    select "Randomized trial", from: "How the study was made"
+    select "Randomized trial", from: "Study design"
     expect(page).to have_text("Level 2")
-    find_field("The paper in one sentence").send_keys("More of them.")
+    find_field("Key finding (one sentence)").send_keys("More of them.")
     click_button "Save this paper"
-    click_link "What it gives"
-    fill_in "What you want to know", with: "Delirium"
-    click_button "Save this outcome"
+    click_link "Results"
+    fill_in "Outcome", with: "Delirium"
+    click_button "Save outcome"
     { "events" => 56, "total" => 70, "comparison_events" => 48,
       "comparison_total" => 80 }.each do |name, value|
       find("##{name}").set(value)
@@ -159,7 +159,7 @@ RSpec.describe "The whole job", :sample, :browser do
     find(".dock .btn-primary").click
 
     # Act: written, left, and still there
-    fill_in "What the evidence says, in one sentence", with: "Earplugs are worth offering."
+    fill_in "Conclusion (one sentence)", with: "Earplugs are worth offering."
     fill_in "What changes", with: "Offer earplugs at 22:00."
     click_link "Trail"
     expect(page).to have_text("Wrote the conclusion and the change plan")

@@ -20,7 +20,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
 
   it "builds a search from nothing: what is proposed, what the question suggests, what typing offers" do
     visit "/"
-    fill_in "What do you want to know?",
+    fill_in "What is your clinical question?",
             with: "Does chewing gum reduce nausea in adults after bowel surgery since 2015?"
     click_on "Start an inquiry"
     expect(page).to have_css("h1 .proposed", count: 3)
@@ -28,7 +28,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(page).to have_text("It sounds like treatment or prevention, because of “reduce”")
     within(".element", text: "Outcome") { click_button("Leave “nausea”") }
     expect(page).to have_css("h1 .proposed", count: 2)
-    click_button "Take all that is proposed"
+    click_button "Accept all suggestions"
     expect(page).to have_css("h1 .phrase-P", text: "adults after bowel surgery")
     expect(page).to have_css("h1 .phrase-I", text: "chewing gum")
     expect(page).to have_checked_field("Treatment or prevention", visible: :all)
@@ -117,12 +117,12 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(find("#card")).to have_text("A sudden, changing disturbance")
     check "Take Emergence Delirium", match: :first
     check "Take Confusion", match: :first
-    click_button "Take those ticked"
+    click_button "Add selected"
     expect(block("O")).to have_css(".term-row", text: "Emergence Delirium")
     expect(block("O")).to have_css(".term-row", text: /\AConfusion/)
     promised = find("label.turn", text: "as a main topic only").find("b").text.gsub(/\D/, "").to_i
     check "as a main topic only"
-    click_button "Add it so"
+    click_button "Add"
     expect(row(/\ADelirium/)).to have_text("main topic only")
     expect(row(/\ADelirium/)).to have_text(promised.to_s)
     entry("O").send_keys("deli")
@@ -158,15 +158,15 @@ RSpec.describe "Ask and Word", :sample, :browser do
     row("randomised").click
     expect(find("#card")).to have_css(".ways .choice", text: "randomized")
     find("#card [name=text]").set("sleep randomised")
-    click_button "Search it so"
+    click_button "Apply"
     choose "near each other, within"
     fill_in "words apart", with: "0"
-    click_button "Search it so"
+    click_button "Apply"
     expect(find("#card")).to have_css(".problem", text: "from 1 to 50")
     expect([find_field("words apart").value,
             find_field("near each other, within")]).to match(["0", be_checked])
     fill_in "words apart", with: "5"
-    click_button "Search it so"
+    click_button "Apply"
     expect(row("sleep near randomised")).to have_text("within 5 words")
   end
 
@@ -189,9 +189,9 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(joined).to eq((sets["P"] & sets["I"]).size)
     block("O").click_button("joined")
     expect(block("O")).to have_css("[aria-pressed=true]", text: "joined")
-    block("I").click_link("What is missing?")
+    block("I").click_link("Suggested headings")
     check "Noise", match: :first
-    click_button "Take those ticked"
+    click_button "Add selected"
     expect(block("I")).to have_css(".term-row", text: "Noise")
   end
 
@@ -219,7 +219,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     2.times do |time|
       [press(:control, :shift, "z"), page.has_css?(".alert-warning", text: %w[Moved Removed][time])]
     end
-    expect(page).to have_css(".tab-current", text: "Word")
+    expect(page).to have_css(".tab-current", text: "Terms")
     expect(page).to have_no_css(".term-row", text: "eye shade*")
     expect(find_button("Redo", disabled: true)).to be_disabled
   end
@@ -250,7 +250,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     within_window(other) do
       row("confusion").click
       find("#card [name=text]").set("confused")
-      click_button "Search it so"
+      click_button "Apply"
       expect(row("confused")).to have_text("word")
     end
     visit "/inquiries/1/word"

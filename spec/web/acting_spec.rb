@@ -44,7 +44,7 @@ RSpec.describe "Act over the web", :sample, :client do
     said = ["Say what is counted.", "Say which value is aimed at.",
             "Say on which day the change begins."]
     expect(page.css(".doubt").map(&:text)).to eq(said)
-    expect(page.at_css(".pool-facts").text).to include("All numbers are from before the change")
+    expect(page.at_css(".pool-facts").text).to include("All data are from before the change")
   end
 
   it "thinks of eight things, decides, and puts the decision on the printed page" do

@@ -126,7 +126,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     expect(page.css(".inquiry-card").size).to eq(3)
     expect(page.css(".gone").map do |one|
       one.at_css("summary").text
-    end).to eq(["Put aside: 1", "Taken away in the last 30 days: 1", "Open an archive"])
+    end).to eq(["Archived: 1", "Deleted in the last 30 days: 1", "Import an archive"])
     [2, 3].each { |id| send_form("/inquiries/#{id}/back") }
     expect(Nokogiri::HTML(visit_page("/").body).css(".inquiry-card").size).to eq(5)
     expect(send_form("/inquiries/99/back").status).to eq(404)

@@ -16,7 +16,7 @@ RSpec.describe "The application without scripts", :sample, :client do
     retired = a_heading("Ward Fear", use_instead: ["Agitation"])
     context.library.write_thesaurus(Hobrin::Thesaurus.new([*context.thesaurus.headings, retired]))
     expect(visit_page("/inquiries/1/word?open=heading:O:Ward%20Fear").body)
-      .to include("no longer use this heading")
+      .to include("no longer used for indexing")
     send_form("/inquiries/1/terms", block: "O", heading: "Agitation")
     expect(inquiry.block("O").terms.last.label).to eq("Agitation")
   end

@@ -106,7 +106,7 @@ module Hobrin
           listed = entry.listed
           Card.new(id: listed.id, question: listed.outline.question, path: "/inquiries/#{listed.id}",
                    sample: listed.sample, touched: day_and_time(listed.touched_at), steps: steps(listed),
-                   waits: left(entry.unread, "read") + left(entry.unweighed, "weigh") +
+                   waits: left(entry.unread, "screen") + left(entry.unweighed, "appraise") +
                           waits(entry.stage.waiting))
         end
 

@@ -27,9 +27,9 @@ module Hobrin
           after = fields.number(:after)
           found = settling.linked(after: after.is_a?(Integer) ? after : 0)
           @next_path = "/library/doubles?after=#{found.last.number}" if found.size == Services::Library::SettleDuplicates::MOST
-          @linked = found.map { |pair| row(pair, "They are two papers", { do: "part", number: pair.number }) }
+          @linked = found.map { |pair| row(pair, "These are different papers", { do: "part", number: pair.number }) }
           @parted = settling.parted.map do |pair|
-            row(pair, "They are the same after all", { do: "join", first: pair.first, number: pair.number })
+            row(pair, "These are the same paper", { do: "join", first: pair.first, number: pair.number })
           end
           freeze
         end

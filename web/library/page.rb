@@ -74,7 +74,7 @@ module Hobrin
         # [number, what it is, where it is shown or nil]
         def facts
           [[@overview.papers, "papers"], [@overview.unindexed, "without headings"],
-           [@overview.doubles, "the same paper once more", "/library/doubles"],
+           [@overview.doubles, "possible duplicates", "/library/doubles"],
            [@overview.headings, "headings in the thesaurus"]]
         end
 

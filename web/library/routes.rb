@@ -49,7 +49,7 @@ module Hobrin
 
         get("/library/doubles", needs: :signed_in) do
           @page = Duplicates.new(context:, fields:)
-          show_alone :"library/doubles", title: "The same paper once more"
+          show_alone :"library/doubles", title: "Possible duplicates"
         end
 
         post("/library/doubles", needs: :library) do

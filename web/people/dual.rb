@@ -62,7 +62,7 @@ module Hobrin
 
         # Where two readers differ, how far they agree, and how far each is.
         class Differences < Agreement
-          VERDICTS = { keep: "keep", unsure: "unsure", drop: "drop" }.freeze
+          VERDICTS = { keep: "include", unsure: "unsure", drop: "exclude" }.freeze
           private_constant :VERDICTS
 
           # A paper to settle: said :: Array of [reader, verdict, reason or nil, note]
@@ -113,7 +113,7 @@ module Hobrin
 
           def by_reason
             names, agreement = @overview.twice.reasons
-            names ? [counts("Papers that both dropped, by why", names, agreement)] : []
+            names ? [counts("Papers that both excluded, by reason", names, agreement)] : []
           end
 
           def row(pair, record)

@@ -54,7 +54,7 @@ module Hobrin
         def show_invitation(errors: {})
           invitation = Services::Accounts::Invite.new(context).read(params["token"])
           @page = Pages::Invitation.new(invitation:, errors:, fields:)
-          show_alone :"people/invitation", title: "You are asked to join"
+          show_alone :"people/invitation", title: "You are invited"
         end
 
         # Removes a text from an inquiry for good. Gives what came of it, in words.
@@ -66,7 +66,7 @@ module Hobrin
 
         def show_standing(errors: {}, said: nil)
           @page = Sharing.new(context:, id: inquiry_id, errors:, said:)
-          show_alone :"people/sharing", title: "Who works on it"
+          show_alone :"people/sharing", title: "Access"
         end
 
         # Raises GoneError where papers are not read twice.
@@ -74,7 +74,7 @@ module Hobrin
           raise GoneError, "page" unless Services::Screen::DualScreening.new(context, inquiry_id).on?
 
           @page = Dual::Differences.new(context:, id: inquiry_id, errors:)
-          show_alone :"people/differences", title: "Read twice"
+          show_alone :"people/differences", title: "Dual screening"
         end
 
         # Raises GoneError where papers are not weighed twice.
@@ -82,7 +82,7 @@ module Hobrin
           raise GoneError, "page" unless Services::Appraise::DualAppraisal.new(context, inquiry_id).on?
 
           @page = Dual::Sheets.new(context:, id: inquiry_id, errors:)
-          show_alone :"people/sheets", title: "Weighed twice"
+          show_alone :"people/sheets", title: "Dual appraisal"
         end
 
         # Says what holds of a paper that two weighed otherwise, by what was sent.

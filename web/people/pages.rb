@@ -132,15 +132,15 @@ module Hobrin
         class SignIn < Page
           # name :: as rodauth calls it. Gives [the view, the title]
           NAMES = { "login" => [:sign_in, "Sign in"], "logout" => [:sign_out, "Sign out"],
-                    "forgotten" => [:forgotten, "A new password"],
-                    "reset-password" => [:new_password, "A new password"],
+                    "forgotten" => [:forgotten, "New password"],
+                    "reset-password" => [:new_password, "New password"],
                     "change-password" => [:password, "Change your password"],
-                    "otp-setup" => [:second_step_on, "A second step"],
-                    "otp-auth" => [:second_step, "The second step"],
-                    "otp-disable" => [:second_step_off, "Take the second step off"],
-                    "recovery-auth" => [:spare_code, "A spare code"],
-                    "recovery-codes" => [:spare_codes, "Spare codes"],
-                    "add-recovery-codes" => [:spare_codes, "Spare codes"] }.freeze
+                    "otp-setup" => [:second_step_on, "Two-step verification"],
+                    "otp-auth" => [:second_step, "Two-step verification"],
+                    "otp-disable" => [:second_step_off, "Turn off two-step verification"],
+                    "recovery-auth" => [:spare_code, "Backup code"],
+                    "recovery-codes" => [:spare_codes, "Backup codes"],
+                    "add-recovery-codes" => [:spare_codes, "Backup codes"] }.freeze
           private_constant :NAMES
 
           attr_reader :notice, :warning, :view, :title, :people

@@ -25,7 +25,7 @@ module Hobrin
           post = env.dig(SigningIn::SHARED, :post)
           not_found unless post&.stand_in?
           @page = Page.new.freeze
-          show_alone :"people/outbox", title: "Letters that went out", letters: post.letters
+          show_alone :"people/outbox", title: "Sent e-mail (demo)", letters: post.letters
         end
 
         # For a monitor.

@@ -8,14 +8,14 @@ module Hobrin
         CHOICES = { **Hobrin::People::Standing::GIVEN, owns: "owns it in my place" }.freeze
         # What is said of each step that can be done twice.
         SAID = {
-          sift: { title: "Reading twice", does: "read its papers", sees: "decides",
-                  path: "differences", press: "Read twice from now on", second: "Second reader",
+          sift: { title: "Dual screening", does: "screen its papers", sees: "decides",
+                  path: "differences", press: "Start dual screening", second: "Second reviewer",
                   begins: "You and one other decide on every paper, each without seeing the " \
                           "other. What you agree on holds at once; where you differ, you " \
                           "settle it together. Papers that are decided already stay outside: " \
                           "their decisions hold, and are hidden from the second reader." },
-          weigh: { title: "Weighing twice", does: "weigh its papers", sees: "answers",
-                   path: "sheets", press: "Weigh twice from now on", second: "Second who weighs",
+          weigh: { title: "Dual appraisal", does: "appraise its papers", sees: "answers",
+                   path: "sheets", press: "Start dual appraisal", second: "Second appraiser",
                    begins: "You and one other fill in a sheet for every kept paper, each " \
                            "without seeing the other. When both are done with a paper, what " \
                            "you judged alike holds, and the rest is settled point by point. " \

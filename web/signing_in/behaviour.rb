@@ -57,7 +57,7 @@ module Hobrin
         end
 
         def otp_valid_code?(code) = super.tap { |right| failed("wrong code") unless right }
-        def recovery_code_match?(code) = super.tap { |right| failed("wrong spare code") unless right }
+        def recovery_code_match?(code) = super.tap { |right| failed("wrong backup code") unless right }
 
         def new_password_matches_current_password?(password)
           @comparing = true
@@ -177,7 +177,7 @@ module Hobrin
 
         def letter
           text = format(LETTER, reset_password_email_link)
-          hobrin[:post].send_later(account[:login], "A new password for Hobrin", text)
+          hobrin[:post].send_later(account[:login], "New password for Hobrin", text)
         end
       end
     end

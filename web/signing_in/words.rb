@@ -5,8 +5,8 @@ module Hobrin
     module SigningIn
       # What rodauth says, in Hobrin's words, and where it leads; nil where the page says it.
       module Words
-        WRONG = "That name and that password do not go together."
-        NO_KEY = "This address for a new password holds no more. Ask for another."
+        WRONG = "Wrong user name or password."
+        NO_KEY = "This link has expired. Ask for a new one."
         private_constant :WRONG, :NO_KEY
 
         # The same words, whichever of the two is wrong.
@@ -14,18 +14,18 @@ module Hobrin
         def unverified_account_message = WRONG
 
         def invalid_password_message
-          request.path_info == login_path ? WRONG : "That is not your password."
+          request.path_info == login_path ? WRONG : "Wrong password."
         end
 
         def no_matching_login_error_status = 401
         def unopen_account_error_status = 401
         def login_error_status = 401
 
-        def passwords_do_not_match_message = "The two are not the same."
-        def same_as_existing_password_message = "That is the one you have."
-        def otp_invalid_auth_code_message = "That is not the code of this moment."
-        def otp_invalid_secret_message = "This secret does not hold any more. Begin again."
-        def invalid_recovery_code_message = "That is none of your spare codes."
+        def passwords_do_not_match_message = "The two passwords differ."
+        def same_as_existing_password_message = "Choose a password different from your current one."
+        def otp_invalid_auth_code_message = "Wrong or expired code."
+        def otp_invalid_secret_message = "This key has expired. Start again."
+        def invalid_recovery_code_message = "Not a valid backup code."
 
         def login_notice_flash = nil
         def login_error_flash = nil
@@ -39,17 +39,17 @@ module Hobrin
         def two_factor_auth_notice_flash = nil
         def two_factor_need_authentication_error_flash = nil
         def logout_notice_flash = "You are signed out."
-        def change_password_notice_flash = "Your password is changed. Elsewhere you are signed out."
-        def reset_password_notice_flash = "Your new password holds. Sign in with it."
+        def change_password_notice_flash = "Password changed. You have been signed out everywhere else."
+        def reset_password_notice_flash = "Password changed. Sign in with the new one."
 
         def otp_setup_notice_flash
-          "The second step is on. Keep the codes below where the telephone is not."
+          "Two-step verification is on. Keep the backup codes below in a safe place, away from your phone."
         end
 
-        def otp_disable_notice_flash = "The second step is off."
+        def otp_disable_notice_flash = "Two-step verification is off."
         def active_sessions_error_flash = "You were signed out here. Sign in again."
         def no_matching_reset_password_key_error_flash = NO_KEY
-        def otp_lockout_error_flash = "That was too many wrong codes. Use one of your spare codes."
+        def otp_lockout_error_flash = "Too many wrong codes. Use one of your backup codes."
 
         def login_redirect = "/"
         def logout_redirect = "/sign-in"

@@ -22,8 +22,8 @@ module Hobrin
 
       LEVELS = { 4 => "high", 3 => "moderate", 2 => "low", 1 => "very low" }.freeze
       DOMAINS = { bias: "Risk of bias", inconsistency: "Inconsistency", indirectness: "Indirectness",
-                  imprecision: "Imprecision", unpublished: "Not published", large: "Large effect",
-                  gradient: "More of it, more effect", against: "What is left out would weaken it" }.freeze
+                  imprecision: "Imprecision", unpublished: "Publication bias", large: "Large effect",
+                  gradient: "Dose–response gradient", against: "Plausible confounding would reduce the effect" }.freeze
       UP = %i[large gradient against].freeze
 
       def word = LEVELS.fetch(level)

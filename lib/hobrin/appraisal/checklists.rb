@@ -57,9 +57,8 @@ module Hobrin
       module Concern
         LEVELS = %i[low some high].freeze
         WORDS = { low: "low concern", some: "some concern", high: "high concern" }.freeze
-        RULE = "A “no” is of high concern, “mostly” and “not told” of some. A group is as its worst answer, " \
-               "the whole " \
-               "as its worst group."
+        RULE = "“No” means high concern, “mostly” and “not reported” some concern. A domain takes its worst answer, the " \
+               "paper its worst domain."
 
         # A concern that a person set otherwise: concern :: one of LEVELS; why :: the reason
         class Set < Value
@@ -111,9 +110,8 @@ module Hobrin
         def question(key) = questions.find { |question| question.key == key }
       end
 
-      GROUPS = { in: "Who came in", alike: "Groups alike", apart: "Kept apart", measured: "Measured",
-                 lost: "Lost on the way",
-                 told: "What is told" }.freeze
+      GROUPS = { in: "Selection", alike: "Confounding", apart: "Performance", measured: "Detection",
+                 lost: "Attrition", told: "Reporting" }.freeze
       ALL = { **Studies::ALL, **Others::ALL }.to_h do |key, (name, spirit, rows)|
         questions = rows.map do |one, group, text, cue, light|
           Question.new(key: one, group:, text:, cue:, light: light == :light)

@@ -35,7 +35,7 @@ module Hobrin
         new(key: "case_control", name: "Case-control study", types: ["case-control study"],
             sheet: :cohort),
         new(key: "nested_case_control", name: "Case-control study nested in a cohort", sheet: :cohort),
-        new(key: "before_after", name: "Before and after, earlier patients as comparison",
+        new(key: "before_after", name: "Before-and-after study, earlier patients as comparison",
             types: ["before-and-after study"],
             sheet: :before_after),
         new(key: "cross_sectional", name: "Cross-sectional study",

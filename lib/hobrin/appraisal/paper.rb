@@ -90,13 +90,13 @@ module Hobrin
       class Answer < Value
         attributes :says, :shown
 
-        WORDS = { yes: "Yes", mostly: "Mostly", no: "No", not_told: "Not told" }.freeze
+        WORDS = { yes: "Yes", mostly: "Mostly", no: "No", not_told: "Not reported" }.freeze
 
         # Raises InputError (:answers).
         def initialize(says:, shown: "")
           @says = says.to_s.to_sym
           @shown = shown.to_s.strip.freeze
-          raise InputError, { answers: "Answer yes, mostly, no or not told." } unless WORDS.key?(@says)
+          raise InputError, { answers: "Answer yes, mostly, no or not reported." } unless WORDS.key?(@says)
 
           FieldLengths.check(:sentence, @shown, at: :answers)
           freeze

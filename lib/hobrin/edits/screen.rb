@@ -178,7 +178,7 @@ module Hobrin
         end
 
         def refuse(inquiry)
-          words = if inquiry.kept_ids.empty? then "Keep a paper first: its citations are what is followed."
+          words = if inquiry.kept_ids.empty? then "Include a paper first: citation searching starts from it."
                   elsif inquiry.rounds.size >= MOST_ROUNDS then "#{MOST_ROUNDS} rounds are enough."
                   else "Nothing new was kept or added since the last round."
                   end

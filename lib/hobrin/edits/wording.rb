@@ -67,7 +67,7 @@ module Hobrin
             of = "“#{facts[:name] || facts[:text]}”, #{facts[:domain].downcase}"
             return "#{of}: as proposed" unless facts[:steps]
 
-            steps = facts[:steps].zero? ? "no step" : facts[:steps].to_s.sub("-", "−")
+            steps = facts[:steps].zero? ? "no change" : facts[:steps].to_s.sub("-", "−")
             "#{of}: #{steps}, since #{facts[:why]}"
           end
         end
@@ -96,7 +96,9 @@ module Hobrin
       }.freeze
       LIMITS = { limit_put: "Limit", limit_removed: "Took off limit", limit_switched: "Switched limit",
                  limit_moved: "Moved up limit" }.freeze
-      VERDICTS = { "keep" => "Kept", "drop" => "Dropped", "unsure" => "Unsure of" }.freeze
+      VERDICTS = { "keep" => "Included", "drop" => "Excluded", "unsure" => "Unsure of" }.freeze
+      # What each of two reviewers said.
+      SAID = { "keep" => "include", "drop" => "exclude", "unsure" => "unsure" }.freeze
       # What several lines of one kind are together.
       SEVERAL = {
         asked_elsewhere: "searches in other catalogues", question_written: "changes of the question",
@@ -110,7 +112,7 @@ module Hobrin
         hidden: "lines hidden from you", settled: "differences settled", decision_noted: "notes on papers", paper_weighed: "papers weighed",
         **WeighWording::SEVERAL, **ActWording::SEVERAL, undone: "changes undone", done_again: "changes done again"
       }.freeze
-      private_constant :TEMPLATES, :LIMITS, :VERDICTS, :SEVERAL
+      private_constant :TEMPLATES, :LIMITS, :VERDICTS, :SAID, :SEVERAL
 
       class << self
         # kind :: Symbol; facts :: Hash, see Change. Raises ArgumentError for a kind that nothing is
@@ -198,7 +200,7 @@ module Hobrin
         end
 
         def read_twice(kind, facts)
-          said = facts[:read].map { |who, verdict, reason, _| [who, verdict, *("(#{reason})" if reason)].join(" ") }
+          said = facts[:read].map { |who, verdict, reason, _| [who, SAID.fetch(verdict.to_s), *("(#{reason})" if reason)].join(" ") }
           "#{kind == :settled ? "Settled" : "Both decided"}: #{decided(facts)}. #{said.join(", ")}"
         end
 

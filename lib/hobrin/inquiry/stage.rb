@@ -5,8 +5,8 @@ module Hobrin
     # Where an inquiry stands on the way from a question to a change that works, and what waits.
     class Stage
       # The last first, since the furthest that holds is where it stands.
-      NAMES = { due: "Due again", measuring: "Measuring", changing: "Changing", weighing: "Weighing",
-                reading: "Reading", searching: "Searching", asked: "Asked" }.freeze
+      NAMES = { due: "Due again", measuring: "Measuring", changing: "Changing", weighing: "Appraising",
+                reading: "Screening", searching: "Searching", asked: "Asked" }.freeze
 
       # Something that waits. who :: name, "" for nobody in particular; what :: in words; on :: Date
       #   by which, or nil; late :: whether that is past

@@ -10,10 +10,10 @@ module Hobrin
       attributes :order, :group, :part, :rung, :find
 
       ORDERS = { newest: "newest", strongest: "strongest", closest: "closest to the search",
-                 likeliest: "likeliest to be kept" }.freeze
+                 likeliest: "most likely to be included" }.freeze
       GROUPS = { none: "not grouped", rung: "by strength", year: "by year",
-                 source: "by where they came from" }.freeze
-      PARTS = { all: "all", unread: "unread", keep: "kept", unsure: "unsure", drop: "dropped",
+                 source: "by source" }.freeze
+      PARTS = { all: "all", unread: "to screen", keep: "included", unsure: "unsure", drop: "excluded",
                 free: "free full text" }.freeze
 
       def initialize(order: :newest, group: :none, part: :all, rung: nil, find: "")

@@ -79,12 +79,12 @@ RSpec.describe Hobrin::Brief::Measure do
     expect([reading.before.size, reading.after.size, reading.sign?]).to eq([12, 10, true])
     expect(reading.words.join(" ")).to match(/10 of 10 points.*one side is 10; chance allows for 6: this is/)
     alone = Hobrin::Brief::Measure::Reading.new(measure(before)).words.join
-    expect(alone).to start_with("All numbers are from before the change")
+    expect(alone).to start_with("All data are from before the change")
     few = Hobrin::Brief::Measure::Reading.new(measure(before.first(3) + after.first(3),
                                                       started: Date.new(2026, 5, 18) + 21))
     expect([few.sign?,
             few.words.join(" ")]).to match([false,
-                                            /Ten points off the median are needed.*there are 3.*from twelve points/m])
+                                            /At least 10 points not on the median are needed.*there are 3.*at least 12 baseline points/m])
     more = Hobrin::Brief::Measure::Reading.new(measure([[3, 0.5]] * 3, way: :rate))
     expect(more.words.size).to eq(1)
   end
@@ -132,6 +132,6 @@ RSpec.describe Hobrin::Brief::Measure do
     expect(Hobrin::Brief::Measure::Reading.new(measure(before + after, started:, target: 10)).words.join(" "))
       .to include("this is a change for the better")
     flat = Hobrin::Brief::Measure::Reading.new(measure([*[[0, 20]] * 12, [1, 20]], started:))
-    expect([flat.sign?, flat.words.join(" ")]).to match([false, /baseline does not vary, so no limits/])
+    expect([flat.sign?, flat.words.join(" ")]).to match([false, /baseline does not vary, so no control limits/])
   end
 end

@@ -43,7 +43,7 @@ RSpec.describe "A paper read closely", :sample do
     seen = saved(5).version
     edit(several[:drop, ids, reason: "Other sample"], id: 5, seen:)
     expect([inquiry(5).decisions.size,
-            last_line(5).change]).to eq([215, "Dropped 215 papers at once (Other sample)"])
+            last_line(5).change]).to eq([215, "Excluded 215 papers at once (Other sample)"])
     expect { edit(several[:unsure], id: 5, seen:) }.to raise_error(Hobrin::ConflictError)
     undo(id: 5)
     expect(inquiry(5).decisions).to eq([])

@@ -68,7 +68,7 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
 
   it "puts a catalogue on the list, asks it line by line, brings its records in, and tells what only it had" do
     with_stand_in do |address|
-      expect(page.at_css(".elsewhere").text).to include("No other catalogue is on the list yet")
+      expect(page.at_css(".elsewhere").text).to include("No catalogues are connected yet")
       expect(add(address).status).to eq(303)
       rows = page.css(".elsewhere-form tbody tr")
       expect(rows.map { |row| row.css("td").last.text.strip }.uniq).to eq([""])
@@ -94,7 +94,7 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       run = Nokogiri::HTML(visit_page("/inquiries/1/trail?again=yes").body)
       expect(run.at_css("#card ul").text).to include("Ward catalogue: 3 records on 23 Nov 2026")
       body = send_form("/inquiries/1/again", do: "everywhere").body
-      expect(body).to include("Asked again: Ward catalogue 3 records.", "Run again over the library")
+      expect(body).to include("Asked again: Ward catalogue 3 records.", "Re-run on the current library")
       # Nothing changed there since the same day: only the run is a line.
       expect(last_line.kind).to eq(:run_again)
     end

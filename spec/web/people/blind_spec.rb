@@ -2,7 +2,7 @@
 
 # Two people read the same papers. Whatever one of them decides, the other sees the same, in every
 # page, file, feed and count, until they have decided on that paper themselves.
-RSpec.describe "Reading twice", :client do
+RSpec.describe "Dual screening", :client do
   include SmallWard
   include Ward
   include EveryAddress
@@ -120,8 +120,8 @@ RSpec.describe "Reading twice", :client do
       expect(line.kind).to eq(:settled)
       expect(line.facts[:read]).to eq([["Maren Vendrillon", "keep", nil, "plainly ours"],
                                        ["Oskar Thimmel", "drop", "Other people", ""]])
-      expect(line.change).to include("Settled: Dropped", "Maren Vendrillon keep",
-                                     "Oskar Thimmel drop (Other people)")
+      expect(line.change).to include("Settled: Excluded", "Maren Vendrillon include",
+                                     "Oskar Thimmel exclude (Other people)")
     end
   end
 

@@ -66,7 +66,7 @@ RSpec.describe "Notes to each other", :client do
     sign_in(:owner)
     expect(here["sift"]).to eq("")
     sign_in(:librarian)
-    expect(here["nowhere"]).to eq("Maren Vendrillon on Sift")
+    expect(here["nowhere"]).to eq("Maren Vendrillon on Screen")
     sign_in(:owner)
     expect(here["word"]).to eq("Ines Quarrel on Trail")
     expect(context.notes.who_is_here(1, since: context.clock.minutes_ago(-3))).to eq({})

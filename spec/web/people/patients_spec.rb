@@ -24,7 +24,7 @@ RSpec.describe "Patients' data", :client do
     expect([said.call, context.inquiries.find(1).inquiry.question.situation]).to eq([[], "the patient is awake all night."])
     visit_page("/inquiries/1/sift")
     send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep", note: "as #{secret} asked")
-    expect(visit_page("/inquiries/1/sift?paper=p0").body).to include("This may show who the patient is")
+    expect(visit_page("/inquiries/1/sift?paper=p0").body).to include("This may identify the patient")
     send_form("/inquiries/1/decisions", paper: "p0", note: "as #{secret} asked", without: "note")
     expect(context.inquiries.find(1).inquiry.decision("p0").note).to eq("as the patient asked")
     visit_page("/inquiries/1/act")

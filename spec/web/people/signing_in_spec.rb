@@ -35,7 +35,7 @@ RSpec.describe "Signing in", :client do
       expect(checks { send_form("/sign-in", login:, password: "not the right one") }).to eq(1)
       [last_response.status, told, last_response.body.size - login.size]
     end
-    expect(said.uniq).to match([[401, ["That name and that password do not go together."],
+    expect(said.uniq).to match([[401, ["Wrong user name or password."],
                                  Integer]])
     expect(sign_in(:owner).headers["location"]).to eq("/")
     expect(visit_page("/").body).to include("Maren Vendrillon", "Sign out")
@@ -105,7 +105,7 @@ RSpec.describe "Signing in", :client do
     visit_page("/recovery-code")
     8.times { send_form("/recovery-code", "recovery-code": "none of them") }
     expect(send_form("/recovery-code", "recovery-code": "none of them").status).to eq(302)
-    expect(context.directory.audit.last(8).map(&:what).uniq).to eq(["wrong spare code"])
+    expect(context.directory.audit.last(8).map(&:what).uniq).to eq(["wrong backup code"])
   end
 
   it "opens nothing with what is left of a session that was signed out, and forgets that it stayed signed in" do
@@ -201,7 +201,7 @@ RSpec.describe "Signing in", :client do
     expect(visit_page("/new-password").headers["location"]).to eq("/sign-in")
     visit_page(address)
     visit_page("/new-password")
-    { "short" => /at least 10/, "password12" => /Thousands/, "Maren Vendrillon" => /Your name/,
+    { "short" => /at least 10/, "password12" => /too common/, "Maren Vendrillon" => /your name/,
       "aaaaaaaaaaaa" => /different letters/ }.each do |word, message|
       expect(send_form("/new-password", password: word, "password-confirm": word).status).to eq(422)
       expect(told).to include(message)
@@ -215,7 +215,7 @@ RSpec.describe "Signing in", :client do
     expect(visit_page("/new-password").headers["location"]).to eq("/sign-in")
   end
 
-  it "asks for a second step where somebody put one on, and takes each spare code once" do
+  it "asks for a second step where somebody put one on, and takes each backup code once" do
     sign_in(:owner)
     visit_page("/account")
     key, sent = secret
@@ -231,7 +231,7 @@ RSpec.describe "Signing in", :client do
     expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/second-step")
     visit_page("/second-step")
     expect([send_form("/second-step", otp: "123456").status,
-            told]).to match([401, [/not the code/]])
+            told]).to match([401, [/expired code/]])
     expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/second-step")
     2.times do |turn|
       sign_in(:owner)
@@ -360,7 +360,7 @@ RSpec.describe "Signing in", :client do
     Hobrin::Services::Accounts::Change.new(context.as(person(:runs))).close(people[:reader])
     expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/sign-in")
     expect([sign_in(:reader).status,
-            told]).to eq([401, ["That name and that password do not go together."]])
+            told]).to eq([401, ["Wrong user name or password."]])
     expect { Hobrin::Services::Accounts::Change.new(context).let_run(people[:runs], false) }
       .to raise_error(Hobrin::InputError, /Nobody else/)
   end

@@ -22,7 +22,7 @@ RSpec.describe "Inquiries made before somebody signed in", :client do
       sign_in(:owner)
       expect([visit_page("/inquiries/1/ask").status, last_response.body]).to match([403, /made before you signed in/])
       expect([visit_page("/inquiries/99/ask").status, last_response.body]).to match([404, /may have been deleted/])
-      expect(visit_page("/").body).to include("1 inquiry was", "Take them along to your ward")
+      expect(visit_page("/").body).to include("1 inquiry was", "Move them to your ward")
       expect(send_form("/taken-along").status).to eq(303)
       expect([standing.owner_id, standing.ward_id]).to eq([people[:owner], wards[:first].id])
       expect(visit_page("/inquiries/1/ask").status).to eq(200)

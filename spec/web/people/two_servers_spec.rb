@@ -44,7 +44,7 @@ RSpec.describe "Two servers", :client, skip: PostgresServer.missing do
     sign_in(:owner)
     on(1) { expect(visit_page("/inquiries/1/ask").body).to include("Does quiet help", "Maren Vendrillon") }
     on(0) { send_form("/inquiries/1/aim", aim_from: "5", aim_to: "9") }
-    on(1) { expect(visit_page("/inquiries/1/narrow").body).to include("aim 5–9 papers") }
+    on(1) { expect(visit_page("/inquiries/1/narrow").body).to include("target 5–9 papers") }
     on(1) { send_form("/sign-out") }
     on(0) { expect(visit_page("/inquiries/1/ask").headers["location"]).to end_with("/sign-in") }
     expect(homes.flat_map { |one| one.glob("{inquiries,people}.sqlite3") }).to eq([])

@@ -2,7 +2,7 @@
 
 # Two people weigh the same kept papers. Whatever one of them answers, the other sees the same, in
 # every page, file and level, until both are done with the paper.
-RSpec.describe "Weighing twice", :client do
+RSpec.describe "Dual appraisal", :client do
   include SmallWard
   include Ward
   include EveryAddress
@@ -69,7 +69,7 @@ RSpec.describe "Weighing twice", :client do
     expect(weigh("p1", all("no")).status).to eq(422)
     visit_page("/inquiries/1/sheets")
     open = send_form("/inquiries/1/sheets", paper: "p1", points: { "answers.#{first}" => "first" })
-    expect([open.status, told]).to match([422, include(/every point/)])
+    expect([open.status, told]).to match([422, include(/every item/)])
     send_form("/inquiries/1/sheets", paper: "p1", finding: "It may help.", points: {
       "answers.#{first}" => "first", "answers.#{second}" => "second", "graded" => "second"
     })
@@ -91,7 +91,7 @@ RSpec.describe "Weighing twice", :client do
     begin_apart
     expect(inquiry.paper("p0")).to eq(paper)
     expect(context.sheets.of(1, people[:owner])).to eq([])
-    expect(visit_page("/").body).to include("1 paper to weigh")
+    expect(visit_page("/").body).to include("1 paper to appraise")
     visit_page("/inquiries/1/trail")
     send_form("/inquiries/1/trail", line: context.inquiries.trail(1).map(&:number).min, do: "restore")
     expect(inquiry.paper("p0")).to eq(paper)
@@ -103,7 +103,7 @@ RSpec.describe "Weighing twice", :client do
     expect(everything_seen.values.join).not_to include("checked value=\"yes\"")
     sign_in(:librarian)
     visit_page("/inquiries/1/weigh?paper=p1")
-    expect(last_response.body).to include("each without seeing the other")
+    expect(last_response.body).to include("appraise this paper independently")
     expect(send_form("/inquiries/1/weigh", paper: "p1", design:, answers: all("no")).status).to eq(422)
     sign_in(:reader)
     visit_page("/inquiries/1/weigh")

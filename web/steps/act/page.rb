@@ -78,7 +78,7 @@ module Hobrin
           def no_day
             return if inquiry.plan.look_again.empty? || inquiry.plan.look_again_on
 
-            "Name a day, such as 2027-02-01: then Home says when it has come, and your calendar can have it."
+            "Set a review date, such as 2027-02-01, to get a reminder on Home and in your calendar."
           end
 
           def kept = counts.kept
@@ -111,8 +111,8 @@ module Hobrin
           # [name, path, whether it is open]
           def parts
             measures = count_of(inquiry.acting.measures.size, "measure")
-            names = { shall_we: "Shall we?", steps: "Step by step",
-                      measures: "Did it work? #{measures}", versions: "Signed and shared" }
+            names = { shall_we: "Decision", steps: "Action plan",
+                      measures: "Measures: #{measures}", versions: "Sign-off and sharing" }
             named = names.map do |part, name|
               [name, path(key, show: PARTS.fetch(part).first), open_part == part]
             end
@@ -129,7 +129,7 @@ module Hobrin
 
           def dock_words
             papers = count_of(counts.unread, "paper")
-            unread = "#{papers} #{counts.unread == 1 ? "was" : "were"} never read."
+            unread = "#{papers} #{counts.unread == 1 ? "was" : "were"} not screened."
             [(unread if counts.unread.positive?),
              ("#{counts.unsure} unsure." if counts.unsure.positive?)].compact.join(" ")
           end
@@ -155,7 +155,7 @@ module Hobrin
           def evidence(row)
             paper = row.paper
             moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
-            Evidence.new(record: row.record, design: row.design&.name || "not weighed yet",
+            Evidence.new(record: row.record, design: row.design&.name || "not appraised yet",
                          level: row.level && "#{row.level}#{moved}", finding: paper&.finding, applicability: row.applicability,
                          results: row.results.map { |result| Brief::Words::OfPaper.of(result) })
           end
@@ -164,16 +164,16 @@ module Hobrin
           module Files
             # What it is for, and [address after "files/", name] of each.
             REPORTS = {
-              "One page for the ward" => [%w[ward.pdf PDF]],
-              "The whole brief" => [%w[brief.pdf PDF], %w[brief.docx Word], %w[brief.html HTML],
-                                    %w[brief.md Markdown]],
+              "One-page summary for the ward" => [%w[ward.pdf PDF]],
+              "Full brief" => [%w[brief.pdf PDF], %w[brief.docx Word], %w[brief.html HTML],
+                               %w[brief.md Markdown]],
               "The tables" => [%w[brief.xlsx Excel], ["findings.csv", "findings as CSV"],
                                ["papers.csv", "papers as CSV"], ["measures.csv", "measures as CSV"]],
-              "For other programs" => [["brief.fhir.json", "FHIR R5"]]
+              "For other systems" => [["brief.fhir.json", "FHIR R5"]]
             }.freeze
             PAPERS = [%w[evidence.ris RIS], %w[evidence.bib BibTeX],
                       %w[evidence.json CSL-JSON]].freeze
-            WHOLE = "The whole inquiry, to be checked or opened elsewhere"
+            WHOLE = "The whole inquiry (archive)"
             private_constant :REPORTS, :PAPERS, :WHOLE
 
             # page :: Act. Gives [what it is for, Array of [path, name]].
@@ -227,20 +227,20 @@ module Hobrin
             end
 
             def dropped
-              return "none dropped" if counts.dropped_total.zero?
+              return "none excluded" if counts.dropped_total.zero?
 
               reasons = counts.dropped.map { |reason, count| "#{reason.downcase} #{count}" }
-              "−#{counts.dropped_total} dropped: #{reasons.join(", ")}"
+              "−#{counts.dropped_total} excluded: #{reasons.join(", ")}"
             end
 
             def open_line
               Line.new(papers: counts.unsure + counts.unread, says: "open",
-                       aside: "#{counts.unsure} unsure, #{counts.unread} unread", last: false)
+                       aside: "#{counts.unsure} unsure, #{counts.unread} not screened", last: false)
             end
 
             def kept_outside
               outside = counts.kept_outside
-              outside.positive? ? "and #{outside} kept earlier that this search no longer finds" : ""
+              outside.positive? ? "and #{outside} included earlier that this search no longer finds" : ""
             end
           end
         end

@@ -7,8 +7,8 @@ module Hobrin
         # An outcome that is a test: its papers in pairs, pooled together, and what a result means
         # where a known share of people has the condition.
         class Accuracy < Outcome
-          TEST_PARTS = { "together" => "Together", "values" => "What a result means",
-                         "certainty" => "How sure", "is" => "What it is" }.freeze
+          TEST_PARTS = { "together" => "Pooled", "values" => "Predictive values",
+                         "certainty" => "Certainty", "is" => "Outcome" }.freeze
           private_constant :TEST_PARTS
 
           def view = part == "together" ? "appraise/test" : "appraise/#{part}"

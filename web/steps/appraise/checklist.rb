@@ -46,7 +46,7 @@ module Hobrin
 
           # What two who weigh the paper apart are told of it, nil where it is weighed as any other.
           def apart_words
-            theirs = "#{@both} weigh this paper, each without seeing the other."
+            theirs = "#{@both} appraise this paper independently."
             { theirs:, mine: "#{theirs} Say when you are done with it.",
               waiting: "You are done with this paper, and the other is not yet. A change here " \
                        "opens your sheet again.",

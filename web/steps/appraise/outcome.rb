@@ -6,9 +6,9 @@ module Hobrin
       module Appraise
         # An outcome: its papers together, how sure that is, and what the outcome is.
         class Outcome
-          PARTS = { "together" => "Together", "certainty" => "How sure", "without" => "Without each",
-                    "time" => "One by one in time",
-                    "groups" => "Groups", "small" => "Small papers", "is" => "What it is" }.freeze
+          PARTS = { "together" => "Pooled", "certainty" => "Certainty", "without" => "Leave-one-out",
+                    "time" => "Cumulative",
+                    "groups" => "Subgroups", "small" => "Small-study effects", "is" => "Outcome" }.freeze
           private_constant :PARTS
 
           # An open trap: of :: in words; fields :: of the presses that settle it; path :: to the
@@ -108,14 +108,14 @@ module Hobrin
           # Why nothing is pooled, in a sentence; nil where something is.
           def unpooled
             return if pool.pooled
-            return "No paper gives numbers for it yet." if pool.studies.empty?
+            return "No paper reports numbers for it yet." if pool.studies.empty?
             if pool.open_traps.any?
               return "Nothing is pooled while a trap is open: something would count twice, or " \
                      "does not belong."
             end
-            return "A single paper: nothing is pooled." if pool.studies.size == 1
+            return "Only one paper: nothing to pool." if pool.studies.size == 1
 
-            "Not put together: look at the papers one by one."
+            "Not pooled: look at the papers individually."
           end
 
           # The papers one by one: how many lie on which side, the middle effect and the range; nil
@@ -146,8 +146,8 @@ module Hobrin
           # How sure an outcome is: what was proposed and why, what a person set, and what comes of
           # it.
           class Certainty
-            STEPS = { 2 => "two up", 1 => "one up", 0 => "no step", -1 => "one down",
-                      -2 => "two down" }.freeze
+            STEPS = { 2 => "up two levels", 1 => "up one level", 0 => "no change", -1 => "down one level",
+                      -2 => "down two levels" }.freeze
             private_constant :STEPS
 
             # A reason: proposed, said :: steps in words; choices :: of the select; by :: what a
@@ -169,7 +169,7 @@ module Hobrin
 
             def start
               "#{@certainty.start_why} " \
-                "#{"Steps up count only from low, and only where nothing leads down." if @certainty.start == 2}"
+                "#{"Upgrading applies only to low-certainty evidence that has not been downgraded." if @certainty.start == 2}"
             end
 
             def lines

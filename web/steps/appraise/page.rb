@@ -48,7 +48,7 @@ module Hobrin
 
           def empty? = rows.empty?
           def weighing = inquiry.weighing
-          def heading = count_of(rows.size, "kept paper")
+          def heading = count_of(rows.size, "included paper")
           def weighed = rows.count { |row| weighed?(row) }
           def path_to_portion = ->(from) { path(key, from:) }
 
@@ -82,7 +82,7 @@ module Hobrin
             shows = %i[sheet numbers].include?(pane)
             portion.shown.map do |row|
               level = row.level if weighed?(row)
-              Title.new(record: row.record, level: level || "not weighed yet", gives: gives(row),
+              Title.new(record: row.record, level: level || "not appraised yet", gives: gives(row),
                         path: path(key, paper: row.record.id), open: shows && row == open)
             end
           end
@@ -142,7 +142,7 @@ module Hobrin
 
           def says(outcome)
             pool = pool(outcome)
-            return "no numbers yet" if pool.studies.empty?
+            return "no data yet" if pool.studies.empty?
             return count_of(pool.open_traps.size, "trap") if pool.open_traps.any?
 
             "#{count_of(pool.studies.size, "result")} · #{certainty(outcome).word}"

@@ -9,7 +9,7 @@ module Hobrin
         class Qualitative
           include Formatting
 
-          STEPS = { 0 => "no step", -1 => "one down", -2 => "two down" }.freeze
+          STEPS = { 0 => "no change", -1 => "down one level", -2 => "down two levels" }.freeze
           private_constant :STEPS
 
           # A paper in the form of a finding: place :: its place in the form; speaks :: choices;

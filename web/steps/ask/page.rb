@@ -26,7 +26,7 @@ module Hobrin
             attributes :name, :words, :limit
           end
 
-          NOTHING_YET = "Take what is proposed, or mark the words yourself: " \
+          NOTHING_YET = "Accept the suggestions, or mark the words yourself: " \
                         "who it is about and what you would do carry the search."
           private_constant :NOTHING_YET
 
@@ -81,14 +81,14 @@ module Hobrin
           def kind_words
             guess = reading.guess
             return "#{kind.name} is best answered by #{kind.best}.#{other_guess(guess)}" if kind
-            return "Choose one: it decides which studies answer best." unless guess
+            return "Choose one: it determines which study designs answer it best." unless guess
 
             "#{sounds(guess)}. Best answered by #{guess.kind.best}."
           end
 
           def next_words
             return NOTHING_YET if question.searched.empty?
-            return "Say what kind of question it is: that decides which studies answer it." unless question.kind
+            return "Choose the question type: it determines which study designs answer it best." unless question.kind
 
             letters = question.searched.map(&:letter)
             "#{letters.join(", ")} will be searched#{" together" if letters.size > 1}."

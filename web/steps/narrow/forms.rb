@@ -140,7 +140,7 @@ module Hobrin
               service.call(id, name: fields.text(:reviewer), verdict: fields.text(:verdict), remarks:)
             end
 
-            def after(_outcome) = Form::After.new(said: "The review is kept.", stay: { "show" => "check" })
+            def after(_outcome) = Form::After.new(said: "Review saved.", stay: { "show" => "check" })
           end
 
           # The card of study filters: one put on, one of our own put on, written or forgotten.

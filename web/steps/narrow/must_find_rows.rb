@@ -81,9 +81,9 @@ module Hobrin
 
           def precision_line(rates)
             papers = count_of(rates.read, "paper")
-            kept = "Of #{papers} read, #{rates.kept} kept: precision #{percent(rates.precision)}"
+            kept = "Of #{papers} screened, #{rates.kept} included: precision #{percent(rates.precision)}"
             needed = rates.number_needed_to_read
-            needed = "; #{decimal(needed, 1)} read for each one kept" if needed
+            needed = "; #{decimal(needed, 1)} screened for each one included" if needed
             added = " #{count_of(@page.brought_in, "paper")} added manually not counted." if @page.brought_in.positive?
             "#{kept}#{needed}.#{added}"
           end

@@ -60,8 +60,8 @@ module Hobrin
             todo = case @outlook.standing
                    when :few then ""
                    when :inside then "Read them."
-                   when :above then "Put a limit on: the numbers beside each say what it would leave."
-                   else on.zero? ? "Give the blocks more names at Word." : "Switch a limit off, or add names at Word."
+                   when :above then "Add a limit: the number beside each shows how many would remain."
+                   else on.zero? ? "Add terms at Terms." : "Turn off a limit, or add terms at Terms."
                    end
             "#{capital(standing_words(@outlook))}. #{todo}".strip
           end

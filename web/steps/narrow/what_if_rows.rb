@@ -43,7 +43,7 @@ module Hobrin
 
           def way_words
             lost = ", #{way.lost} must-find lost" if must_find?
-            ["#{way.inside ? "Into the aim" : "Nearest"}: #{count_of(way.size, "paper")}", lost]
+            ["#{way.inside ? "Reaches the target" : "Nearest"}: #{count_of(way.size, "paper")}", lost]
           end
 
           private

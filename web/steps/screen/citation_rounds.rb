@@ -34,9 +34,9 @@ module Hobrin
           def press = "Follow the citations of #{@page.count_of(next_from.size, "paper")}"
 
           def nothing
-            return "Keep a paper first: its citations are what is followed." if @page.inquiry.kept_ids.empty?
+            return "Include a paper first: citation searching starts from it." if @page.inquiry.kept_ids.empty?
 
-            "Nothing new was kept or added since the last round: the threads have come to their end."
+            "Nothing new included or added since the last round: citation searching is complete."
           end
 
           # How many papers came in by following citations.

@@ -8,7 +8,7 @@ module Hobrin
         class Page < StepPage
           KEY = :sift
 
-          VERDICTS = { keep: "kept", unsure: "unsure", drop: "dropped" }.freeze
+          VERDICTS = { keep: "included", unsure: "unsure", drop: "excluded" }.freeze
           SHOWN = %w[around full threads].freeze
           private_constant :SHOWN
 
@@ -94,12 +94,12 @@ module Hobrin
 
           def dock_words
             unsure = tally.fetch(:unsure, 0)
-            left = unread.zero? ? "All read." : ["#{number(unread)} still unread", *pace_words].join(", ").concat(".")
-            unsure.positive? ? "#{left} #{unsure} unsure: look again before you weigh." : left
+            left = unread.zero? ? "All screened." : ["#{number(unread)} still to screen", *pace_words].join(", ").concat(".")
+            unsure.positive? ? "#{left} #{unsure} unsure: review these before you appraise." : left
           end
 
           def verdicts
-            [%w[keep Keep k check2],
+            [%w[keep Include i check2],
              %w[unsure Unsure u question-lg]].map do |value, name, letter, icon|
               Verdict.new(value:, name:, letter:, icon:, chosen: decision&.verdict.to_s == value)
             end
@@ -163,7 +163,7 @@ module Hobrin
           def said
             return super unless errors.empty?
 
-            open ? "#{unread} unread. Now open: #{open.title}" : "No papers"
+            open ? "#{unread} to screen. Now open: #{open.title}" : "No papers"
           end
 
           # The address of this page looked at in another way.

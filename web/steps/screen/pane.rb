@@ -62,10 +62,10 @@ module Hobrin
           # What a reader is warned of, in words: Array of [words, Record or nil].
           def warnings
             [*standing, *doubts.map { |words| [words, nil] },
-             *([["The same paper came in before:", close.double_of]] if close.double_of),
-             *close.reports.map { |other| ["These look like the same people as in", other] },
-             (["Not indexed yet: found by words only.", nil] unless record.indexed?),
-             (["Only a title is here, no abstract.", nil] if record.abstract.to_s.empty?)].compact
+             *([["Possible duplicate of:", close.double_of]] if close.double_of),
+             *close.reports.map { |other| ["May report the same participants as", other] },
+             (["Not indexed yet: found by text words only.", nil] unless record.indexed?),
+             (["No abstract, title only.", nil] if record.abstract.to_s.empty?)].compact
           end
 
           # What the label says, what the text tells, and whether they agree; in words.
@@ -75,8 +75,8 @@ module Hobrin
 
           def made_words
             case made_as.verdict
-            when :agree then "The text tells the same."
-            when :disagree then "The text tells something else: #{told_design.downcase}."
+            when :agree then "The methods agree."
+            when :disagree then "The methods suggest otherwise: #{told_design.downcase}."
             else untold_words
             end
           end
@@ -84,8 +84,8 @@ module Hobrin
           def disagreements = close.disagreements
 
           def numbers_words
-            return "No numbers here that can be worked out anew." if disagreements.empty? && !close.worked_out
-            return "What can be worked out anew agrees." if disagreements.empty?
+            return "No numbers here can be checked." if disagreements.empty? && !close.worked_out
+            return "The numbers that can be checked agree." if disagreements.empty?
 
             "#{disagreements.size == 1 ? "Two numbers" : "#{disagreements.size} pairs of numbers"} do not agree:"
           end
@@ -97,22 +97,22 @@ module Hobrin
           attr_reader :close
 
           def standing
-            [(["Retracted: nothing in it counts as evidence.", nil] if record.retracted?),
-             (["A protocol: it tells what was planned, not what was found.", nil] if protocol?)].compact
+            [(["Retracted: do not use as evidence.", nil] if record.retracted?),
+             (["Protocol: no results yet.", nil] if protocol?)].compact
           end
 
           # What close reading found, said where nobody overlooks it.
           def doubts
-            [*("Its label and its text do not agree: read how it was made." if made_as.verdict == :disagree),
-             *("Two numbers in it do not agree: see below." if disagreements.any?)]
+            [*("Label and its text do not agree: read how it was made." if made_as.verdict == :disagree),
+             *("Two numbers disagree: see below." if disagreements.any?)]
           end
 
           def protocol? = close.label&.key == "protocol"
 
           def untold_words
-            return "The text does not tell how it was made." if told_design.nil?
+            return "The methods do not say." if told_design.nil?
 
-            "No label; the text tells: #{told_design.downcase}."
+            "No label; the methods suggest: #{told_design.downcase}."
           end
 
           def told(sentence) = Told.new(text: sentence.text, told: kind_of(sentence))
@@ -174,7 +174,7 @@ module Hobrin
             def standing(standing)
               verdict = standing.decision && Page::VERDICTS.fetch(standing.decision.verdict)
               reason = standing.decision&.reason
-              return "in this set, #{verdict || "unread"}#{": #{reason.downcase}" if reason}" if standing.in_set
+              return "in this set, #{verdict || "not screened"}#{": #{reason.downcase}" if reason}" if standing.in_set
               return "not here#{", #{verdict} earlier" if verdict}" unless standing.kept_out
 
               "kept out by #{step(standing.kept_out)}#{", #{verdict} earlier" if verdict}"

@@ -87,7 +87,7 @@ module Hobrin
           end
 
           # How each of several papers is decided: [value, name], and the reasons to drop them.
-          def several_verdicts = [%w[keep Keep], %w[unsure Unsure]]
+          def several_verdicts = [%w[keep Include], %w[unsure Unsure]]
           def several_reasons = Screening::Decision::Reasons.for(@page.question.frame)
 
           # How many are chosen by the press that takes all of the part.
@@ -146,7 +146,7 @@ module Hobrin
             end
 
             def facts(step)
-              ["#{step.read} read", ("#{step.kept} kept" if step.kept.positive?),
+              ["#{step.read} screened", ("#{step.kept} included" if step.kept.positive?),
                ("newest #{step.newest}" if step.newest)].compact.join(" · ")
             end
 
@@ -187,7 +187,7 @@ module Hobrin
 
             # How many keepers are expected among the unread, and whether to stop, in sentences.
             def may_stop
-              return "Nothing is unread." if @page.unread.zero?
+              return "All papers are screened." if @page.unread.zero?
               return "With fewer than #{few} papers, read them all." if @page.list.all < few
               return "Too early to tell: decide on #{enough} first." if @page.list.all - @page.unread < enough
 
@@ -204,14 +204,14 @@ module Hobrin
             def expected
               about = @page.decimal(stopping.expected, stopping.expected < 10 ? 1 : 0)
               most = stopping.high == Screening::StoppingEstimate::MOST ? "" : ", hardly more than #{stopping.high}"
-              "Of #{@page.number(@page.unread)} unread, about #{about} are expected to be kept#{most}."
+              "Of #{@page.number(@page.unread)} to screen, about #{about} are expected to be included#{most}."
             end
 
             def advice
               none = @page.hundredths(stopping.none)
-              return "Reading on is likely to bring nothing: #{none} in 100 that none is left." if stopping.none >= BRINGS_NOTHING
+              return "Probably nothing left to find: #{none} in 100 that none is left." if stopping.none >= BRINGS_NOTHING
 
-              "Read on, the likeliest first."
+              "Keep screening, most likely first."
             end
 
             def said_of(reasons)

@@ -67,7 +67,7 @@ module Hobrin
           end
 
           def sample_words(name, sample)
-            return "Among the #{count_of(sample.size, "paper")} you kept" if name == :kept
+            return "Among the #{count_of(sample.size, "paper")} you included" if name == :kept
 
             "Among its #{sample.size} newest indexed papers"
           end

@@ -62,9 +62,9 @@ module Hobrin
           class Dock
             include Formatting
 
-            ADVICE = { few: "", none: "More names in a block find more: other words for it, or a broader heading.",
-                       missing: "More names in a block find more: other words for it, or a broader heading.",
-                       inside: "A person can read these as they are.", above: "The next step thins them out." }.freeze
+            ADVICE = { few: "", none: "Adding terms finds more: synonyms, or a broader heading.",
+                       missing: "Adding terms finds more: synonyms, or a broader heading.",
+                       inside: "You can screen these now.", above: "Narrow them in the next step." }.freeze
             private_constant :ADVICE
 
             # How many papers the joined blocks have together.
@@ -91,12 +91,12 @@ module Hobrin
             # What keeps the papers few, or what to do with them.
             def advice
               joined = of(:and)
-              return "No block is joined: join one at its foot." if joined.empty?
-              return "Give each block its first name." if filled.empty?
+              return "No block is combined with AND." if joined.empty?
+              return "Add a first term to each block." if filled.empty?
 
               nothing = filled.select(&:nothing?)
               return "#{nothing.map(&:name).join(", ")}: nothing found yet." if nothing.any?
-              return "Each block finds papers, but none is in all of them." if size.zero?
+              return "Each block finds papers, but no paper is in all of them." if size.zero?
 
               "#{limits_words}#{reading_words}"
             end

@@ -79,7 +79,7 @@ module Hobrin
               return cannot_tell(kept) unless all
 
               estimate, low, high = [all.estimate, all.low, all.high].map { |bound| decimal(bound, 0) }
-              "Of the papers you kept, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
+              "Of the papers you included, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
                 "#{kept.sizes.last}, both #{kept.all}. If the two found them independently there are " \
                 "about #{estimate} such papers in all (95 % interval #{low} to #{high}), and both " \
                 "missed about #{decimal(comparison.missed, 0)}. " \
@@ -121,7 +121,7 @@ module Hobrin
             def cannot_tell(kept)
               return if kept.sizes.sum.zero?
 
-              "Of the papers you kept, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
+              "Of the papers you included, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
                 "#{kept.sizes.last}, both #{kept.all}. These two cannot tell how many both missed: for that, each " \
                 "would have to find papers without regard to the other, and some that the other does not."
             end

@@ -138,7 +138,7 @@ module Hobrin
               y, height = picture.aim
               tag("rect", "", class: "trail-aim", x: 44, y:, width: WIDTH - 44,
                               height:) +
-                tag("text", "aim", class: "aim-name", x: WIDTH - 6, y: y - 3)
+                tag("text", "target", class: "aim-name", x: WIDTH - 6, y: y - 3)
             end
 
             def marks(picture)

@@ -7,71 +7,71 @@ module Hobrin
       module Others
         ALL = {
           review: ["Systematic review", "In the spirit of AMSTAR 2 (2017) and ROBIS (2016).", [
-            [:question, :in, "Does it ask one clear question, set down beforehand?", Cues::TOLD],
-            [:search, :in, "Does it say which databases were searched, and how?", Cues::SEARCH],
-            [:two_readers, :in, "Did two people choose the studies and take out their numbers?",
+            [:question, :in, "Is there one clear question, specified in a protocol?", Cues::TOLD],
+            [:search, :in, "Are the databases and search strategies reported?", Cues::SEARCH],
+            [:two_readers, :in, "Did two people select studies and extract data independently?",
              Cues::JUDGED],
-            [:judged, :measured, "Was the soundness of each study judged?", Cues::JUDGED],
-            [:consistent, :alike, "Do the studies agree, or is it explained why not?", Cues::AGREE],
-            [:put_together, :alike, "Were only studies put together that belong together?",
+            [:judged, :measured, "Was the risk of bias of each study assessed?", Cues::JUDGED],
+            [:consistent, :alike, "Are the studies consistent, or is the heterogeneity explained?", Cues::AGREE],
+            [:put_together, :alike, "Were only studies that are similar enough pooled?",
              Cues::AGREE],
-            [:unpublished, :lost, "Was thought given to results that were never published?",
+            [:unpublished, :lost, "Was publication bias considered?",
              Cues::TOLD],
-            [:told, :told, "Does the conclusion rest on what was found, and on how sure it is?",
+            [:told, :told, "Does the conclusion reflect the findings and their certainty?",
              Cues::JUDGED]
           ]],
           guideline: ["Guideline", "In the spirit of AGREE II (2010).", [
-            [:evidence, :in, "Was the evidence searched for and graded?", Cues::SEARCH],
-            [:people, :in, "Did patients and those who do the work take part?", Cues::PANEL],
+            [:evidence, :in, "Was the evidence searched for systematically and graded?", Cues::SEARCH],
+            [:people, :in, "Were patients and front-line staff involved?", Cues::PANEL],
             [:linked, :measured,
-             "Does each recommendation name what it rests on, and how strong it is?", Cues::PANEL],
-            [:harms, :alike, "Were harms and burdens weighed beside benefits?", Cues::PANEL],
-            [:current, :lost, "Is it recent enough to lean on?", Cues::TIME],
-            [:own_interest, :told, "Is it told who paid, and what interests the panel has?",
+             "Does each recommendation state its evidence and its strength?", Cues::PANEL],
+            [:harms, :alike, "Were harms and burdens weighed against benefits?", Cues::PANEL],
+            [:current, :lost, "Is it up to date?", Cues::TIME],
+            [:own_interest, :told, "Are funding and conflicts of interest declared?",
              Cues::TOLD, :light]
           ]],
-          qualitative: ["Experience study", "In the spirit of the CASP and JBI questions for qualitative research.", [
-            [:method, :in, "Does the method fit the question?", Cues::METHOD],
-            [:people, :in, "Were people chosen in a way that makes sense?", Cues::PEOPLE],
-            [:setting, :measured, "Were words gathered so that people could speak freely?",
+          qualitative: ["Qualitative study", "In the spirit of the CASP and JBI questions for qualitative research.", [
+            [:method, :in, "Is the method appropriate to the question?", Cues::METHOD],
+            [:people, :in, "Was the sampling appropriate?", Cues::PEOPLE],
+            [:setting, :measured, "Were data collected in a way that let people speak freely?",
              Cues::METHOD],
-            [:researcher, :apart, "Does the researcher say where they stand?", Cues::METHOD,
+            [:researcher, :apart, "Do the researchers reflect on their own role?", Cues::METHOD,
              :light],
-            [:analysis, :measured, "Can you follow from words said to findings?", Cues::METHOD],
-            [:voices, :told, "Do you hear the people themselves, those who disagree too?",
+            [:analysis, :measured, "Can you follow how the findings were derived from the data?", Cues::METHOD],
+            [:voices, :told, "Are participants' own words reported, including dissenting views?",
              Cues::METHOD]
           ]],
           economic: ["Economic evaluation", "In the spirit of the CHEC list (2005).", [
-            [:options, :in, "Are all options named that one would choose between?", Cues::COST],
-            [:view, :in, "Is it told whose costs are counted, and for how long?", Cues::COST],
-            [:effect, :measured, "Does the effect come from sound studies?", Cues::AGREE],
-            [:counted, :measured, "Were the costs that matter counted, and priced as they are?",
+            [:options, :in, "Are all relevant alternatives compared?", Cues::COST],
+            [:view, :in, "Are the perspective and the time horizon stated?", Cues::COST],
+            [:effect, :measured, "Is the effectiveness based on sound evidence?", Cues::AGREE],
+            [:counted, :measured, "Were all important costs included and valued credibly?",
              Cues::COST],
-            [:varied, :alike, "Was it tried what changes when the numbers are other ones?",
+            [:varied, :alike, "Was a sensitivity analysis done?",
              Cues::COST],
-            [:told, :told, "Is what one more unit of good costs told?", Cues::COST]
+            [:told, :told, "Is the incremental cost-effectiveness ratio reported?", Cues::COST]
           ]],
           series: ["Case report or series", "In the spirit of the JBI questions for case series.", [
-            [:clear, :in, "Is it clear who was taken in, and whether all were?", Cues::PEOPLE],
-            [:condition, :measured, "Was the condition found in a sure way, the same in all?",
+            [:clear, :in, "Are the inclusion criteria clear, and was everyone eligible included?", Cues::PEOPLE],
+            [:condition, :measured, "Was the condition diagnosed by a valid, consistent method?",
              Cues::MEASURED],
-            [:what_done, :measured, "Is it clear what was done, and when?", Cues::TIME],
-            [:outcome, :lost, "Is it told of each what became of them?", Cues::LOST],
-            [:other_causes, :alike, "Were other causes thought of?", Cues::ALIKE]
+            [:what_done, :measured, "Is it clear what was done and when?", Cues::TIME],
+            [:outcome, :lost, "Is the outcome of every case reported?", Cues::LOST],
+            [:other_causes, :alike, "Were other explanations considered?", Cues::ALIKE]
           ]],
           survey: ["Survey", "In the spirit of the AXIS questions (2016).", [
-            [:asked, :in, "Were those asked like those one wants to know of?", Cues::PEOPLE],
-            [:answered, :lost, "Did enough of them answer, and were the others like them?",
+            [:asked, :in, "Is the sample representative of the target population?", Cues::PEOPLE],
+            [:answered, :lost, "Was the response rate adequate, and were non-responders similar?",
              Cues::LOST],
-            [:questions, :measured, "Were the questions tried out, and not leading?",
+            [:questions, :measured, "Were the questions piloted and neutral?",
              Cues::MEASURED],
-            [:size, :in, "Were enough asked for the shares that are told?", Cues::COUNTED],
-            [:told, :told, "Are all answers told, with those who did not know?", Cues::COUNTED]
+            [:size, :in, "Was the sample large enough for the percentages reported?", Cues::COUNTED],
+            [:told, :told, "Are all responses reported, including \"don't know\"?", Cues::COUNTED]
           ]],
           any: ["Any other paper", "Our own questions.", [
-            [:clear, :in, "Is it clear what was done, and to whom?", Cues::PEOPLE],
-            [:measured, :measured, "Was the outcome measured in a way you trust?", Cues::MEASURED],
-            [:told, :told, "Is it told what it rests on?", Cues::TOLD]
+            [:clear, :in, "Is it clear what was done and to whom?", Cues::PEOPLE],
+            [:measured, :measured, "Was the outcome measured reliably?", Cues::MEASURED],
+            [:told, :told, "Are the sources and evidence stated?", Cues::TOLD]
           ]]
         }.freeze
       end

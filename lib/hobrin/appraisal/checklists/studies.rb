@@ -9,88 +9,88 @@ module Hobrin
         ALL = {
           trial: ["Randomized trial", "In the spirit of RoB 2 (2019).", [
             [:allocation, :alike,
-             "Was it left to chance, out of sight, who was put in which group?", Cues::CHANCE],
-            [:alike, :alike, "Were the groups alike at the start?", Cues::ALIKE],
+             "Was allocation random, and concealed until people were assigned?", Cues::CHANCE],
+            [:alike, :alike, "Were the groups similar at baseline?", Cues::ALIKE],
             [:unaware, :apart,
-             "Did people and carers not know the group, or could knowing change nothing?",
+             "Were participants and staff blinded, or was blinding unlikely to matter?",
              Cues::UNAWARE, :light],
-            [:as_meant, :apart, "Did people get what their group was to get, and little else?",
+            [:as_meant, :apart, "Was the intervention delivered as planned, without other differences in care?",
              Cues::LOST, :light],
-            [:blinded, :measured, "Did those who judged the outcome not know the group?",
+            [:blinded, :measured, "Were the outcome assessors blinded to the group?",
              Cues::UNAWARE],
-            [:followed, :lost, "Were nearly all followed to the end?", Cues::LOST],
-            [:as_assigned, :lost, "Was everyone counted in the group they were put in?",
+            [:followed, :lost, "Was follow-up nearly complete?", Cues::LOST],
+            [:as_assigned, :lost, "Were all participants analysed in the group they were allocated to?",
              Cues::COUNTED],
-            [:told, :told, "Is what is told what was planned to be measured?", Cues::TOLD]
+            [:told, :told, "Were all the planned outcomes reported?", Cues::TOLD]
           ]],
-          comparison: ["Comparison without chance", "In the spirit of ROBINS-I (2016).", [
-            [:same_source, :in, "Were both groups taken from the same people at the same time?",
+          comparison: ["Non-randomised comparison", "In the spirit of ROBINS-I (2016).", [
+            [:same_source, :in, "Were both groups drawn from the same population over the same period?",
              Cues::PEOPLE],
             [:chosen, :alike,
-             "Was it something other than their state that put people in a group?", Cues::CHANCE],
-            [:alike, :alike, "Were other differences between the groups dealt with?", Cues::ALIKE],
-            [:as_meant, :apart, "Did both groups get the same care but for this?", Cues::LOST,
+             "Was assignment to a group unrelated to prognosis?", Cues::CHANCE],
+            [:alike, :alike, "Were confounders controlled for, by design or analysis?", Cues::ALIKE],
+            [:as_meant, :apart, "Apart from the intervention, did both groups receive the same care?", Cues::LOST,
              :light],
             [:blinded, :measured,
-             "Was the outcome judged in the same way, without knowing the group?", Cues::UNAWARE],
-            [:followed, :lost, "Were nearly all of both groups followed to the end?", Cues::LOST],
-            [:told, :told, "Is what is told what was planned to be measured?", Cues::TOLD]
+             "Was the outcome assessed in the same way in both groups, by blinded assessors?", Cues::UNAWARE],
+            [:followed, :lost, "Was follow-up nearly complete in both groups?", Cues::LOST],
+            [:told, :told, "Were all the planned outcomes reported?", Cues::TOLD]
           ]],
           cohort: ["Cohort or case-control study", "In the spirit of the Newcastle–Ottawa scale.", [
             [:joined, :in,
-             "Did people join at a similar point, cases and others from the same place?",
+             "Did participants enter at a similar stage, with cases and controls from the same source?",
              Cues::TIME],
-            [:exposed, :in, "Is it sure who had it done to them and who had not?", Cues::MEASURED],
-            [:alike, :alike, "Were other differences between the groups dealt with?", Cues::ALIKE],
-            [:measured, :measured, "Was the outcome measured the same way in all?", Cues::MEASURED],
-            [:followed, :lost, "Were nearly all followed long enough, or nearly all asked?",
+            [:exposed, :in, "Was exposure ascertained reliably?", Cues::MEASURED],
+            [:alike, :alike, "Were confounders controlled for, by design or analysis?", Cues::ALIKE],
+            [:measured, :measured, "Was the outcome measured in the same way in everyone?", Cues::MEASURED],
+            [:followed, :lost, "Was follow-up long and complete enough (or the response rate high enough)?",
              Cues::LOST],
-            [:told, :told, "Are all outcomes told that one would expect?", Cues::TOLD]
+            [:told, :told, "Are all the outcomes you would expect reported?", Cues::TOLD]
           ]],
-          diagnosis: ["Accuracy of a test", "In the spirit of QUADAS-2 (2011).", [
+          diagnosis: ["Diagnostic accuracy study", "In the spirit of QUADAS-2 (2011).", [
             [:spectrum, :in,
-             "Were these the people in whom the test would be used, one after the other?",
+             "Were consecutive (or random) patients enrolled in whom the test would be used?",
              Cues::PEOPLE],
-            [:reference, :measured, "Is the reference standard one that tells who has the condition?",
+            [:reference, :measured, "Does the reference standard identify the condition correctly?",
              Cues::TEST],
-            [:same_reference, :measured, "Did everyone have the same reference standard?", Cues::TEST],
-            [:blinded, :apart, "Was each test read without knowing the other?", Cues::UNAWARE],
-            [:cut, :measured, "Was it fixed beforehand what counts as positive?", Cues::TEST],
-            [:timing, :lost, "Were both tests done close together, before anything changed?",
+            [:same_reference, :measured, "Did everyone receive the same reference standard?", Cues::TEST],
+            [:blinded, :apart, "Was each test interpreted without knowledge of the other?", Cues::UNAWARE],
+            [:cut, :measured, "Was the threshold for a positive result set in advance?", Cues::TEST],
+            [:timing, :lost, "Was the interval between the two tests short enough?",
              Cues::TIME],
-            [:all_counted, :lost, "Are all who were tested in the counts?", Cues::COUNTED],
-            [:repeatable, :told, "Is the test described so that you could do it?", Cues::TEST]
+            [:all_counted, :lost, "Were all tested patients included in the analysis?", Cues::COUNTED],
+            [:repeatable, :told, "Is the test described in enough detail to repeat it?", Cues::TEST]
           ]],
-          prognosis: ["Course of a condition", "In the spirit of QUIPS (2013).", [
-            [:joined, :in, "Were people taken in at the same early point?", Cues::TIME],
-            [:typical, :in, "Are they like those one meets, and not a chosen few?", Cues::PEOPLE],
-            [:factor, :alike, "Was what may change the course noted in all?", Cues::ALIKE],
-            [:measured, :measured, "Was the outcome measured the same way in all?", Cues::MEASURED],
-            [:followed, :lost, "Were nearly all followed long enough?", Cues::LOST],
-            [:told, :told, "Are numbers given for all, and not only for some?", Cues::COUNTED]
+          prognosis: ["Prognostic study", "In the spirit of QUIPS (2013).", [
+            [:joined, :in, "Were participants enrolled at a common, early point?", Cues::TIME],
+            [:typical, :in, "Are the participants representative?", Cues::PEOPLE],
+            [:factor, :alike, "Were prognostic factors recorded for everyone?", Cues::ALIKE],
+            [:measured, :measured, "Was the outcome measured in the same way in everyone?", Cues::MEASURED],
+            [:followed, :lost, "Was follow-up long and complete enough?", Cues::LOST],
+            [:told, :told, "Are results reported for all participants?", Cues::COUNTED]
           ]],
           rule: ["Prediction rule", "In the spirit of PROBAST (2019).", [
-            [:spectrum, :in, "Were these the people in whom the rule would be used?", Cues::PEOPLE],
-            [:factors, :measured, "Was what goes into the rule measured the same way in all?",
+            [:spectrum, :in, "Were these patients in whom the rule would be used?", Cues::PEOPLE],
+            [:factors, :measured, "Were the predictors measured in the same way in everyone?",
              Cues::MEASURED],
-            [:apart, :apart, "Was the outcome judged without knowing what goes into the rule?",
+            [:apart, :apart, "Was the outcome assessed without knowledge of the predictors?",
              Cues::UNAWARE],
-            [:enough, :told, "Had enough people the outcome for so many parts?", Cues::COUNTED],
-            [:elsewhere, :told, "Was the rule tried in other people than those it was made from?",
+            [:enough, :told, "Were there enough events for the number of predictors?", Cues::COUNTED],
+            [:elsewhere, :told, "Was the rule validated in a different population?",
              Cues::RULE],
-            [:agrees, :told, "Is it told how predicted and seen agree, not only who ranks higher?",
+            [:agrees, :told, "Is calibration reported as well as discrimination?",
              Cues::RULE],
-            [:followed, :lost, "Were nearly all followed to the end?", Cues::LOST]
+            [:followed, :lost, "Was follow-up nearly complete?", Cues::LOST]
           ]],
-          before_after: ["Before and after", "In the spirit of the EPOC criteria.", [
-            [:same_people, :in, "Were the people before and after alike?", Cues::ALIKE],
-            [:sudden, :alike, "Was nothing else changed at that time?", Cues::TIME],
-            [:trend, :alike, "Was it measured often enough to see where it was going anyway?",
+          before_after: ["Before-and-after study", "In the spirit of the EPOC criteria.", [
+            [:same_people, :in, "Were the people before and after comparable?", Cues::ALIKE],
+            [:sudden, :alike, "Was the change free of other changes at the same time?", Cues::TIME],
+            [:trend, :alike, "Were there enough measurements to show the existing trend?",
              Cues::TIME],
-            [:measured, :measured, "Was the outcome measured the same way before and after?",
+            [:measured, :measured, "Was the outcome measured in the same way before and after?",
              Cues::MEASURED],
-            [:all_counted, :lost, "Were all people of both times counted?", Cues::COUNTED],
-            [:told, :told, "Is it told what was done, and how much of it was done?", Cues::TOLD]
+            [:all_counted, :lost, "Were all eligible people in both periods included?", Cues::COUNTED],
+            [:told, :told, "Is the intervention described, and how fully it was delivered?", Cues::TOLD]
           ]]
         }.freeze
       end

@@ -34,9 +34,9 @@ module Hobrin
 
         # What it says, in sentences.
         def words
-          return ["No number is entered yet."] if values.empty?
-          return ["All numbers are from before the change: they show what it is like without it."] if after.empty?
-          return ["There is no number from before the change to compare with."] if before.empty?
+          return ["No data yet."] if values.empty?
+          return ["All data are from before the change (baseline only)."] if after.empty?
+          return ["There are no baseline data to compare with."] if before.empty?
 
           [*by_runs, *by_limits]
         end
@@ -58,8 +58,8 @@ module Hobrin
 
         # What is said of it in a list.
         def in_short
-          return "no numbers yet" if values.empty?
-          return "nothing beyond chance" unless sign?
+          return "no data yet" if values.empty?
+          return "no change beyond chance" unless sign?
 
           "changed beyond chance#{": #{direction}" if direction}"
         end
@@ -98,7 +98,7 @@ module Hobrin
           said = ["#{side} of #{after.size} points since the change lie below the median from " \
                   "before."]
           unless found
-            return [*said, "Ten points off the median are needed to tell a run from chance; there are " \
+            return [*said, "At least 10 points not on the median are needed; there are " \
                            "#{after.count { |value| value != middle }}."]
           end
 
@@ -129,13 +129,13 @@ module Hobrin
         end
 
         def by_limits
-          return ["Limits of chance are drawn from twelve points before the change on; there are #{before.size}."] unless enough?
-          return ["The baseline does not vary, so no limits of chance can be drawn from it."] unless control
+          return ["Control limits need at least 12 baseline points; there are #{before.size}."] unless enough?
+          return ["The baseline does not vary, so no control limits can be calculated."] unless control
 
           count = outside_after.size
-          return ["No point since the change lies outside the limits of chance."] if count.zero?
+          return ["No point since the change lies outside the control limits."] if count.zero?
 
-          ["#{count} since the change #{count == 1 ? "lies" : "lie"} outside the limits of chance: #{change}."]
+          ["#{count} since the change #{count == 1 ? "lies" : "lie"} outside the control limits: #{change}."]
         end
       end
     end

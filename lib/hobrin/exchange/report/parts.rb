@@ -43,7 +43,7 @@ module Hobrin
 
           def line(row)
             gives = row.results.map { |result| Brief::Words::OfPaper.of(result).to_s }
-            made = [row.design&.name || "not weighed yet", row.level&.to_s, moved(row), applies(row)].compact
+            made = [row.design&.name || "not appraised yet", row.level&.to_s, moved(row), applies(row)].compact
             [named(row.record), made.join(", "), gives.join("\n"), row.paper&.finding.to_s]
           end
 
@@ -173,8 +173,8 @@ module Hobrin
               one = acting.consideration(key)
               [name, Brief::Acting::Consideration::MARKS.fetch(one.mark, "not marked"), one.line] unless one.empty?
             end
-            section(:deliberation, "Shall we?",
-                    grid("Shall we?", ["To think of", "From against to for", "In one line"], rows))
+            section(:deliberation, "Decision",
+                    grid("Decision", ["To think of", "From against to for", "In one line"], rows))
           end
         end
 
@@ -214,7 +214,7 @@ module Hobrin
         # What is measured, and what the numbers say.
         class Measures < Part
           def call
-            section(:measures, "Did it work?", acting.measures.map { |measure| told(measure) })
+            section(:measures, "Measures:", acting.measures.map { |measure| told(measure) })
           end
 
           private

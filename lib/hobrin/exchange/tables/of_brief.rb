@@ -10,7 +10,7 @@ module Hobrin
                     "With of 100", "With, lowest", "With, highest", "Certainty", "In words"].freeze
         PAPERS = ["Id", "Title", "Authors", "Journal", "Year", "Retracted", "Design", "Level", "Outcome", "Numbers",
                   "Effect in words", "Finding"].freeze
-        MEASURES = ["Measure", "What it is for", "Day", "Events or value", "Of"].freeze
+        MEASURES = ["Measure", "Outcome for", "Day", "Events or value", "Of"].freeze
         CERTAINTY = ["Outcome", "Certainty", "Reason", "Steps", "Counted", "Numbers", "Set by a person"].freeze
         POOLED = ["Outcome", "Papers", "People", "Model", "Estimator or weights", "Interval", "I²", "I², low", "I², high", "Tau²",
                   "Q", "Q, df", "Q, p", "Prediction, low", "Prediction, high"].freeze
