@@ -8,7 +8,7 @@ RSpec.describe "Acting", :sample, :browser do
     fill_in "Conclusion (one sentence)", with: "The scan finds most of those who need it."
     fill_in "Looked at again on", with: "in spring"
     click_button "Save the brief"
-    expect(page).to have_text("Name a day, such as 2027-02-01")
+    expect(page).to have_text("Set a review date, such as 2027-02-01")
     fill_in "Looked at again on", with: "2027-04-01"
     click_link "Sign-off and sharing"
     fill_in "Your name", with: "A night nurse"

@@ -52,7 +52,7 @@ RSpec.describe "A librarian with a thorough search", :sample, :browser do
     expect(page).to be_clean
 
     visit "/inquiries/1/narrow?show=elsewhere"
-    find("summary", text: "cannot be asked from here").click
+    find("summary", text: "Search a catalogue that is not connected").click
     expect(find_field("With AND, OR and NOT, fields in words").value).to include('heading "Ear Protective Devices"', "AND\n(",
                                                                                  "Limits: Age group")
     click_button "Create a link"

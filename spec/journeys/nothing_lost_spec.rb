@@ -134,7 +134,7 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     page.driver.browser.manage.delete_all_cookies
     fill_in "What changes", with: "Typed on a page that was open too long"
     click_button "Save the brief"
-    expect(page).to have_css("#trouble", text: "too old to send from")
+    expect(page).to have_css("#trouble", text: "This page has expired")
     expect(find_field("What changes").value).to eq("Typed on a page that was open too long")
 
     visit "/inquiries/1/act"

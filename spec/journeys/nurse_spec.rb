@@ -62,7 +62,7 @@ RSpec.describe "A nurse in a hurry", :sample, :browser do
      "randomised controlled trial of sleep and acute confusion"].each_with_index do |title, number|
       press_on find(".title-list a", text: title, match: :first)
       expect(page).to have_css("#paper-title", text: title)
-      press_on find("[data-desk] button", text: /\AKeep/)
+      press_on find("[data-desk] button", text: /\AInclude/)
       expect(page).to have_css(".tab", text: "#{number + 1} included")
     end
     step "Appraise"

@@ -30,7 +30,7 @@ RSpec.describe "People", :browser do
       expect(page).to have_css("h1", text: "Sign in")
       clean
       sign_in_as "runa@ward.example", "not that"
-      expect(page).to have_text("do not go together")
+      expect(page).to have_text("Wrong user name or password")
       sign_in_as "runa@ward.example", Ward::WORD
       click_link "Runa Ostel"
       click_link "People and wards"
@@ -69,7 +69,7 @@ RSpec.describe "People", :browser do
       click_button "Go on"
       expect(page).to have_text("What is your clinical question?")
       visit "/inquiries/1/ask"
-      expect(page).to have_text("You read this inquiry")
+      expect(page).to have_text("You have read-only access")
       expect(page).to have_css("#text[disabled], fieldset[disabled]")
     end
   end
@@ -129,7 +129,7 @@ RSpec.describe "People", :browser do
         select "Oskar Thimmel", from: "Second appraiser"
         click_button "Start dual appraisal"
       end
-      expect(page).to have_text("weigh its papers, each without seeing what the other answers")
+      expect(page).to have_text("appraise its papers, independently, neither seeing what the other answers")
       weigh_apart("Yes", paper)
       expect(page).to have_css(".twice-bar", text: "Maren Vendrillon is done with 1, Oskar Thimmel is done with 0")
       expect(page).to be_clean

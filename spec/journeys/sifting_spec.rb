@@ -11,14 +11,14 @@ RSpec.describe "Sifting", :sample, :browser do
     visit "/inquiries/1/sift"
     total = find(".titles h2").text.to_i
     expect(total).to be_between(5, 12)
-    keys = %w[k 1 u 6].cycle
+    keys = %w[i 1 u 6].cycle
     total.times do |number|
       title = opened_title
       press(keys.next)
       expect(page).to have_css(".list-choices.tally", text: "#{total - number - 1} to screen")
       expect(opened_title).not_to eq(title) if number < total - 1
     end
-    expect(page).to have_css(".dock", text: "All read.")
+    expect(page).to have_css(".dock", text: "All screened.")
     press("p")
     expect(page).to have_css("#paper-title")
   end
@@ -56,7 +56,7 @@ RSpec.describe "Sifting", :sample, :browser do
     find(".several summary").click
     check "All #{size} of this part, whether ticked or not"
     expect(page).to have_css("[data-chosen-count]", text: "#{size} chosen")
-    select "Other design", from: "Drop, because"
+    select "Other design", from: "Exclude because"
     find("[data-drop]").click
     expect(page).to have_css(".alert-warning", text: "#{size} papers decided")
     expect(inquiry(5).decisions.map(&:reason).tally).to eq("Other design" => size)

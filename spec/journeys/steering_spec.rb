@@ -221,7 +221,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
       find(".check").click_button("Cross it out", match: :first)
       expect(page).to have_css(".check .btn-quiet", text: "Cross it out", count: 1 - time)
     end
-    expect(find(".check")).to have_text("Nothing to mend")
+    expect(find(".check")).to have_text("No problems found")
     expect(inquiry.block("O").terms.count(&:crossed_out?)).to eq(2)
   end
 
@@ -229,11 +229,11 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     step = opened.cascade.steps.last
     lost = context.library.newest(step.removed, limit: 1).first
     visit "/inquiries/1/narrow"
-    fill_in "A paper that must be found", with: "zebra"
+    fill_in "Must-find paper", with: "zebra"
     find(".known-form button").click
     expect(page).to have_css(".problem", text: "No paper here")
-    expect(find_field("A paper that must be found").value).to eq("zebra")
-    fill_in "A paper that must be found", with: lost.doi
+    expect(find_field("Must-find paper").value).to eq("zebra")
+    fill_in "Must-find paper", with: lost.doi
     find(".known-form button").click
     expect(find(".must-find")).to have_text("0 of 1 still in")
     expect(find(".must-find")).to have_text(lost.title)
