@@ -110,9 +110,8 @@ module Hobrin
 
           # [name, path, whether it is open]
           def parts
-            measures = count_of(inquiry.acting.measures.size, "measure")
             names = { shall_we: "Decision", steps: "Action plan",
-                      measures: "Measures: #{measures}", versions: "Sign-off and sharing" }
+                      measures: "Measures (#{inquiry.acting.measures.size})", versions: "Sign-off and sharing" }
             named = names.map do |part, name|
               [name, path(key, show: PARTS.fetch(part).first), open_part == part]
             end

@@ -103,7 +103,7 @@ module Hobrin
 
           # What close reading found, said where nobody overlooks it.
           def doubts
-            [*("Label and its text do not agree: read how it was made." if made_as.verdict == :disagree),
+            [*("The label and the methods disagree: check the design." if made_as.verdict == :disagree),
              *("Two numbers disagree: see below." if disagreements.any?)]
           end
 
