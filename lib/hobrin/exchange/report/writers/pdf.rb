@@ -22,27 +22,36 @@ module Hobrin
 
           # report :: Report; ward :: whether only the page for the ward is wanted. Gives bytes.
           def call(report, ward: false)
-            size = SIZES.bsearch { |size| written(report, size, ward: true).page_count == 1 } || SIZES.last
-            written(report, size, ward:).render
+            document = ward_page(report)
+            write_behind(document, report.behind) unless ward || report.behind.empty?
+            document.render
           end
 
           private
 
-          def written(report, size, ward:)
-            document = opened(report)
-            Sections.new(document, size).call(report.ward, title: report.title,
-                                                           sample: report.sample)
-            return document if ward || report.behind.empty?
+          # The document with the page for the ward, in the largest letters in which it is one page.
+          def ward_page(report)
+            tried = Hash.new { |pages, size| pages[size] = written_for_ward(report, size) }
+            fits = ->(size) { tried[size].page_count == 1 }
+            # Most fit in the largest, so that is tried before the middle.
+            tried[fits.(SIZES.first) ? SIZES.first : SIZES.bsearch(&fits) || SIZES.last]
+          end
 
+          def written_for_ward(report, size)
+            document = opened(report)
+            Sections.new(document, size).call(report.ward, title: report.title, sample: report.sample)
+            document
+          end
+
+          def write_behind(document, sections)
             document.start_new_page
             behind = Sections.new(document, SIZE)
-            report.behind.each do |section|
+            sections.each do |section|
               Deadline.check
               behind.call(section)
             end
             document.number_pages("<page> of <total>", at: [document.bounds.right - 60, -14], align: :right, width: 60,
                                                        size: 7, color: GREY)
-            document
           end
 
           def opened(report)
@@ -55,22 +64,9 @@ module Hobrin
                                           "other" => { normal: @fonts[:other],
                                                        bold: @fonts[:other], italic: @fonts[:other] })
             document.font("text")
-            # Kerning and looking each letter up in two fonts take a third of the time.
+            # Kerning takes a tenth of the time.
             document.default_kerning(false)
-            document.fallback_fonts(["other"]) if others?(document, report)
             document
-          end
-
-          # Whether any letter is missing in the font of the text.
-          def others?(document, report)
-            return @others if defined?(@others)
-
-            @others = letters(report).any? { |letter| !document.font.glyph_present?(letter) }
-          end
-
-          def letters(report)
-            texts = [report.title, *report.sections.flat_map { |section| [section.title, *section.blocks.map(&:to_h)] }]
-            texts.join.chars.uniq.reject(&:ascii_only?)
           end
 
           # Writes sections of a report onto the pages of a PDF, in one size of letters.
@@ -86,14 +82,27 @@ module Hobrin
 
             # section :: Section; title :: of the whole report, where it begins
             def call(section, title: nil, sample: false)
-              heading(title, @size + 5) if title
-              @document.text(SAMPLE, size: @size - 1, style: :italic) if sample
-              heading(section.title, @size + 3, before: section.blocks.first)
+              in_fonts_for([title, section.title]) { headings(section, title, sample) }
               section.blocks.each_cons(2) { |block, following| block(block, following) }
               block(section.blocks.last, nil)
             end
 
             private
+
+            # Looking each letter up in two fonts takes a third of the time, so only texts pay for it
+            # that have a letter which the first lacks.
+            def in_fonts_for(texts)
+              letters = texts.join.chars.uniq.reject(&:ascii_only?)
+              other = letters.any? { |letter| !@document.font.glyph_present?(letter) }
+              @document.fallback_fonts(other ? ["other"] : [])
+              yield
+            end
+
+            def headings(section, title, sample)
+              heading(title, @size + 5) if title
+              @document.text(SAMPLE, size: @size - 1, style: :italic) if sample
+              heading(section.title, @size + 3, before: section.blocks.first)
+            end
 
             # A heading stays with what it stands above.
             def heading(text, size, before: nil)
@@ -105,15 +114,21 @@ module Hobrin
             end
 
             def block(block, following)
+              in_fonts_for([block.to_h]) { draw(block, following) }
+              @document.move_down(@size * 0.5)
+            end
+
+            def draw(block, following)
               case block
               when Words then words(block, following)
               when Grid then grid(block)
-              when Items then block.list.each do |item|
-                @document.text("– #{item}", size: @size, indent_paragraphs: 0)
-              end
+              when Items then items(block)
               when Picture then picture(block)
               end
-              @document.move_down(@size * 0.5)
+            end
+
+            def items(block)
+              block.list.each { |item| @document.text("– #{item}", size: @size, indent_paragraphs: 0) }
             end
 
             def words(block, following)
