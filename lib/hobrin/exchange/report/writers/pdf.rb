@@ -34,7 +34,7 @@ module Hobrin
             tried = Hash.new { |pages, size| pages[size] = written_for_ward(report, size) }
             fits = ->(size) { tried[size].page_count == 1 }
             # Most fit in the largest, so that is tried before the middle.
-            tried[fits.(SIZES.first) ? SIZES.first : SIZES.bsearch(&fits) || SIZES.last]
+            tried[fits.call(SIZES.first) ? SIZES.first : SIZES.bsearch(&fits) || SIZES.last]
           end
 
           def written_for_ward(report, size)
