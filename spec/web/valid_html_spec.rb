@@ -4,9 +4,36 @@ require "json"
 require "open3"
 
 # Source: html-validate (npm), which knows the HTML standard's rules of content; it shares nothing with what writes the pages.
+module HtmlValidate
+  PROGRAM = Hobrin::Boot::ROOT.join("node_modules/.bin/html-validate").to_s
+  RULES = { extends: ["html-validate:standard"], root: true }.freeze
+
+  # views :: addresses. Gives what is wrong, as [address, line, message] of each.
+  def faults_of(views)
+    Dir.mktmpdir do |folder|
+      files = views.each_with_index.to_h { |view, number| [saved(view, File.join(folder, "#{number}.html")), view] }
+      File.write(File.join(folder, ".htmlvalidate.json"), JSON.generate(RULES))
+      found = File.join(folder, "found.json")
+      Open3.capture2e(PROGRAM, "--formatter", "json=#{found}", *files.keys)
+      JSON.parse(File.read(found)).flat_map do |page|
+        page["messages"].map { |fault| [files.fetch(page["filePath"]), fault["line"], fault["message"]] }
+      end
+    end
+  end
+
+  private
+
+  def saved(view, file)
+    answer = visit_page(view)
+    raise "#{view}: #{answer.status}" unless answer.ok?
+
+    File.write(file, answer.body)
+    file
+  end
+end
+
 RSpec.describe "Forty pages", :sample, :client, :outside do
-  validator = Hobrin::Boot::ROOT.join("node_modules/.bin/html-validate")
-  rules = { extends: ["html-validate:standard"], root: true }
+  include HtmlValidate
 
   steps = %w[ask ask?phrase=P:3 word word?open=term:8 word?open=list:O word?open=gain:O word?open=overlap word?open=papers:I
              word?open=paper:10.5555/hobrin.trial-2026-new narrow narrow?show=check narrow?show=limits narrow?show=filters
@@ -18,19 +45,21 @@ RSpec.describe "Forty pages", :sample, :client, :outside do
            "/inquiries/77/ask", *steps.map { |step| "/inquiries/1/#{step}" }]
 
   it "are valid HTML" do
-    Dir.mktmpdir do |folder|
-      names = views.each_with_index.to_h do |view, number|
-        file = File.join(folder, "#{number}.html")
-        File.write(file, visit_page(view).body)
-        [file, view]
-      end
-      File.write(File.join(folder, ".htmlvalidate.json"), JSON.generate(rules))
-      found = File.join(folder, "found.json")
-      Open3.capture2e(validator.to_s, "--formatter", "json=#{found}", *names.keys)
-      faults = JSON.parse(File.read(found)).flat_map do |page|
-        page["messages"].map { |fault| [names.fetch(page["filePath"]), fault["line"], fault["message"]] }
-      end
-      expect(faults).to eq([])
-    end
+    expect(faults_of(views)).to eq([])
+  end
+end
+
+RSpec.describe "The pages of people", :client, :outside do
+  include HtmlValidate
+  include SmallWard
+  include Ward
+
+  it "are valid HTML" do
+    expect(faults_of(%w[/sign-in])).to eq([])
+    sign_in(:owner)
+    expect(faults_of(%w[/ /library /account /account/second-step /inquiries/1/people /inquiries/1/notes
+                        /inquiries/1/sift /inquiries/1/act?show=versions])).to eq([])
+    sign_in(:runs)
+    expect(faults_of(%w[/people /outbox /account])).to eq([])
   end
 end
