@@ -36,7 +36,7 @@ module Hobrin
         parts = matched.call(text, field).map do |from, to, key|
           before = h(text[at...from])
           at = to
-          %(#{before}<mark class="hit hit-#{tone(key)}">#{h text[from...to]}</mark>)
+          %(#{before}<mark class="hit of-#{tone(key)}">#{h text[from...to]}</mark>)
         end
         "#{parts.join}#{h text[at..]}"
       end
@@ -58,15 +58,15 @@ module Hobrin
       # A phrase of the sentence that can be taken with a press, as safe markup.
       def proposed(piece)
         tag("button", h(piece.words), form: "ask-form", name: "take[]", value: piece.value,
-                                      class: "phrase proposed #{"unsure " unless piece.sure}phrase-#{tone(piece.key)}",
+                                      class: "phrase proposed #{"unsure " unless piece.sure}of-#{tone(piece.key)}",
                                       title: piece.sure ? "Proposed: take it" : "Proposed, not sure: take it")
       end
 
       # A phrase of the sentence in the colour and line of its element, as safe markup.
       def marked(element, text)
         tone = tone(element.key)
-        phrase = %(<span class="phrase phrase-#{tone}" title="#{h element.slot.name}">#{h text}</span>)
-        %(#{phrase}<sup class="letter-#{tone}">#{element.letter}</sup>)
+        phrase = %(<span class="phrase of-#{tone}" title="#{h element.slot.name}">#{h text}</span>)
+        %(#{phrase}<sup class="of-#{tone}">#{element.letter}</sup>)
       end
     end
   end

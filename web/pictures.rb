@@ -33,8 +33,8 @@ module Hobrin
       # Figures :: Integers; whole :: the length of the track
       def bar(size, alone, whole, key)
         scale = ->(count) { whole.zero? ? 0 : (100.0 * [count, whole].min / whole).round(2) }
-        shapes = [["track", 100], ["found ink-#{key}", scale.call(size)],
-                  ["alone ink-#{key}", scale.call(alone)]]
+        shapes = [["track", 100], ["found ink of-#{key}", scale.call(size)],
+                  ["alone ink of-#{key}", scale.call(alone)]]
         rects = shapes.map do |name, width|
           %(<rect class="#{name}" width="#{width}" height="6" rx="1.5"/>)
         end

@@ -10,7 +10,7 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     expect(page).to have_css(".tab-current", text: "Ask")
     tab_to("The question").send_keys(%i[control home], *([:arrow_right] * 5), *([%i[shift arrow_right]] * 5),
                                      [:alt, "i"])
-    expect(page).to have_css("h1 .phrase-I", text: "music")
+    expect(page).to have_css("h1 .phrase.of-I", text: "music")
     tab_to("Terms").send_keys(:enter)
     expect(page).to have_css(".tab-current", text: "Terms")
     tab_to("Add a term for music").send_keys("music")

@@ -63,13 +63,13 @@ RSpec.describe "The whole job", :sample, :browser do
     end
     select_words("usual care")
     click_button "Comparison"
-    expect(page).to have_css("h1 .phrase-C:not(.proposed)", text: "usual care")
+    expect(page).to have_css("h1 .phrase.of-C:not(.proposed)", text: "usual care")
     page.execute_script(<<~JS)
       const text = document.evaluate("//h1//text()[contains(., 'delirium')]", document, null, 9).singleNodeValue;
       getSelection().setBaseAndExtent(text, text.data.indexOf("delirium"), text, text.data.indexOf("delirium") + 8);
     JS
     click_button "Outcome"
-    expect(page).to have_css("h1 .phrase-O:not(.proposed)", text: "delirium")
+    expect(page).to have_css("h1 .phrase.of-O:not(.proposed)", text: "delirium")
     choose "Treatment or prevention"
     expect(page).to have_text("P, I, O will be searched")
     find(".dock .btn-primary").click

@@ -29,8 +29,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
     within(".element", text: "Outcome") { click_button("Leave “nausea”") }
     expect(page).to have_css("h1 .proposed", count: 2)
     click_button "Accept all suggestions"
-    expect(page).to have_css("h1 .phrase-P", text: "adults after bowel surgery")
-    expect(page).to have_css("h1 .phrase-I", text: "chewing gum")
+    expect(page).to have_css("h1 .phrase.of-P", text: "adults after bowel surgery")
+    expect(page).to have_css("h1 .phrase.of-I", text: "chewing gum")
     expect(page).to have_checked_field("Treatment or prevention", visible: :all)
     click_button "“since 2015”"
     expect(page).to have_no_button("“since 2015”")
@@ -39,14 +39,14 @@ RSpec.describe "Ask and Word", :sample, :browser do
     # an edge moved from the keyboard, and the sentence edited inside a mark
     find(".phrases a", text: "adults after bowel surgery").send_keys(:enter)
     find_button("Begin a word later").send_keys(:enter)
-    expect(page).to have_css("h1 .phrase-P", text: "after bowel surgery", exact_text: true)
+    expect(page).to have_css("h1 .phrase.of-P", text: "after bowel surgery", exact_text: true)
     expect(page.active_element["aria-label"]).to eq("Begin a word later")
     page.active_element.send_keys(:enter)
-    expect(page).to have_css("h1 .phrase-P", text: "bowel surgery", exact_text: true)
+    expect(page).to have_css("h1 .phrase.of-P", text: "bowel surgery", exact_text: true)
     box = find_field("The question")
     box.set(box.value.sub("chewing gum", "chewing peppermint gum"))
     find(".element h2", match: :first).click
-    expect(page).to have_css("h1 .phrase-I", text: "chewing peppermint gum", exact_text: true)
+    expect(page).to have_css("h1 .phrase.of-I", text: "chewing peppermint gum", exact_text: true)
     find(".dock .btn-primary").click
 
     expect(block("P")).to have_css(".offer", text: "Bowel Surgery")

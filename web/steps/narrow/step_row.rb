@@ -66,7 +66,7 @@ module Hobrin
             "#{values.first(MOST_NAMED).join(", ").capitalize} or #{values.size - MOST_NAMED} more"
           end
 
-          def colour = block? ? "ink-#{tone}" : "ink-limit"
+          def colour = "ink of-#{block? ? tone : "limit"}"
 
           # For its bar: what it leaves, what the next one leaves, the largest of all.
           def bar = [size, @below&.size, @page.largest]

@@ -64,7 +64,7 @@ module Hobrin
               drawn = circles.circles
               shapes = drawn.zip(keys).map do |one, key|
                 x, y, radius = [one.x, one.y, one.radius].map { |number| number.round(3) }
-                %(<circle class="set ink-#{tone(key)}" cx="#{x}" cy="#{y}" r="#{radius}"/>)
+                %(<circle class="set ink of-#{tone(key)}" cx="#{x}" cy="#{y}" r="#{radius}"/>)
               end
               names = (letters || []).zip(drawn).map { |letter, one| set_name(letter, one, drawn) }
               %(<svg class="overlap" viewBox="#{frame_of(drawn)}" aria-hidden="true">#{(shapes + names).join}</svg>)
@@ -75,8 +75,8 @@ module Hobrin
             def overlap_bars(overlap, keys)
               largest = [*overlap.sizes, 1].max
               bars = overlap.sizes.zip(keys).each_with_index.flat_map do |(size, key), place|
-                [["found ink-#{tone(key)}", size],
-                 ["ink-#{tone(key)}", overlap.all]].map do |name, papers|
+                [["found ink of-#{tone(key)}", size],
+                 ["ink of-#{tone(key)}", overlap.all]].map do |name, papers|
                   %(<rect class="#{name}" y="#{place * BAR}" width="#{(100.0 * papers / largest).round(2)}" height="9"/>)
                 end
               end
