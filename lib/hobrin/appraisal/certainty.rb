@@ -20,10 +20,11 @@ module Hobrin
 
       attributes :start, :start_why, :lines, :level
 
-      LEVELS = { 4 => "high", 3 => "moderate", 2 => "low", 1 => "very low" }.freeze
-      DOMAINS = { bias: "Risk of bias", inconsistency: "Inconsistency", indirectness: "Indirectness",
-                  imprecision: "Imprecision", unpublished: "Publication bias", large: "Large effect",
-                  gradient: "Dose–response gradient", against: "Plausible confounding would reduce the effect" }.freeze
+      LEVELS = { 4 => :high, 3 => :moderate, 2 => :low, 1 => :very_low }.transform_values do |key|
+        Book.t("appraisal.certainty.level.#{key}")
+      end.freeze
+      DOMAINS = Book.names("appraisal.certainty.domain",
+                           %i[bias inconsistency indirectness imprecision unpublished large gradient against])
       UP = %i[large gradient against].freeze
 
       def word = LEVELS.fetch(level)
@@ -70,11 +71,11 @@ module Hobrin
         class << self
           # Gives [4 or 2, why].
           def of(pool)
-            return [4, "Studies that follow or test people answer such a question best."] if SINGLE.include?(pool.outcome.kind)
+            return [4, Book.t("appraisal.certainty.start.single")] if SINGLE.include?(pool.outcome.kind)
 
             share = pool.weight_of { |study| strong?(study) }
-            said = "#{(100 * share).round} of 100 of the weight is from randomized trials"
-            share > 0.5 ? [4, "#{said}: begins high."] : [2, "#{said}: begins low."]
+            percent = Said.percent(share)
+            share > 0.5 ? [4, Book.t("appraisal.certainty.start.high", percent:)] : [2, Book.t("appraisal.certainty.start.low", percent:)]
           end
 
           private
@@ -103,8 +104,7 @@ module Hobrin
         def call
           { bias: RiskOfBias.of(@pool, @kind), inconsistency: Inconsistency.of(@pool), indirectness: Indirectness.of(@pool),
             imprecision: Imprecision.of(@pool), unpublished: PublicationBias.of(@pool, @protocols), large: large,
-            gradient: [0, "Hobrin cannot tell: say so if more of it had more effect."],
-            against: [0, "Hobrin cannot tell: say so if differences left out would make the effect weaker."] }
+            gradient: [0, Book.t("appraisal.certainty.gradient")], against: [0, Book.t("appraisal.certainty.against")] }
         end
 
         private
@@ -112,19 +112,18 @@ module Hobrin
         # A ratio beyond 2 or 5 either way, whose interval does not reach 1.
         def large
           pooled = @pool.pooled
-          return [0, "No ratio is pooled."] unless pooled && @pool.measure.ratio?
+          return [0, Book.t("appraisal.certainty.large.no_ratio")] unless pooled && @pool.measure.ratio?
 
           size = Math.exp(pooled.estimate.abs)
           nearest = Math.exp([pooled.low.abs, pooled.high.abs].min)
           crossed = pooled.low.negative? != pooled.high.negative?
-          said = "The #{@pool.measure.name} is #{Said.number(Math.exp(pooled.estimate))}"
-          return [0, "#{said}, its interval reaches 1."] if crossed
+          facts = { measure: @pool.measure.name, value: Said.number(Math.exp(pooled.estimate)) }
+          return [0, Book.t("appraisal.certainty.large.includes_1", **facts)] if crossed
 
           steps = 0
           steps = 1 if size >= 2
           steps = 2 if size >= 5 && nearest >= 2
-          reach = { 0 => "between 0.5 and 2", 1 => "beyond 0.5 or 2", 2 => "beyond 0.2 or 5" }.fetch(steps)
-          [steps, "#{said}: #{reach}."]
+          [steps, Book.t("appraisal.certainty.large.#{%w[moderate large very_large].fetch(steps)}", **facts)]
         end
       end
 
@@ -154,11 +153,15 @@ module Hobrin
 
           # An interval in the measure's own way of telling.
           def interval(measure, low, high)
-            [low, high].map { |value| number(measure.told(value)) }.join(" to ") + (measure.of_hundred? ? " of 100" : "")
+            low, high = [low, high].map { |value| number(measure.told(value)) }
+            Book.t("appraisal.certainty.#{measure.of_hundred? ? "interval_per_100" : "interval"}", low:, high:)
           end
 
-          def p(value) = value < 0.001 ? "below 0.001" : format("%.3f", value)
-          def hundredths(share) = "#{(100 * share).round} of 100"
+          # "p = 0.034", "p < 0.001"
+          def p(value) = value < 0.001 ? "p < 0.001" : "p = #{format("%.3f", value)}"
+
+          # 0.22 => "22 %"
+          def percent(share) = "#{(100 * share).round} %"
         end
       end
     end

@@ -1,5 +1,7 @@
 # frozen_string_literal: true
 
+require "yaml"
+
 module Hobrin
   module Appraisal
     # The few questions asked of a paper, by its design: what the published instruments have in
@@ -46,6 +48,9 @@ module Hobrin
         COST = /\bcosts?|\bprice|\bsaved|\bhorizon|\bmodel/i
         PANEL = /\bpanel|\bpatients|\bfamilies|\bconditional|\bsuggest\w*|\brecommend\w*/i
         RULE = /\bscore|\bpredict\w*|\bmodel|\bvalidat\w+|\bcalibrat\w+|\brule\b/i
+
+        # name :: as config/checklists.yml has it. Raises NameError for an unknown one.
+        def self.named(name) = const_get(name.upcase, false)
       end
 
       # How much concern there is that error came in, by group of questions and in all.
@@ -56,9 +61,8 @@ module Hobrin
       # practice, no source).
       module Concern
         LEVELS = %i[low some high].freeze
-        WORDS = { low: "low concern", some: "some concern", high: "high concern" }.freeze
-        RULE = "“No” means high concern, “mostly” and “not reported” some concern. A domain takes its worst answer, the " \
-               "paper its worst domain."
+        WORDS = Book.names("appraisal.risk", LEVELS)
+        RULE = Book.t("appraisal.risk_rule")
 
         # A concern that a person set otherwise: concern :: one of LEVELS; why :: the reason
         class Set < Value
@@ -68,8 +72,8 @@ module Hobrin
           def initialize(concern:, why:)
             @concern = concern.to_s.to_sym
             @why = why.to_s.strip.freeze
-            raise InputError, { concerns: "Choose low, some or high." } unless LEVELS.include?(@concern)
-            raise InputError, { concerns: "Say why the concern is set otherwise." } if @why.empty?
+            raise InputError, { concerns: Book.t("appraisal.errors.risk") } unless LEVELS.include?(@concern)
+            raise InputError, { concerns: Book.t("appraisal.errors.risk_reason") } if @why.empty?
 
             FieldLengths.check(:concern_reason, @why, at: :concerns)
             freeze
@@ -103,27 +107,35 @@ module Hobrin
         end
       end
 
-      # key :: Symbol; name, spirit :: in words; questions :: Array of Question
+      # key :: Symbol; questions :: Array of Question
       class Sheet < Value
-        attributes :key, :name, :spirit, :questions
+        attributes :key, :questions
 
+        def name = Book.t("appraisal.checklist.#{key}.name")
+
+        # The published instrument whose spirit it takes.
+        def spirit = Book.t("appraisal.checklist.#{key}.source")
         def question(key) = questions.find { |question| question.key == key }
       end
 
-      GROUPS = { in: "Selection", alike: "Confounding", apart: "Performance", measured: "Detection",
-                 lost: "Attrition", told: "Reporting" }.freeze
-      ALL = { **Studies::ALL, **Others::ALL }.to_h do |key, (name, spirit, rows)|
-        questions = rows.map do |one, group, text, cue, light|
-          Question.new(key: one, group:, text:, cue:, light: light == :light)
+      # The domains of bias by the keys under which answers are kept.
+      DOMAINS = { in: :selection, alike: :confounding, apart: :performance, measured: :detection, lost: :attrition,
+                  told: :reporting }.freeze
+      GROUPS = DOMAINS.transform_values { |domain| Book.t("appraisal.domain.#{domain}") }.freeze
+      FILE = File.expand_path("../../../config/checklists.yml", __dir__)
+      ALL = YAML.safe_load_file(FILE, symbolize_names: true).to_h do |sheet, rows|
+        questions = rows.map do |row|
+          Question.new(key: row.fetch(:key).to_sym, group: DOMAINS.key(row.fetch(:domain).to_sym), cue: Cues.named(row.fetch(:cue)),
+                       text: Book.t("appraisal.checklist.#{sheet}.question.#{row.fetch(:key)}"), light: row.fetch(:light, false))
         end
-        [key, Sheet.new(key:, name:, spirit:, questions:)]
+        [sheet, Sheet.new(key: sheet, questions:)]
       end.freeze
       # A cohort is asked other things when the question is how a condition goes on, or who will
       # have it.
       BY_KIND = { "prognosis" => :prognosis, "prediction" => :rule }.freeze
       # The names of all questions.
       KEYS = ALL.values.flat_map { |sheet| sheet.questions.map(&:key) }.uniq.freeze
-      private_constant :BY_KIND
+      private_constant :BY_KIND, :DOMAINS, :FILE
 
       class << self
         # design :: Design; kind :: key of the kind of question, or nil. Gives a Sheet.

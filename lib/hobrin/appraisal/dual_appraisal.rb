@@ -55,26 +55,23 @@ module Hobrin
 
       # What the numbers say, as an Array of sentences.
       def words
-        return ["Nobody has weighed a paper a second time yet."] if pairs.empty?
+        return [Book.t("appraisal.dual.nothing_yet")] if pairs.empty?
 
-        papers = pairs.size == 1 ? "1 paper" : "#{pairs.size} papers"
-        ["Both have weighed #{papers}, and judged #{pairs.count(&:agree?)} alike in every point.",
-         *answered, *of_concerns.kappa]
+        [Book.t("appraisal.dual.agreement", count: pairs.size, alike: pairs.count(&:agree?)), *answered, *of_concerns.kappa]
       end
 
       private
 
       def of_concerns
-        Statistics::Agreement::Words.new(concerns, what: "papers’ concerns", weighting: :linear,
-                                                   of: "the concern that error came in")
+        Statistics::Agreement::Words.new(concerns, what: Book.t("appraisal.dual.judgements"), weighting: :linear,
+                                                   of: Book.t("appraisal.dual.risk_of_bias"))
       end
 
       def answered
         return [] if answers.total.zero?
 
-        said = Statistics::Agreement::Words.new(answers, what: "answers")
-        questions = answers.total == 1 ? "1 question" : "#{answers.total} questions"
-        ["Of #{questions} that both answered they #{said.agreed}; #{said.by_chance}."]
+        said = Statistics::Agreement::Words.new(answers, what: Book.t("appraisal.dual.answers"))
+        [Book.t("appraisal.dual.questions", count: answers.total, agreed: said.agreed, by_chance: said.by_chance)]
       end
 
       def both
@@ -93,10 +90,11 @@ module Hobrin
       #
       # A point has a key such as "design" or "answers.random".
       module Points
-        SAID = { "design" => "How the study was made", "reviewed" => "What it reviewed",
-                 "graded" => "Level moved" }.freeze
-        MOVED = { -1 => "one stronger", 0 => "as the table says", 1 => "one weaker" }.freeze
-        NOTHING = "nothing said"
+        SAID = Book.names("appraisal.dual.point", %w[design reviewed graded])
+        MOVED = { -1 => :stronger, 0 => :as_table, 1 => :weaker }.transform_values do |key|
+          Book.t("appraise.paper.level_move.#{key}")
+        end.freeze
+        NOTHING = Book.t("appraisal.dual.nothing_said")
         WHOLE = %w[design reviewed].freeze
         private_constant :SAID, :MOVED, :NOTHING, :WHOLE
 
@@ -137,8 +135,8 @@ module Hobrin
             part, rest = parts(key)
             case part
             when "answers" then questions.fetch(rest)
-            when "concerns" then "Concern set by hand: #{Checklists::GROUPS.fetch(rest).downcase}"
-            when "applies" then "Applies to us: #{Paper::Applicability::PARTS.fetch(rest).downcase}"
+            when "concerns" then Book.t("appraisal.dual.set_judgement", domain: Checklists::GROUPS.fetch(rest).downcase)
+            when "applies" then Book.t("appraisal.dual.applicability", part: Paper::Applicability::PARTS.fetch(rest).downcase)
             else SAID.fetch(key)
             end
           end
@@ -148,7 +146,7 @@ module Hobrin
             said = of(paper)[key]
             case parts(key).first
             when "answers" then Paper::Answer::WORDS.fetch(said, NOTHING)
-            when "concerns" then Checklists::Concern::WORDS.fetch(said, "by the rule")
+            when "concerns" then Checklists::Concern::WORDS.fetch(said) { Book.t("appraise.paper.by_rule") }
             when "applies" then Paper::Applicability::NEAR.fetch(said, NOTHING)
             when "graded" then MOVED.fetch(said)
             else said.empty? ? NOTHING : Design.fetch(said).name

@@ -17,12 +17,12 @@ module Hobrin
       class Voice < Value
         attributes :speaks, :words
 
-        WAYS = { for: "says so", against: "says otherwise" }.freeze
+        WAYS = Book.names("appraisal.finding.speaks", %i[for against])
 
         def initialize(speaks:, words: "")
           @speaks = speaks.to_s.to_sym
           @words = words.to_s.strip.freeze
-          raise InputError, { support: "Say whether the paper says so or otherwise." } unless WAYS.key?(@speaks)
+          raise InputError, { support: Book.t("appraisal.finding.errors.support") } unless WAYS.key?(@speaks)
 
           FieldLengths.check(:finding_sentence, @words, at: :support)
           freeze
@@ -35,7 +35,7 @@ module Hobrin
         @text = text.to_s.strip.freeze
         @support = support.to_h.freeze
         @judgements = judgements.to_h.freeze
-        raise InputError, { text: "Write the finding." } if @text.empty?
+        raise InputError, { text: Book.t("appraisal.finding.errors.text") } if @text.empty?
 
         FieldLengths.check(:finding, @text, at: :text)
         freeze
@@ -59,9 +59,7 @@ module Hobrin
 
         attributes :lines, :level
 
-        COMPONENTS = { method: "How the studies were made", relevance: "People and places " \
-                                                                       "like ours",
-                       coherence: "Whether they agree", adequacy: "Whether there is enough" }.freeze
+        COMPONENTS = Book.names("appraisal.finding.component", %i[method relevance coherence adequacy])
 
         def word = Certainty::LEVELS.fetch(level)
 
@@ -98,14 +96,12 @@ module Hobrin
         def method
           levels = @for.map { |paper| paper.concern(@kind) }
           high, silent = [levels.count(:high), levels.count(nil)]
-          said = "#{high} of #{@for.size} papers are of high " \
-                 "concern#{", #{silent} not answered" if silent.positive?}."
-          [share(high), said]
+          [share(high), Book.t("appraisal.finding.#{silent.zero? ? "method" : "method_unanswered"}", high:, all: @for.size, silent:)]
         end
 
         def relevance
           far = @for.count { |paper| paper.near == :far }
-          [share(far), "#{far} of #{@for.size} papers are about people or places far from ours."]
+          [share(far), Book.t("appraisal.finding.relevance", different: far, all: @for.size)]
         end
 
         # Down by one from a quarter on that say otherwise, by two from a half on.
@@ -114,15 +110,14 @@ module Hobrin
           steps = if @against * 2 >= all && all.positive? then -2
                   else @against * 4 >= all && @against.positive? ? -1 : 0
                   end
-          [steps, "#{@against} of #{all} papers say otherwise."]
+          [steps, Book.t("appraisal.finding.coherence", against: @against, all:)]
         end
 
         def adequacy
           told = @for.count { |paper| !@finding.support[paper.record_id].words.empty? }
           steps = @for.size < ENOUGH || told < ENOUGH ? -1 : 0
           steps = -2 if @for.size < 2
-          say = @for.size == 1 ? "paper says" : "papers say"
-          [steps, "#{@for.size} #{say} so, #{told} in words that stand here; #{ENOUGH} with words are enough."]
+          [steps, Book.t("appraisal.finding.adequacy", count: @for.size, quoted: told, enough: ENOUGH)]
         end
 
         # Down by one where more than half are, by two where all of two or more are.

@@ -86,22 +86,16 @@ module Hobrin
         # What an interval tells, and its direction.
         DIRECTIONS = { less: :less, slightly_less: :less, alike: :alike, slightly_more: :more, more: :more,
                        unclear: :unclear }.freeze
-        TELLS = "We cannot tell"
-        private_constant :TELLS
-
+        LEVELS = { 4 => :high, 3 => :moderate, 2 => :low }.freeze
+        private_constant :LEVELS
         class << self
           # found :: as `said` gives it; level :: 1 to 4; name :: of the outcome. Gives a sentence
           # without its full stop.
           def of(found:, level:, name:)
             what = thing(name)
-            return "#{TELLS} what it does to #{what}" if level == 1 || found == :unclear
+            return Book.t("appraisal.findings.unclear", outcome: what) if level == 1 || found == :unclear
 
-            before, verb, after = verb(found)
-            case level
-            when 4 then capital("#{before}#{verb}s#{after} #{what}")
-            when 3 then "Probably #{before}#{verb}s#{after} #{what}"
-            else "May #{before}#{verb}#{after} #{what}"
-            end
+            Book.t("appraisal.findings.#{LEVELS.fetch(level)}.#{found}", outcome: what)
           end
 
           # What an interval tells, one of DIRECTIONS. estimate, low, high :: on the scale of
@@ -125,15 +119,8 @@ module Hobrin
           end
 
           # [before the verb, the verb, behind it]
-          def verb(found)
-            { less: ["", "lower", ""], slightly_less: ["slightly ", "lower", ""], more: ["", "raise", ""],
-              slightly_more: ["slightly ", "raise", ""], alike: ["", "make", " little or no " \
-                                                                             "difference to"] }.fetch(found)
-          end
-
           # Small letters within a sentence, but for names in capitals.
           def thing(name) = name.match?(/\A\p{Lu}\p{Ll}/) ? name[0].downcase + name[1..] : name
-          def capital(text) = text[0].upcase + text[1..]
         end
       end
     end

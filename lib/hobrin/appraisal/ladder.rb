@@ -16,20 +16,15 @@ module Hobrin
       end
 
       ASIDE = "aside"
-      TABLE = "OCEBM 2011, by design alone."
-      OWN = "The 2011 table has no row for this kind of question: common practice, no source."
       # For kinds of question that the table does not cover: the designs of each rung, from the
-      # strongest. Common practice, no source.
+      # strongest, by the key of its name. Common practice, no source.
       ORDERS = {
-        "experience" => [["Qualitative studies", %w[qualitative]],
-                         ["Surveys", %w[cross_sectional]]],
-        "prediction" => [["Cohorts, where a rule is tested", %w[inception_cohort cohort diagnostic]],
-                         ["Case-control and cross-sectional studies",
-                          %w[case_control cross_sectional]]],
-        "cost" => [["Economic evaluations", %w[cost]], ["Trials", %w[randomized_trial controlled_trial]],
-                   ["Cohorts, and before and after", %w[inception_cohort cohort before_after]]]
+        "experience" => { qualitative: %w[qualitative], surveys: %w[cross_sectional] },
+        "prediction" => { cohorts_of_a_rule: %w[inception_cohort cohort diagnostic], other_studies: %w[case_control cross_sectional] },
+        "cost" => { evaluations: %w[cost], trials: %w[randomized_trial controlled_trial],
+                    cohorts: %w[inception_cohort cohort before_after] }
       }.freeze
-      private_constant :TABLE, :OWN, :ORDERS
+      private_constant :ORDERS
 
       # set :: RecordSet; kind :: key of the kind of question, or nil; index :: a Retrieval index;
       # doubles :: the RecordSet of those that are the same paper once more
@@ -44,14 +39,10 @@ module Hobrin
       # Gives an Array of Rung, from the top.
       def call
         aside = take(@retracted | @doubles | of_designs(%w[protocol]))
-        [rung("summaries", "Guidelines", "Others have weighed the studies already.", designs: %w[guideline]),
-         rung("reviews", "Systematic reviews", "As strong as the studies that they reviewed.",
-              designs: %w[systematic_review]),
-         *graded,
-         Rung.new(key: "unplaced", name: "Not placed", papers: take(@left),
-                  why: "The table does not place these designs, or none is stated."),
-         Rung.new(key: ASIDE, name: "Set aside", papers: aside,
-                  why: "Retracted, a protocol without results, or the same paper once more.")]
+        [rung("summaries", text("summaries"), text("summaries_why"), designs: %w[guideline]),
+         rung("reviews", text("reviews"), text("reviews_why"), designs: %w[systematic_review]), *graded,
+         Rung.new(key: "unplaced", name: text("unplaced"), why: text("unplaced_why"), papers: take(@left)),
+         Rung.new(key: ASIDE, name: text("aside"), why: text("aside_why"), papers: aside)]
           .reject { |rung| rung.papers.empty? }
       end
 
@@ -61,15 +52,17 @@ module Hobrin
         return own(ORDERS.fetch(@kind)) if ORDERS.key?(@kind)
 
         Level.by_design(@kind).group_by(&:last).sort.map do |level, rows|
-          rung("level-#{level}", "Level #{level}", TABLE, designs: rows.map(&:first))
+          rung("level-#{level}", Book.t("appraisal.level.name", number: level), text("by_table"), designs: rows.map(&:first))
         end
       end
 
       def own(order)
-        order.each_with_index.map do |(name, designs), place|
-          rung("own-#{place + 1}", name, OWN, designs:)
+        order.each_with_index.map do |(name, designs), index|
+          rung("own-#{index + 1}", text("own.#{name}"), text("own_why"), designs:)
         end
       end
+
+      def text(key) = Book.t("appraisal.ladder.#{key}")
 
       def rung(key, name, why, designs:)
         Rung.new(key:, name:, why:, papers: take(of_designs(designs)))

@@ -28,32 +28,9 @@ module Hobrin
       # are, too, though a single one is level 4.
       STRONGEST = { "treatment" => %w[randomized_trial], "harm" => %w[randomized_trial nested_case_control],
                     "diagnosis" => %w[diagnostic], "prognosis" => %w[inception_cohort] }.freeze
-      # The row of the table for each kind of question, and what stands in it at each level, in our
-      # words.
-      ROWS = { "treatment" => "treatment benefits", "harm" => "treatment harms", "diagnosis" => "diagnosis",
-               "prognosis" => "prognosis" }.freeze
-      EFFECTS = { 2 => "a randomised trial, or an observational study with a dramatic effect",
-                  3 => "a controlled cohort that was not randomised", 4 => "case series, case-control, or earlier patients as comparison",
-                  5 => "reasoning from mechanism" }.freeze
-      CONTENT = {
-        "treatment" => { 1 => "a systematic review of randomised trials or n-of-1 trials", **EFFECTS }.freeze,
-        "harm" => { 1 => "a systematic review of randomised trials or of nested case-control studies", **EFFECTS }.freeze,
-        "diagnosis" => { 1 => "a systematic review of cross-sectional studies with one reference standard and blinding",
-                         2 => "a cross-sectional study with one reference standard for all and blinding",
-                         3 => "patients not consecutive, or not the same reference standard for all",
-                         4 => "case-control, or a poor or dependent reference standard", 5 => "reasoning from mechanism" }.freeze,
-        "prognosis" => { 1 => "a systematic review of inception cohorts", 2 => "an inception cohort",
-                         3 => "a cohort, or the control arm of a randomised trial",
-                         4 => "case series, case-control, or a cohort of poor quality" }.freeze
-      }.freeze
-      NOT_A_STUDY = {
-        "guideline" => "A guideline has no level of its own: look at the studies it rests on.",
-        "protocol" => "A protocol has no results to weigh yet.",
-        "opinion" => "An opinion is not on the 2011 table, which asks for studies or reasoning " \
-                     "from mechanism."
-      }.freeze
-      RETRACTED = "It was retracted: nothing in it counts as evidence."
-      private_constant :TREATMENT, :TABLE, :STRONGEST, :ROWS, :EFFECTS, :CONTENT, :NOT_A_STUDY, :RETRACTED
+      # What has no level of its own.
+      NOT_A_STUDY = %w[guideline protocol opinion].freeze
+      private_constant :TREATMENT, :TABLE, :STRONGEST, :NOT_A_STUDY
 
       class << self
         # record :: Records::Record; kind :: a Question::Kind key or nil; design :: a Design
@@ -61,10 +38,10 @@ module Hobrin
         #   sheet, Hash of question key to a key of Answer::WORDS
         # graded :: −1 (one level stronger), 0 or 1 (one weaker)
         def of(record:, kind:, design:, reviewed: nil, answers: {}, graded: 0)
-          return none(RETRACTED) if record.retracted?
-          return none(NOT_A_STUDY[design.key]) if NOT_A_STUDY.key?(design.key)
-          return none("Say on Ask what kind of question this is.") unless kind
-          return none("The 2011 table does not cover this kind of question.") unless TABLE.key?(kind)
+          return none(:retracted) if record.retracted?
+          return none(design.key) if NOT_A_STUDY.include?(design.key)
+          return none(:no_question_type) unless kind
+          return none(:not_covered) unless TABLE.key?(kind)
 
           found = by_table(kind, design, reviewed, answers)
           found.number ? found.with(number: (found.number + graded).clamp(1, 5)) : found
@@ -102,45 +79,48 @@ module Hobrin
 
         # A review is as strong as what it reviewed; of the strongest kind of study it is level 1.
         def review(kind, reviewed)
-          return none("Say what kind of studies it reviewed: the level depends on it.") unless reviewed
+          return none(:reviewed) unless reviewed
 
           strongest = STRONGEST.fetch(kind).include?(reviewed.key)
-          placed(kind, strongest ? 1 : TABLE[kind][reviewed.key], "as a review of such studies")
+          placed(kind, strongest ? 1 : TABLE[kind][reviewed.key], :review_of_such)
         end
 
         def diagnostic(kind, answers)
           return placed(kind, TABLE[kind]["diagnostic"]) unless kind == "diagnosis"
 
           reference, blinded, same = answers.values_at(:reference, :blinded, :same_reference)
-          unless reference && blinded
-            return none("Answer below whether the reference standard was good and the same for all, and whether each " \
-                        "test was read without knowing the other: the level depends on them.")
-          end
-          return placed(kind, 4, "a poor reference standard") if reference == :no
-          return placed(kind, 3, "not the same reference standard for all") if %i[no not_told].include?(same)
+          return none(:reference_standard) unless reference && blinded
+          return placed(kind, 4, :poor_reference) if reference == :no
+          return placed(kind, 3, :different_reference) if %i[no not_told].include?(same)
 
           sure = [reference, blinded].all? { |answer| %i[yes mostly].include?(answer) }
-          placed(kind, sure ? 2 : 3, sure ? "one good reference standard, read apart" : "not sure that tests were read apart")
+          placed(kind, sure ? 2 : 3, sure ? :good_reference : :unsure_blinding)
         end
 
         def cohort(kind, design, answers)
-          return placed(kind, 4, "a cohort of which many were lost") if kind == "prognosis" && answers[:followed] == :no
+          return placed(kind, 4, :many_lost) if kind == "prognosis" && answers[:followed] == :no
 
           placed(kind, TABLE[kind][design.key])
         end
 
         # With the row of the table that it stands in.
         def placed(kind, number, because = nil)
-          return none("The 2011 table does not place this design for this kind of question.") unless number
+          return none(:not_placed) unless number
 
-          row = "OCEBM 2011, row #{ROWS.fetch(kind)}, level #{number}: #{CONTENT.fetch(kind).fetch(number)}"
-          new(number:, why: [row, *because].join("; "))
+          row = Book.t("appraisal.level.row", kind: Book.t("appraisal.level.rows.#{kind}"), number:, content: content(kind, number))
+          new(number:, why: [row, *(Book.t("appraisal.level.because.#{because}") if because)].join("; "))
         end
 
-        def none(why) = new(number: nil, why:)
+        # What the table says of a level. For harm only the first row is another one than for treatment.
+        def content(kind, number)
+          kind = "treatment" if kind == "harm" && number > 1
+          Book.t("appraisal.level.content.#{kind}.level_#{number}")
+        end
+
+        def none(reason) = new(number: nil, why: Book.t("appraisal.level.none.#{reason}"))
       end
 
-      def to_s = number ? "Level #{number}" : "No level"
+      def to_s = number ? Book.t("appraisal.level.name", number:) : Book.t("appraisal.level.no_level")
     end
   end
 end

@@ -15,8 +15,8 @@ module Hobrin
     class Outcome < Value
       attributes :id, :name, :kind, :better, :matters, :worthwhile, :baseline, :way, :judgements, :arms
 
-      MATTERS = { critical: "critical", important: "important", less: "of less weight" }.freeze
-      BETTER = { less: "less of it is better", more: "more of it is better" }.freeze
+      MATTERS = Book.names("appraisal.outcome.importance", %i[critical important less])
+      BETTER = Book.names("appraisal.outcome.better", %i[less more])
 
       # Raises InputError naming the field.
       def initialize(id:, name:, kind: "events", better: :less, matters: :important, worthwhile: nil, baseline: nil,
@@ -48,18 +48,18 @@ module Hobrin
 
       def number(value, field)
         return if value.nil?
-        raise InputError, { field => "Write a number." } unless value.is_a?(Numeric) && value.to_f.finite?
+        raise InputError, { field => Book.t("appraisal.errors.number") } unless value.is_a?(Numeric) && value.to_f.finite?
 
         value.to_f
       end
 
       def check
         errors = FieldLengths.errors({ name: }, { name: :outcome })
-        errors[:name] = "Give the outcome a name." if name.empty?
-        errors[:better] = "Say which way is better." unless BETTER.key?(better)
-        errors[:matters] = "Say how much it matters." unless MATTERS.key?(matters)
-        errors[:worthwhile] = "Write a number above 0." unless worthwhile.nil? || worthwhile.positive?
-        errors[:baseline] = "Write a number from 0 to 100." unless baseline.nil? || baseline.between?(0, 100)
+        errors[:name] = Book.t("appraisal.errors.outcome_name") if name.empty?
+        errors[:better] = Book.t("appraisal.errors.better") unless BETTER.key?(better)
+        errors[:matters] = Book.t("appraisal.errors.importance") unless MATTERS.key?(matters)
+        errors[:worthwhile] = Book.t("appraisal.errors.above_0") unless worthwhile.nil? || worthwhile.positive?
+        errors[:baseline] = Book.t("appraisal.errors.from_0_to_100") unless baseline.nil? || baseline.between?(0, 100)
         raise InputError, errors unless errors.empty?
       end
 
@@ -73,8 +73,8 @@ module Hobrin
         def initialize(steps:, why:)
           @steps = steps
           @why = why.to_s.strip.freeze
-          raise InputError, { steps: "Choose how many steps." } unless steps.is_a?(Integer) && steps.between?(-2, 2)
-          raise InputError, { why: "Say why." } if @why.empty?
+          raise InputError, { steps: Book.t("appraisal.errors.steps") } unless steps.is_a?(Integer) && steps.between?(-2, 2)
+          raise InputError, { why: Book.t("appraisal.errors.reason") } if @why.empty?
 
           FieldLengths.check(:judgement, @why, at: :why)
           freeze
@@ -84,30 +84,32 @@ module Hobrin
       # What sort of thing an outcome is: by which measures it is told, and in which forms papers
       # give it. The first measure and the first form are the usual ones.
       class Kind < Value
-        attributes :key, :name, :measures, :forms
+        attributes :key, :measures, :forms
+
+        def name = Book.t("appraisal.outcome.type.#{key}")
 
         MEANS = %w[means_sd means_se means_interval medians_quartiles medians_range
                    medians_both].freeze
         ALL = [
-          new(key: "events", name: "Happens or not, in two groups",
+          new(key: "events",
               measures: %i[risk_ratio odds_ratio risk_difference peto_odds_ratio], forms: %w[counts estimate]),
-          new(key: "scale", name: "Measured on a scale, in two groups", measures: %i[mean_difference standardized],
+          new(key: "scale", measures: %i[mean_difference standardized],
               forms: [*MEANS, "estimate"]),
-          new(key: "rate", name: "Counted over time, in two groups", measures: %i[rate_ratio rate_difference],
+          new(key: "rate", measures: %i[rate_ratio rate_difference],
               forms: %w[events_over_time estimate]),
-          new(key: "time", name: "Time until it happens", measures: %i[hazard_ratio],
+          new(key: "time", measures: %i[hazard_ratio],
               forms: %w[estimate]),
-          new(key: "share", name: "Share of one group", measures: %i[share], forms: %w[one_group]),
-          new(key: "test", name: "How often a test is right", measures: %i[accuracy],
+          new(key: "share", measures: %i[share], forms: %w[one_group]),
+          new(key: "test", measures: %i[accuracy],
               forms: %w[four_cells]),
-          new(key: "ready", name: "A ratio or difference as printed",
+          new(key: "ready",
               measures: %i[ratio difference], forms: %w[estimate])
         ].freeze
         private_constant :MEANS
 
         # Raises InputError (:kind) for an unknown key.
         def self.fetch(key)
-          ALL.find { |kind| kind.key == key } || raise(InputError, { kind: "Choose what sort of outcome it is." })
+          ALL.find { |kind| kind.key == key } || raise(InputError, { kind: Book.t("appraisal.errors.outcome_type") })
         end
 
         # The measures in which a printed effect may be; nil where any ratio or difference will do.
@@ -124,30 +126,27 @@ module Hobrin
 
       # An effect measure: on which scale it is pooled, and how it is told.
       #
-      # key :: Symbol; name :: in words, in small letters; scale :: :log for what is pooled as a
+      # key :: Symbol; scale :: :log for what is pooled as a
       #   logarithm, :logit for the logarithm of odds, :plain for what is pooled as it is
-      # per :: what a plain value is told in, or nil
+      # per :: :of_hundred for what is told in people of 100, else nil
       class Measure < Value
-        attributes :key, :name, :scale, :per
+        attributes :key, :scale, :per
+
+        def name = Book.t("appraisal.measure.#{key}")
 
         ALL = [
-          [:risk_ratio, "risk ratio", :log], [:odds_ratio, "odds ratio", :log],
-          [:risk_difference, "risk difference", :plain, "of 100"],
-          [:peto_odds_ratio, "odds ratio by Peto", :log], [:mean_difference, "mean difference", :plain],
-          [:standardized, "difference in standard deviations", :plain, "SD"],
-          [:rate_ratio, "rate ratio", :log], [:rate_difference, "rate difference", :plain],
-          [:hazard_ratio, "hazard ratio", :log], [:share, "share", :logit, "of 100"],
-          [:accuracy, "sensitivity and specificity", :logit, "of 100"],
-          [:ratio, "ratio", :log], [:difference, "difference", :plain]
-        ].to_h { |key, name, scale, per| [key, new(key:, name:, scale:, per:)] }.freeze
+          %i[risk_ratio log], %i[odds_ratio log], %i[risk_difference plain of_hundred], %i[peto_odds_ratio log],
+          %i[mean_difference plain], %i[standardized plain], %i[rate_ratio log], %i[rate_difference plain],
+          %i[hazard_ratio log], %i[share logit of_hundred], %i[accuracy logit of_hundred], %i[ratio log], %i[difference plain]
+        ].to_h { |key, scale, per| [key, new(key:, scale:, per:)] }.freeze
 
         # Raises InputError (:measure) for an unknown key.
         def self.fetch(key)
-          ALL[key.to_s.to_sym] || raise(InputError, { measure: "Choose a measure." })
+          ALL[key.to_s.to_sym] || raise(InputError, { measure: Book.t("appraisal.errors.measure") })
         end
 
         def ratio? = scale == :log
-        def of_hundred? = per == "of 100"
+        def of_hundred? = per == :of_hundred
 
         # A value of the scale of pooling as it is told: a ratio, a share or difference of 100, or
         # itself.
@@ -171,10 +170,7 @@ module Hobrin
       class Way < Value
         attributes :measure, :model, :knapp, :level
 
-        MODELS = { reml: "effects that vary, restricted maximum likelihood", dl: "effects that " \
-                                                                                 "vary, DerSimonian–Laird",
-                   pm: "effects that vary, Paule–Mandel", fixed: "one effect, by inverse variance",
-                   mantel_haenszel: "one effect, Mantel–Haenszel", none: "not at all: one by one" }.freeze
+        MODELS = %i[reml dl pm fixed mantel_haenszel none].to_h { |key| [key, Book.t("appraisal.model.#{key}")] }.freeze
         RANDOM = %i[reml dl pm].freeze
         LEVELS = [90, 95, 99].freeze
         # The measures that counts are weighed for by Mantel and Haenszel.
@@ -188,9 +184,9 @@ module Hobrin
           @model = fitting(model.to_s.to_sym)
           @knapp = knapp ? true : false
           @level = level
-          raise InputError, { model: "Choose how to put them together." } unless MODELS.key?(@model)
-          raise InputError, { level: "Choose 90, 95 or 99." } unless LEVELS.include?(level)
-          raise InputError, { model: "Mantel–Haenszel weighs risk ratios, odds ratios and risk differences." } if wrong_pair?
+          raise InputError, { model: Book.t("appraisal.errors.model") } unless MODELS.key?(@model)
+          raise InputError, { level: Book.t("appraisal.errors.level") } unless LEVELS.include?(level)
+          raise InputError, { model: Book.t("appraisal.errors.mantel_haenszel") } if wrong_pair?
 
           freeze
         end

@@ -80,7 +80,7 @@ module Hobrin
         errors = FieldLengths.errors({ graded_why:, finding: }, { graded_why: :level_reason, finding: :paper_finding })
         endless = sentences.values.any? { |text| FieldLengths.over?(:sentence, text) }
         errors[:answers] = FieldLengths.message(:sentence) if endless
-        errors[:graded_why] = "Say why the level is moved." if graded != 0 && graded_why.strip.empty?
+        errors[:graded_why] = Book.t("appraisal.errors.level_reason") if graded != 0 && graded_why.strip.empty?
         raise InputError, errors unless errors.empty?
       end
 
@@ -90,13 +90,13 @@ module Hobrin
       class Answer < Value
         attributes :says, :shown
 
-        WORDS = { yes: "Yes", mostly: "Mostly", no: "No", not_told: "Not reported" }.freeze
+        WORDS = Book.names("appraisal.answer", %i[yes mostly no not_told])
 
         # Raises InputError (:answers).
         def initialize(says:, shown: "")
           @says = says.to_s.to_sym
           @shown = shown.to_s.strip.freeze
-          raise InputError, { answers: "Answer yes, mostly, no or not reported." } unless WORDS.key?(@says)
+          raise InputError, { answers: Book.t("appraisal.errors.answer") } unless WORDS.key?(@says)
 
           FieldLengths.check(:sentence, @shown, at: :answers)
           freeze
@@ -105,9 +105,8 @@ module Hobrin
 
       # Whether a paper is about people and things like ours, part by part.
       module Applicability
-        PARTS = { people: "People", place: "Place", intervention: "Intervention", comparison: "Comparison",
-                  outcome: "Outcome" }.freeze
-        NEAR = { same: "same", near: "near", far: "far" }.freeze
+        PARTS = Book.names("appraisal.applicability.part", %i[people place intervention comparison outcome])
+        NEAR = Book.names("appraisal.applicability.near", %i[same near far])
 
         class << self
           # parts :: Hash of part to one of NEAR. Gives the farthest; nil when nothing is said.

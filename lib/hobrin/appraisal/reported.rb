@@ -51,7 +51,7 @@ module Hobrin
 
       # What was done to its numbers before they are pooled, in words.
       def notes
-        reversed = "scale reversed#{", from the printed ratio at a risk of #{typed[:risk]} of 100" if typed[:risk].to_s != ""}"
+        reversed = Book.t("appraisal.reversed.#{typed[:risk].to_s.empty? ? "note" : "note_from_risk"}", risk: typed[:risk])
         [(reversed if turned && !irreversible), allocation.words].compact
       end
 

@@ -5,19 +5,9 @@ module Hobrin
     # Puts together what papers report for one outcome. While a trap is open (something would count
     # twice, or does not belong) nothing is pooled: see Trap.
     class Synthesis
-      # Why a result is not counted, beside the keys of Trap::WORDS.
-      WHY = { by_hand: "taken out by hand", nothing: "tells nothing by this measure",
-              retracted: "retracted: nothing in it counts as evidence", review: "a review whose " \
-                                                                                "studies are here",
-              may_include: "a review that may include studies that are here",
-              same_people: "the same people are here already", again: "the same people at " \
-                                                                      "another time",
-              changed: "changes since the start, not end values", design: "not randomized, and " \
-                                                                          "trials are here",
-              arm_twice: "its groups are put together in another line", turned: "its scale runs the other way",
-              irreversible: "its printed ratio cannot be reversed without the risk in the comparison group",
-              swapped: "its groups stand the other way round", arms: "it compares other groups than the question does",
-              clusters: "cluster-randomised, and not adjusted", crossover: "a crossover trial, and not adjusted" }.freeze
+      # Why a result is not counted, beside the keys of IntegrityWarning.
+      WHY = Book.names("appraisal.aside", %i[by_hand nothing retracted review may_include same_people again changed design arm_twice
+                                             turned irreversible swapped arms clusters crossover])
 
       # outcome :: Outcome; entries :: Array of [Records::Record, Paper, Reported]
       # same :: Hash of a record's id to the ids of papers that report the same people
@@ -78,7 +68,7 @@ module Hobrin
 
       # By what a study differs from others, in words.
       module Labels
-        NONE = "not said"
+        NONE = Book.t("appraisal.group_unknown")
         private_constant :NONE
 
         # study :: Study; by :: key of Pool::GROUPS; kind :: key of the kind of question, or nil

@@ -18,7 +18,7 @@ module Hobrin
           # Gives [steps, why].
           def of(pool)
             return of_test(pool) if pool.tests
-            return [0, "Nothing is pooled: look at the papers one by one."] if pool.studies.size > 1 && pool.pooled.nil?
+            return [0, Book.t("appraisal.imprecision.not_pooled")] if pool.studies.size > 1 && pool.pooled.nil?
             return of_share(pool) unless pool.measure.nothing
 
             of_effect(pool, pool.pooled || alone(pool))
@@ -57,27 +57,24 @@ module Hobrin
           end
 
           def interval_words(pool, pooled)
-            "The interval runs from #{Said.interval(pool.measure, pooled.low, pooled.high)}"
+            Book.t("appraisal.imprecision.interval", interval: Said.interval(pool.measure, pooled.low, pooled.high))
           end
 
           def worth_words(pool, worth)
-            return "enter the smallest difference that matters under Outcome: without it the interval is not rated" unless worth
+            return Book.t("appraisal.imprecision.no_mid") unless worth
 
             ends = [worth.low, worth.high].select(&:finite?)
             limits = ends.size == 2 ? Said.interval(pool.measure, *ends) : ends.map { |bound| Said.number(pool.measure.told(bound)) }.join
-            "worth having is what lies beyond #{limits}#{" (by common practice)" if worth.guessed}"
+            Book.t("appraisal.imprecision.#{worth.guessed ? "usual_mid" : "mid"}", limits:)
           end
 
           def of_share(pool)
             pooled = pool.pooled || alone(pool)
-            wide(pool,
-                 { "The interval" => [pool.measure.told(pooled.low),
-                                      pool.measure.told(pooled.high)] })
+            wide(pool, { interval: [pool.measure.told(pooled.low), pool.measure.told(pooled.high)] })
           end
 
           def of_test(pool)
-            both = { "Sensitivity" => pool.tests.sensitivity,
-                     "specificity" => pool.tests.specificity }
+            both = { sensitivity: pool.tests.sensitivity, specificity: pool.tests.specificity }
             wide(pool, both.transform_values { |interval| [100 * interval.low, 100 * interval.high] })
           end
 
@@ -87,12 +84,12 @@ module Hobrin
             over = intervals.count { |_, (low, high)| high - low > most }
             double = intervals.any? { |_, (low, high)| high - low > 2 * most }
             said = intervals.map do |name, (low, high)|
-              "#{name} runs from #{Said.number(low)} to #{Said.number(high)} of 100"
+              Book.t("appraisal.imprecision.#{name}_width", low: Said.number(low), high: Said.number(high))
             end
             steps = over.positive? ? -1 : 0
             [double ? -2 : steps,
-             "#{said.join("; ")}; up to #{Said.number(most)} wide is exact " \
-             "enough#{" (by common practice)" unless pool.outcome.worthwhile}."]
+             Book.t("appraisal.imprecision.#{pool.outcome.worthwhile ? "wide" : "usual_wide"}", said: said.join("; "),
+                                                                                                most: Said.number(most))]
           end
         end
       end

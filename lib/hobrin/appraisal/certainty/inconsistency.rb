@@ -18,7 +18,7 @@ module Hobrin
         class << self
           # Gives [steps, why].
           def of(pool)
-            return [0, "A single paper: there is nothing to differ from."] if pool.studies.size < 2
+            return [0, Book.t("appraisal.inconsistency.single")] if pool.studies.size < 2
             return of_test(pool) if pool.tests
             return one_by_one(pool) unless pool.pooled
 
@@ -44,18 +44,17 @@ module Hobrin
           end
 
           def reason(pool, i2, low, high, new_study)
-            said = ["I² is #{Said.hundredths(i2)} (#{(100 * low).round} to #{(100 * high).round})"]
-            said << "a new study may have #{Said.interval(pool.measure, *new_study)}" if new_study
+            said = [Book.t("appraisal.inconsistency.i2", i2: (100 * i2).round, low: (100 * low).round, high: (100 * high).round)]
+            said << Book.t("appraisal.inconsistency.prediction", interval: Said.interval(pool.measure, *new_study)) if new_study
             sides = pool.results.partition { |result| result.effect.negative? }.map(&:size)
-            "#{said.join("; ")}; #{sides.first} of #{sides.sum} lie on the side of less."
+            Book.t("appraisal.inconsistency.sides", said: said.join("; "), less: sides.first, all: sides.sum)
           end
 
           def of_share(pool)
             shares = pool.results.map { |result| pool.measure.told(result.effect) }
             apart = shares.max - shares.min
-            [apart > APART ? -1 : 0, "The papers tell #{Said.number(shares.min)} to " \
-                                     "#{Said.number(shares.max)} of 100; I² is " \
-                                     "#{Said.hundredths(pool.pooled.i2)}."]
+            [apart > APART ? -1 : 0, Book.t("appraisal.inconsistency.shares", low: Said.number(shares.min), high: Said.number(shares.max),
+                                                                              i2: (100 * pool.pooled.i2).round)]
           end
 
           def of_test(pool)
@@ -63,15 +62,15 @@ module Hobrin
               [name, pool.studies.map { |study| 100 * study.reported.values.public_send(name).estimate }.minmax]
             end
             wide = both.count { |_, (low, high)| high - low > APART }
-            said = both.map { |name, (low, high)| "#{name} #{low.round} to #{high.round}" }
-            [wide.positive? ? -1 : 0, "Paper by paper: #{said.join(", ")} of 100."]
+            said = both.map { |name, (low, high)| Book.t("appraisal.inconsistency.#{name}", low: low.round, high: high.round) }
+            [wide.positive? ? -1 : 0, Book.t("appraisal.inconsistency.by_paper", said: said.join(", "))]
           end
 
           def one_by_one(pool)
             sides = pool.results.map { |result| result.effect.negative? }
             split = sides.count(true)
             [split.zero? || split == sides.size ? 0 : -1,
-             "#{split} of #{sides.size} lie on the side of less; nothing is pooled."]
+             Book.t("appraisal.inconsistency.not_pooled", less: split, all: sides.size)]
           end
         end
       end

@@ -14,15 +14,16 @@ module Hobrin
           # Gives [steps, why].
           def of(pool)
             silent = pool.weight_of { |study| study.paper.near.nil? }
-            return [0, "No paper was held against our own people and place yet."] if silent > 0.999
+            return [0, Book.t("appraisal.indirectness.not_judged")] if silent > 0.999
 
             far = pool.weight_of { |study| study.paper.near == :far }
             parts = far_parts(pool)
             steps = far > THIRD ? -1 : 0
             steps = -2 if far > 2 * THIRD && parts.size > 1
-            [steps, "Papers that are far from ours weigh " \
-                    "#{Said.hundredths(far)}#{" (#{parts.join(", ")})" if parts.any?}" \
-                    "#{", not held against ours #{Said.hundredths(silent)}" if silent > 0.001}."]
+            said = [Book.t("appraisal.indirectness.#{parts.any? ? "different_in" : "different"}", percent: Said.percent(far),
+                                                                                                  parts: parts.join(", "))]
+            said << Book.t("appraisal.indirectness.unjudged", percent: Said.percent(silent)) if silent > 0.001
+            [steps, said.join(" ")]
           end
 
           private

@@ -23,13 +23,14 @@ module Hobrin
         EVENTS = 300
         private_constant :QUARTER, :PEOPLE, :EVENTS
 
-        def words = "one trial would need #{count} #{of}#{change}, there are #{there}"
+        def words
+          facts = { count:, there:, of: Book.t("appraisal.information_size.#{of}") }
+          return Book.t("appraisal.information_size.needed", **facts) unless from
+
+          Book.t("appraisal.information_size.needed_for_change", **facts, from: per_hundred(from), to: per_hundred(to))
+        end
 
         private
-
-        def change
-          " for a change from #{per_hundred(from)} to #{per_hundred(to)} of 100" if from
-        end
 
         def per_hundred(share) = (100 * share).round(1).to_s.delete_suffix(".0")
 

@@ -35,19 +35,19 @@ module Hobrin
 
           def test_words(pool)
             name, test = pool.small_study_test
-            return "#{name}: p #{Said.p(test.p)} of #{pool.studies.size} papers" if test
-            return "#{name}: the papers do not vary in size and effect, so there is nothing to test" if pool.enough_to_test?
+            studies = pool.studies.size
+            return Book.t("appraisal.publication_bias.test", name:, p: Said.p(test.p), count: studies) if test
+            return Book.t("appraisal.publication_bias.no_variation", name:) if pool.enough_to_test?
 
-            "#{pool.studies.size == 1 ? "One paper is" : "#{pool.studies.size} papers are"} too few for a " \
-              "test of small-study effects (ten)"
+            Book.t("appraisal.publication_bias.too_few", count: studies)
           end
 
           def small_words(pool)
             small = pool.studies.count { |study| study.reported.people&.<(SMALL) }
-            "#{small} of them under #{SMALL} people"
+            Book.t("appraisal.publication_bias.small", count: small, people: SMALL)
           end
 
-          def protocol_words(protocols) = "protocols without results in the library: #{protocols}"
+          def protocol_words(protocols) = Book.t("appraisal.publication_bias.protocols", count: protocols)
         end
       end
     end

@@ -18,7 +18,7 @@ module Hobrin
               pool.weight_of { |study| study.paper.concern(kind) == level }
             end +
                                 [pool.weight_of { |study| study.paper.concern(kind).nil? }]
-            return [0, "No sheet is answered yet: nothing is known of how sound the papers are."] if silent > 0.999
+            return [0, Book.t("appraisal.risk_of_bias.not_answered")] if silent > 0.999
 
             turns, without = without_high(pool, kind)
             [steps(high, low, silent, turns), reason(high, low, silent, without)]
@@ -40,13 +40,12 @@ module Hobrin
 
             told = Said.number(pool.measure.told(left.estimate))
             [Direct.way(pool.pooled) != Direct.way(left),
-             "without them it is #{told} (#{Said.interval(pool.measure, left.low, left.high)})"]
+             Book.t("appraisal.risk_of_bias.without_high", value: told, interval: Said.interval(pool.measure, left.low, left.high))]
           end
 
           def reason(high, low, silent, without)
-            said = ["Papers of high concern weigh #{Said.hundredths(high)}, of low concern " \
-                    "#{Said.hundredths(low)}"]
-            said << "not answered #{Said.hundredths(silent)}" if silent > 0.001
+            said = [Book.t("appraisal.risk_of_bias.weights", high: Said.percent(high), low: Said.percent(low))]
+            said << Book.t("appraisal.risk_of_bias.unanswered", percent: Said.percent(silent)) if silent > 0.001
             said << without if without && high.positive?
             "#{said.join("; ")}."
           end

@@ -15,8 +15,7 @@ module Hobrin
       class Allocation < Value
         attributes :kind, :size, :icc, :correlation, :adjusted, :shared
 
-        KINDS = { single: "each person by themselves", cluster: "in clusters: wards, homes, practices",
-                  crossover: "crossover: everybody had both, in turn" }.freeze
+        KINDS = Book.names("appraisal.allocation.kind", %i[single cluster crossover])
         # Where the intracluster correlation is not known (common practice).
         USUAL_ICC = 0.05
         MOST = 1_000_000
@@ -47,37 +46,48 @@ module Hobrin
 
         # In words; nil where there is nothing to say.
         def words
-          said = [of_clusters, of_crossover, ("comparison group split among #{shared} arms" if shared > 1)].compact
+          said = [of_clusters, of_crossover, (Book.t("appraisal.allocation.shared", arms: shared) if shared > 1)].compact
           said.join("; ") unless said.empty?
         end
 
         private
 
+        def problem(field)
+          case field
+          when :allocation then Book.t("appraisal.errors.allocation")
+          when :cluster_size then Book.t("appraisal.errors.above_1")
+          when :icc then Book.t("appraisal.errors.range", least: 0, most: 1)
+          when :correlation then Book.t("appraisal.errors.range", least: "−1", most: 1)
+          when :shared then Book.t("appraisal.errors.whole_range", least: 1, most: 20)
+          end
+        end
+
         def of_clusters
           return unless kind == :cluster
-          return "cluster-randomised, adjusted in the paper" if adjusted
-          return "cluster-randomised, not adjusted" unless size
+          return Book.t("appraisal.allocation.cluster_adjusted") if adjusted
+          return Book.t("appraisal.allocation.cluster_unadjusted") unless size
 
-          "cluster-randomised: mean cluster size #{plain(size)}, ICC #{plain(icc || USUAL_ICC)}" \
-            "#{" (assumed)" unless icc}, design effect #{format("%.2f", design_effect)}"
+          Book.t("appraisal.allocation.#{icc ? "cluster" : "cluster_assumed"}", size: plain(size), icc: plain(icc || USUAL_ICC),
+                                                                                effect: format("%.2f", design_effect))
         end
 
         def of_crossover
           return unless kind == :crossover
-          return "crossover, adjusted in the paper" if adjusted
+          return Book.t("appraisal.allocation.crossover_adjusted") if adjusted
 
-          correlation ? "crossover: correlation #{plain(correlation)}" : "crossover, analysed as if unpaired"
+          return Book.t("appraisal.allocation.crossover_unpaired") unless correlation
+
+          Book.t("appraisal.allocation.crossover", correlation: plain(correlation))
         end
 
         def plain(number) = format("%g", number.round(3))
 
         def check
-          errors = { allocation: ("Choose how people came to the groups." unless KINDS.key?(kind)),
-                     cluster_size: ("Enter a number above 1." unless size.nil? || size.between?(1.0000001, MOST)),
-                     icc: ("Enter a number from 0 to 1." unless icc.nil? || icc.between?(0, 1)),
-                     correlation: ("Enter a number from −1 to 1." unless correlation.nil? || correlation.between?(-1, 1)),
-                     shared: ("Enter a whole number from 1 to 20." unless shared.is_a?(Integer) && shared.between?(1, 20)) }.compact
-          raise InputError, errors unless errors.empty?
+          wrong = { allocation: !KINDS.key?(kind), cluster_size: !(size.nil? || size.between?(1.0000001, MOST)),
+                    icc: !(icc.nil? || icc.between?(0, 1)), correlation: !(correlation.nil? || correlation.between?(-1, 1)),
+                    shared: !(shared.is_a?(Integer) && shared.between?(1, 20)) }
+          fields = wrong.filter_map { |field, is_wrong| field if is_wrong }
+          raise(InputError, fields.to_h { |field| [field, problem(field)] }) if fields.any?
         end
       end
     end

@@ -25,7 +25,7 @@ module Hobrin
           private
 
           def refuse
-            raise(InputError, { trap: "These groups cannot be put together: take one out." })
+            raise(InputError, { trap: Book.t("appraisal.errors.arms") })
           end
 
           # What belongs to the groups is added up; what belongs to the comparison is the same in

@@ -29,11 +29,8 @@ module Hobrin
           def of_groups(one, two)
             deviations = [one.deviation, two.deviation].minmax
             apart = (one.mean - two.mean).abs / ((one.deviation + two.deviation) / 2)
-            [(if apart > FAR
-                "The means are #{apart.round(1)} standard deviations apart: were standard errors " \
-                  "typed as deviations?"
-              end),
-             ("One deviation is over #{UNLIKE.to_i} times the other." if deviations.last > UNLIKE * deviations.first)].compact
+            [(Book.t("appraisal.doubts.apart", deviations: apart.round(1)) if apart > FAR),
+             (Book.t("appraisal.doubts.unlike", times: UNLIKE.to_i) if deviations.last > UNLIKE * deviations.first)].compact
           end
 
           def uneven(values, ratio)
@@ -43,8 +40,7 @@ module Hobrin
             value, low, high = [value, low, high].map { |number| Math.log(number) } if ratio
             return if ((low + high) / 2 - value).abs <= UNEVEN * (high - low)
 
-            "The interval is not even about the effect#{" on the log scale" if ratio}: is a " \
-              "digit wrong?"
+            Book.t("appraisal.doubts.#{ratio ? "uneven_log" : "uneven"}")
           end
         end
       end

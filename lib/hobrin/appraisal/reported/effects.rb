@@ -154,10 +154,10 @@ module Hobrin
             end
           end
 
-          RATES = "A rate has no opposite: enter how many people had it."
-          NONE = "A hazard or rate ratio has no opposite: enter the counts of the outcome itself."
-          ASK = "A printed risk ratio cannot be reversed by itself: enter the risk without it, of 100."
-          TOO_MANY = "With this ratio the risk with it would not lie between 0 and 100."
+          RATES = Book.t("appraisal.reversed.rates")
+          NONE = Book.t("appraisal.reversed.hazards")
+          ASK = Book.t("appraisal.reversed.ask")
+          TOO_MANY = Book.t("appraisal.reversed.impossible")
           private_constant :RATES, :NONE, :ASK, :TOO_MANY
         end
       end

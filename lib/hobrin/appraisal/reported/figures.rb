@@ -30,12 +30,12 @@ module Hobrin
           field = @form.field(name)
           text = @typed[name].to_s
           if text.strip.empty?
-            @errors[name] = "Write the number." if field.needed
+            @errors[name] = Book.t("appraisal.errors.number") if field.needed
             return
           end
           value = field.whole ? Typed.whole(text) : Typed.number(text)
           unless sound?(value, field)
-            @errors[name] = field.whole ? "Write a whole number, 0 or more." : "Write a number, such as 3.5."
+            @errors[name] = field.whole ? Book.t("appraisal.errors.whole") : Book.t("appraisal.errors.number_example")
           end
           value
         end
@@ -59,14 +59,14 @@ module Hobrin
         def group(read, prefix)
           of = ->(name) { read[:"#{prefix}#{name}"] }
           wrong = ->(name, words, bad) { @errors[:"#{prefix}#{name}"] ||= words if bad }
-          wrong[:events, "#{of[:events]} is more than the #{of[:total]} in this group.",
+          wrong[:events, Book.t("appraisal.errors.more_than_group", events: of[:events], total: of[:total]),
                 of[:total] && of[:events] > of[:total]]
-          wrong[:total, "A group has at least 1 person.", of[:total]&.zero?]
-          wrong[:time, "Time is above 0.", of[:time] && !of[:time].positive?]
-          wrong[:size, "A mean with its spread needs at least 2 people.",
+          wrong[:total, Book.t("appraisal.errors.empty_group"), of[:total]&.zero?]
+          wrong[:time, Book.t("appraisal.errors.time"), of[:time] && !of[:time].positive?]
+          wrong[:size, Book.t("appraisal.errors.two_people"),
                 of[:size] && of[:size] < 2]
           %i[deviation error].each do |name|
-            wrong[name, "It is above 0.", of[name] && !of[name].positive?]
+            wrong[name, Book.t("appraisal.errors.positive"), of[name] && !of[name].positive?]
           end
           ordered(of, wrong)
         end
@@ -75,10 +75,10 @@ module Hobrin
           names = %i[least low lower mean median upper high most].select { |name| of[name] }
           names -= %i[mean] unless of[:low]
           names.each_cons(2) do |one, two|
-            wrong[two, "It cannot be below the #{of[one]} before it.", of[two] < of[one]]
+            wrong[two, Book.t("appraisal.errors.below", before: of[one]), of[two] < of[one]]
           end
           ends = names.values_at(0, -1).uniq
-          wrong[ends.last, "Both ends are the same: nothing varies.",
+          wrong[ends.last, Book.t("appraisal.errors.no_variation"),
                 ends.size == 2 && of[ends.first] == of[ends.last]]
         end
 
@@ -88,27 +88,27 @@ module Hobrin
           within(read, :risk, 0, 100)
           above_nothing(read.slice(:value, :low, :high)) if @ratio
           return spread(read[:p], value) unless low || high
-          return @errors[:high] = "Write both ends of the interval." unless low && high
-          return @errors[:high] ||= "The lower end stands first." if high <= low
+          return @errors[:high] = Book.t("appraisal.errors.both_ends") unless low && high
+          return @errors[:high] ||= Book.t("appraisal.errors.order") if high <= low
 
-          @errors[:value] ||= "It lies outside its own interval." unless value.between?(low, high)
+          @errors[:value] ||= Book.t("appraisal.errors.outside") unless value.between?(low, high)
         end
 
         def within(read, name, least, most)
-          @errors[name] = "Enter a number from #{least} to #{most}." unless read[name].nil? || read[name].between?(least, most)
+          @errors[name] = Book.t("appraisal.errors.range", least:, most:) unless read[name].nil? || read[name].between?(least, most)
         end
 
         def above_nothing(numbers)
           numbers.each do |name, number|
-            @errors[name] = "A ratio is above 0." unless number.positive?
+            @errors[name] = Book.t("appraisal.errors.ratio") unless number.positive?
           end
         end
 
         def spread(p, value)
-          return @errors[:low] = "Write its interval, or its p." unless p
+          return @errors[:low] = Book.t("appraisal.errors.interval_or_p") unless p
 
-          @errors[:p] = "A p lies above 0 and below 1." unless p.positive? && p < 1
-          @errors[:value] = "Without an effect its p tells nothing: write the interval." if value == (@ratio ? 1 : 0)
+          @errors[:p] = Book.t("appraisal.errors.p") unless p.positive? && p < 1
+          @errors[:value] = Book.t("appraisal.errors.p_of_no_effect") if value == (@ratio ? 1 : 0)
         end
 
         # Numbers as people type them: with a decimal point or a decimal comma, with spaces between
@@ -143,7 +143,7 @@ module Hobrin
 
             # text :: as above. Which of the two is meant, in a sentence.
             def question(text)
-              "Is this #{whole(text)} or #{format("%g", number(text))}? Write it without the comma."
+              Book.t("appraisal.errors.comma", one: whole(text).to_s, other: format("%g", number(text)))
             end
 
             private
@@ -176,18 +176,10 @@ module Hobrin
 
             # How a mean or deviation that the paper does not give was made; nil where nothing was.
             def made(key)
-              { "means_se" => "Standard deviation = standard error × √people.",
-                "means_interval" => "Standard deviation from the interval, by Student's t.",
-                "medians_quartiles" => from_median("median and quartiles"),
-                "medians_range" => from_median("median and range"), "medians_both" => from_median("five numbers") }[key]
+              Book.t("appraisal.made.#{key}") if Book.has?("appraisal.made.#{key}")
             end
 
             private
-
-            def from_median(what)
-              "Mean (Luo 2018) and standard deviation (Wan 2014) from #{what}; they hold where values lie " \
-                "evenly about the middle."
-            end
 
             def group(key, of)
               spread = Statistics::Spread

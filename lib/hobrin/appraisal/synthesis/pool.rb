@@ -13,8 +13,7 @@ module Hobrin
         attributes :outcome, :arms, :studies, :aside, :traps, :pooled, :tests
 
         # By what papers can be told apart: key to words.
-        GROUPS = { design: "how it was made", concern: "concern", people: "people like ours", place: "place like ours",
-                   ages: "age", group: "who had it" }.freeze
+        GROUPS = Book.names("appraisal.subgroups", %i[design concern people place ages group])
 
         def way = outcome.way
         def measure = outcome.measure
@@ -82,7 +81,7 @@ module Hobrin
         end
 
         # [its name, the test] by which it is judged: nil for a test that is not there.
-        def small_study_test = ratio_of_events? ? ["Peters' test", peters] : ["Egger's test", egger]
+        def small_study_test = ratio_of_events? ? [Book.t("appraise.small.peters"), peters] : [Book.t("appraise.small.egger"), egger]
 
         # What goes on without it, 0 to 1: our own baseline, else the middle of the comparison
         # groups; nil where nobody counts it.
