@@ -12,7 +12,7 @@ require "zeitwerk"
 module Hobrin
   STAGES = %i[question strategy retrieval narrowing screening appraisal brief].freeze
 
-  LAYERS = [:error, :input_error, :state_error, :gone_error, :conflict_error, :unavailable_error, :refused_error,
+  LAYERS = [:book, :error, :input_error, :state_error, :gone_error, :conflict_error, :unavailable_error, :refused_error,
             :value, :field_lengths, :deadline, :text, :records, :thesaurus, :statistics, :close_reading, *STAGES, :inquiry, :check, :edits,
             :trail, :exchange, :catalogue, :people].freeze
 

@@ -6,7 +6,7 @@ module Hobrin
   # Epidemiol 2016;75:40, from memory). What it finds is worth a look, not always wrong; most of it
   # can be mended in one press.
   class Check
-    # kind  :: a key of Texts::ALL; name :: what it is called in a press, made of what it was found at
+    # kind  :: a key of Texts::GROUP_OF; name :: what it is called in a press, made of what it was found at
     # words :: Hash of what its text is filled in with; group :: one of GROUPS; says :: what was
     #   found; why :: why it matters
     # press :: what mending does, in words, nil when only the person can; mended :: the Inquiry
@@ -62,7 +62,7 @@ module Hobrin
         end
       end
 
-      # kind :: a key of Texts::ALL; about :: what it was found at, so that it can be named;
+      # kind :: a key of Texts::GROUP_OF; about :: what it was found at, so that it can be named;
       # mended :: the Inquiry after it,
       # or nil; words :: what its text is filled in with
       def finding(kind, about, mended = nil, **words)

@@ -4,8 +4,7 @@ module Hobrin
   # The inquiry was changed elsewhere since the page was shown.
   class ConflictError < StateError
     def initialize
-      super("This inquiry was changed in another window since this page was shown. " \
-            "Nothing was overwritten: look at it as it is now, then make your change again.")
+      super(Book.t("errors.conflict"))
     end
   end
 end

@@ -30,7 +30,7 @@ module Hobrin
       def of(field) = ALL.fetch(field)
 
       # What is said beside a field that holds more.
-      def message(field) = "Keep this to #{of(field)} characters."
+      def message(field) = Book.t("errors.too_long", most: of(field))
 
       # Whether a text is longer than its field may be.
       def over?(field, text) = text.to_s.size > of(field)

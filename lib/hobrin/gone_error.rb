@@ -3,7 +3,7 @@
 module Hobrin
   # The thing named is not there: never was, or was deleted meanwhile.
   class GoneError < StateError
-    # what :: a noun in plain words, such as "inquiry"
-    def initialize(what) = super("This #{what} is not here. It may have been deleted.")
+    # what :: as the book names it under errors.gone, such as "inquiry"
+    def initialize(what) = super(Book.t("errors.gone", thing: Book.t("errors.thing.#{what.tr(" ", "_")}")))
   end
 end

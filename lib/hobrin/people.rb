@@ -41,15 +41,15 @@ module Hobrin
       # text :: as typed; common :: Set of passwords that many have, in small letters; about ::
       #   texts that it must not be, such as one's own name. Gives why it will not do, or nil.
       def self.trouble(text, common:, about: [])
-        return "Write at least #{SHORTEST} letters: a short sentence is easy to keep in mind." if text.size < SHORTEST
+        return Book.t("people.password_rules.short", least: SHORTEST) if text.size < SHORTEST
 
         return FieldLengths.message(:password) if FieldLengths.over?(:password, text)
-        return "Use letters, numbers and symbols only." if text.match?(/[[:cntrl:]]/)
-        return "This password is too common. Choose another." if common.include?(text.downcase)
+        return Book.t("people.password_rules.control") if text.match?(/[[:cntrl:]]/)
+        return Book.t("people.password_rules.common") if common.include?(text.downcase)
 
-        return "Use more than one or two different letters." if text.downcase.chars.uniq.size < 4
+        return Book.t("people.password_rules.few_letters") if text.downcase.chars.uniq.size < 4
 
-        "Don't use your name." if about.any? { |fact| same?(fact, text) }
+        Book.t("people.password_rules.name") if about.any? { |fact| same?(fact, text) }
       end
 
       def self.same?(one, text) = Text::Tokens.line(one) == Text::Tokens.line(text)
@@ -65,7 +65,7 @@ module Hobrin
 
       # What one may do, each with all that stands before it.
       ABILITIES = %i[reads second works owns].freeze
-      GIVEN = { reads: "reads it", second: "reads papers a second time", works: "works on it" }.freeze
+      GIVEN = Book.names("people.ability", %i[reads second works])
 
       # person :: Person. Gives the strongest of ABILITIES, or nil for who may not know of it.
       # Everybody on its ward reads it; a librarian of the ward works on it, and owns it where nobody

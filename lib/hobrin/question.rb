@@ -85,7 +85,7 @@ module Hobrin
       from = nearest(wanted, near)
       if from.nil? || wanted.empty?
         raise InputError,
-              { mark: "Select some words of the question first, then say what they are." }
+              { mark: Book.t("question.errors.select_words") }
       end
 
       phrase = Phrase.new(text: wanted, from:)
@@ -134,13 +134,13 @@ module Hobrin
     def length_errors
       errors = { situation: :situation, text: :question }.select { |name, field| FieldLengths.over?(field, public_send(name)) }
       errors = errors.to_h { |name, field| [name, too_long(name, FieldLengths.of(field))] }
-      errors[:text] = "Write the question first, in your own words." if text.strip.empty?
+      errors[:text] = Book.t("question.errors.write_question") if text.strip.empty?
       errors
     end
 
     def too_long(field, most)
       size = public_send(field).size
-      "This is #{size} characters long. Keep it to #{most}: one #{field == :text ? "question" : "paragraph"}."
+      Book.t("question.errors.too_long", size:, most:, part: Book.t("question.part.#{field == :text ? "question" : "paragraph"}"))
     end
 
     def nearest(wanted, near)
@@ -158,13 +158,13 @@ module Hobrin
     class Element < Value
       attributes :slot, :phrases, :use
 
-      USES = { searched: "searched", limit: "left to a limit", reading: "kept for reading" }.freeze
+      USES = Book.names("question.use", %i[searched limit reading])
 
       def self.blank(slot) = new(slot:, phrases: [], use: slot.use)
 
       # Raises InputError for an unknown use.
       def initialize(slot:, phrases:, use:)
-        raise InputError, { "use_#{slot.key}": "Choose how this element is used." } unless USES.key?(use)
+        raise InputError, { "use_#{slot.key}": Book.t("question.errors.use") } unless USES.key?(use)
 
         @slot = slot
         @phrases = phrases.sort_by { |phrase| phrase.from || Float::INFINITY }.freeze

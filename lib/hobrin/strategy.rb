@@ -182,7 +182,7 @@ module Hobrin
         value = Records::Doi.plain(typed)
         return new(value:) if value.size.between?(1, LONGEST)
 
-        raise InputError, { identifier: "Write a DOI or an id." }
+        raise InputError, { identifier: Book.t("strategy.errors.doi") }
       end
 
       def label = value

@@ -104,7 +104,7 @@ module Hobrin
       errors = Integrity.new(headings).errors
       return if errors.empty?
 
-      more = errors.size > MOST_ERRORS_SAID ? " And #{errors.size - MOST_ERRORS_SAID} more." : ""
+      more = errors.size > MOST_ERRORS_SAID ? Book.t("terms.headings.more", count: errors.size - MOST_ERRORS_SAID) : ""
       raise InputError, { thesaurus: errors.first(MOST_ERRORS_SAID).join(" ") + more }
     end
 

@@ -30,7 +30,7 @@ module Hobrin
         @decision = decision.to_s.freeze
         @measures, @signed, @cycles = [measures, signed, cycles].map { |list| list.dup.freeze }
         @steps = steps.sort_by.with_index { |step, place| [step.on || Date::Infinity.new, place] }.freeze
-        raise InputError, { decision: "Choose what to do." } unless @decision.empty? || Consideration::DECISIONS.key?(@decision)
+        raise InputError, { decision: Book.t("brief.errors.decision") } unless @decision.empty? || Consideration::DECISIONS.key?(@decision)
 
         freeze
       end
@@ -53,21 +53,16 @@ module Hobrin
       class Consideration < Value
         attributes :mark, :line
 
-        ALL = { benefit: "Benefit", harm: "Harm", certainty: "How sure that is", wants: "What patients want",
-                cost: "Cost and time", fairness: "Fairness", accepted: "Will it be accepted?",
-                doable: "Can it be done here?" }.freeze
-        MARKS = { -2 => "against", -1 => "rather against", 0 => "neither", 1 => "rather for",
-                  2 => "for" }.freeze
-        # What a ward may decide, in words.
-        DECISIONS = { "change" => "Change", "some" => "Change for some", "trial" => "Try it on one " \
-                                                                                    "ward first",
-                      "leave" => "Leave it as it is", "stop" => "Stop doing it" }.freeze
+        ALL = Book.names("brief.consideration", %i[benefit harm certainty wants cost fairness accepted doable])
+        MARKS = { -2 => :against, -1 => :rather_against, 0 => :neither, 1 => :rather_for, 2 => :for }
+                .transform_values { |key| Book.t("brief.mark.#{key}") }.freeze
+        DECISIONS = Book.names("brief.decision", %w[change some trial leave stop])
 
         # Raises InputError (:considerations).
         def initialize(mark: nil, line: "")
           @mark = mark
           @line = line.to_s.strip.freeze
-          raise InputError, { considerations: "Choose a mark from against to for." } unless mark.nil? || MARKS.key?(mark)
+          raise InputError, { considerations: Book.t("brief.errors.mark") } unless mark.nil? || MARKS.key?(mark)
 
           FieldLengths.check(:consideration, @line, at: :considerations)
           freeze

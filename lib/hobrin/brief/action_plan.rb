@@ -8,10 +8,8 @@ module Hobrin
       attributes :what, :where, :who, :from_when, :measured, :look_again, :stops, :needed, :agree,
                  :risk
 
-      PROMPTS = { what: "What changes", where: "Where", who: "Who does it", from_when: "From when",
-                  measured: "Measured how", look_again: "Looked at again on" }.freeze
-      MORE = { stops: "What stops", needed: "What is needed", agree: "Who must agree",
-               risk: "What may go wrong, and how it is watched" }.freeze
+      PROMPTS = Book.names("brief.plan", %i[what where who from_when measured look_again])
+      MORE = Book.names("brief.plan", %i[stops needed agree risk])
       # How people write a day: 2027-02-01, 1 Feb 2027, 01.02.2027.
       DAYS = { /\b(\d{4}-\d{2}-\d{2})\b/ => "%Y-%m-%d", /\b(\d{1,2} [[:alpha:]]{3,9} \d{4})\b/ => "%d %b %Y",
                /\b(\d{1,2}\.\d{1,2}\.\d{4})\b/ => "%d.%m.%Y" }.freeze
@@ -52,7 +50,7 @@ module Hobrin
           @on = on
           @who, @what = [who, what].map { |text| text.to_s.strip.freeze }
           @done = done ? true : false
-          raise InputError, { steps: "Say what is to be done." } if @what.empty?
+          raise InputError, { steps: Book.t("brief.errors.step") } if @what.empty?
 
           FieldLengths.check(:step, @what, at: :steps)
           FieldLengths.check(:step_who, @who, at: :steps)
@@ -65,7 +63,7 @@ module Hobrin
       class PdsaCycle < Value
         attributes :plan, :did, :saw, :next_time
 
-        NAMES = { plan: "Planned", did: "Done", saw: "Seen", next_time: "Next time" }.freeze
+        NAMES = Book.names("brief.pdsa", %i[plan did saw next_time])
         MOST = 20
 
         # Raises InputError (:cycles).
@@ -73,7 +71,7 @@ module Hobrin
           @plan, @did, @saw, @next_time = [plan, did, saw, next_time].map do |text|
             text.to_s.strip.freeze
           end
-          raise InputError, { cycles: "Say what was planned." } if @plan.empty?
+          raise InputError, { cycles: Book.t("brief.errors.cycle") } if @plan.empty?
 
           to_h.each_value { |text| FieldLengths.check(:cycle, text, at: :cycles) }
           freeze

@@ -13,7 +13,7 @@ module Hobrin
         attributes :outcome, :kind, :words
       end
 
-      SAY = { 3 => "say “probably”", 2 => "say “may”", 1 => "say that we cannot tell" }.freeze
+      SAY = { 3 => :probably, 2 => :may, 1 => :cannot_tell }.transform_values { |key| Book.t("brief.claim.say.#{key}") }.freeze
       private_constant :SAY
 
       class << self
@@ -22,8 +22,10 @@ module Hobrin
         def proposed(rows)
           row = rows.find(&:words) or return
           without, with = row.hundred.first(2).map { |share| (100 * share).round } if row.side && row.hundred
-          people = ": of 100 like ours #{without} without it, #{with} with it" if without
-          "#{row.words}#{people} (#{row.certainty.word} certainty)."
+          facts = { finding: row.words, certainty: row.certainty.word }
+          return Book.t("brief.claim.proposed", **facts) unless without
+
+          Book.t("brief.claim.proposed_with_risks", **facts, without:, with:)
         end
 
         # text :: String, the conclusion; rows :: as above. Gives an Array of Objection, at most one
@@ -59,36 +61,37 @@ module Hobrin
           fits = rows.select { |row| ways(assertion, row).include?(row.direction) }
           return if fits.any? { |row| row.certainty.level >= assertion.sure }
 
-          return Objection.new(outcome: nil, kind: :direction, words: "No outcome shows this.") if fits.empty?
+          return Objection.new(outcome: nil, kind: :direction, words: Book.t("brief.claim.none")) if fits.empty?
 
           best = fits.map(&:certainty).max_by(&:level)
-          Objection.new(outcome: nil, kind: :surety, words: "The certainty is #{best.word}, so #{SAY.fetch(best.level)}.")
+          Objection.new(outcome: nil, kind: :surety,
+                        words: Book.t("brief.claim.certainty", certainty: best.word, say: SAY.fetch(best.level)))
         end
 
         def direction(row)
           Objection.new(outcome: row.outcome.name, kind: :direction,
-                        words: "#{row.outcome.name}: the findings say otherwise: “#{row.words}” " \
-                               "(#{row.certainty.word} certainty).")
+                        words: Book.t("brief.claim.otherwise", outcome: row.outcome.name, finding: row.words,
+                                                               certainty: row.certainty.word))
         end
 
         def surety(row)
           Objection.new(outcome: row.outcome.name, kind: :surety,
-                        words: "#{row.outcome.name}: the certainty is #{row.certainty.word}, so " \
-                               "#{SAY.fetch(row.certainty.level)}.")
+                        words: Book.t("brief.claim.certainty_of", outcome: row.outcome.name, certainty: row.certainty.word,
+                                                                  say: SAY.fetch(row.certainty.level)))
         end
 
         def size(row)
           told = Words::OfResult.new(row.pool.measure)
           found = "#{row.pool.measure.name} #{told.of(row.effect)}#{told.unit}"
           Objection.new(outcome: row.outcome.name, kind: :size,
-                        words: "#{row.outcome.name}: this is not the size that was found: #{found}#{hundred(row)}.")
+                        words: Book.t("brief.claim.size", outcome: row.outcome.name, found:, hundred: hundred(row)))
         end
 
         def hundred(row)
           return unless row.hundred
 
           without, with, *ends = row.hundred.map { |share| (100 * share).round }
-          ", of 100 people #{without} without it and #{with} (#{ends.min} to #{ends.max}) with it"
+          Book.t("brief.claim.hundred", without:, with:, low: ends.min, high: ends.max)
         end
       end
 

@@ -33,7 +33,7 @@ module Hobrin
       def comparisons(row)
         row.results.filter_map do |result|
           groups = [result.reported.group, result.reported.comparison]
-          groups.join(" compared with ") if groups.none?(&:empty?)
+          Book.t("brief.compared_with", one: groups.first, other: groups.last) if groups.none?(&:empty?)
         end.uniq
       end
 

@@ -43,7 +43,7 @@ module Hobrin
         return "" unless pool.people.positive?
 
         giving = pool.studies.count { |study| study.reported.people }
-        giving == pool.studies.size ? number(pool.people) : "#{number(pool.people)} in #{giving} of them"
+        giving == pool.studies.size ? number(pool.people) : Book.t("brief.findings.people_in", people: pool.people, papers: giving)
       end
 
       def effect(row)
@@ -52,16 +52,17 @@ module Hobrin
         return "#{told.of(row.effect)}#{told.unit}" if row.effect
         return "" if row.pool.studies.empty?
 
-        row.pool.open_traps.any? ? "a trap is open" : "one by one"
+        Book.t("brief.findings.#{row.pool.open_traps.any? ? "open_warning" : "not_pooled"}")
       end
 
       def test(pool)
-        %i[sensitivity specificity].map { |name| "#{name} #{share(pool.tests.public_send(name))}" }.join(", ")
+        %i[sensitivity specificity].map do |name|
+          Book.t("appraise.result.#{name}", interval: share(pool.tests.public_send(name)))
+        end.join(", ")
       end
 
       def share(interval)
-        "#{points(interval.estimate)} (#{points(interval.low)} to #{points(interval.high)}) " \
-          "of 100"
+        Book.t("brief.interval", estimate: points(interval.estimate), low: points(interval.low), high: points(interval.high))
       end
 
       def hundred(row)
@@ -69,34 +70,34 @@ module Hobrin
         return { without: "", with: "" } unless numbers
 
         without, with, *ends = numbers.map { |share| (100 * share).round }
-        { without: without.to_s, with: "#{with} (#{ends.min} to #{ends.max})" }
+        { without: without.to_s, with: Book.t("brief.interval", estimate: with, low: ends.min, high: ends.max) }
       end
 
       def words(row)
         return row.words if row.words
         return "" unless row.certainty
 
-        sure = { 4 => "", 3 => "probably ", 2 => "perhaps ",
-                 1 => "not known: " }.fetch(row.certainty.level)
         case row.outcome.kind
-        when "test" then row.pool.tests ? test_words(row, sure) : ""
-        when "share" then row.effect ? share_words(row, sure) : ""
+        when "test" then row.pool.tests ? test_words(row) : ""
+        when "share" then row.effect ? share_words(row) : ""
         else ""
         end
       end
 
       # By the low and high end, never by the middle alone.
-      def share_words(row, sure)
+      def certainty_key(row) = { 4 => :high, 3 => :moderate, 2 => :low, 1 => :very_low }.fetch(row.certainty.level)
+
+      def share_words(row)
         low, high = [row.effect.low, row.effect.high].map do |value|
           row.pool.measure.told(value).round
         end
-        capital("#{sure}#{low} to #{high} of 100")
+        Book.t("brief.findings.share.#{certainty_key(row)}", low:, high:)
       end
 
-      def test_words(row, sure)
-        missed = row.pool.tests.sensitivity
-        capital("#{sure}misses #{(100 * (1 - missed.high)).round} to #{(100 * (1 - missed.low)).round} " \
-                "of 100 who have it")
+      def test_words(row)
+        sensitivity = row.pool.tests.sensitivity
+        low, high = [sensitivity.high, sensitivity.low].map { |share| (100 * (1 - share)).round }
+        Book.t("brief.findings.test.#{certainty_key(row)}", low:, high:)
       end
     end
   end

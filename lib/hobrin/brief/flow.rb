@@ -66,15 +66,17 @@ module Hobrin
 
         # Array of Step, from the top.
         def steps
-          [Step.new(main: box(@flow.joined, "found by the search", *origins, *doubles),
-                    aside: box(@flow.limited, "left out by limits")),
+          [Step.new(main: box(@flow.joined, text("found"), *origins, *doubles),
+                    aside: box(@flow.limited, text("limits"))),
            *let_in,
-           Step.new(main: box(@flow.found, "to read", *settled), aside: dropped),
-           Step.new(main: box(@flow.found - @flow.dropped_total, "not dropped"), aside: still_open),
-           Step.new(main: box(@flow.kept, "in the evidence set"), aside: nil)]
+           Step.new(main: box(@flow.found, text("to_screen"), *settled), aside: dropped),
+           Step.new(main: box(@flow.found - @flow.dropped_total, text("not_excluded")), aside: still_open),
+           Step.new(main: box(@flow.kept, text("in_set")), aside: nil)]
         end
 
         private
+
+        def text(key, **gaps) = Book.t("brief.flow.#{key}", **gaps)
 
         def box(count, *lines) = Box.new(count:, lines:)
 
@@ -82,16 +84,16 @@ module Hobrin
         def origins
           named, others = @flow.origins.to_a.then { |all| [all.first(MOST), all.drop(MOST)] }
           lines = named.map { |name, count| "#{count} #{name.size > LETTERS ? "#{name[0, LETTERS]}…" : name}" }
-          others.empty? ? lines : [*lines, "#{others.sum(&:last)} from others"]
+          others.empty? ? lines : [*lines, text("other_sources", papers: others.sum(&:last))]
         end
 
         def settled
-          @flow.settled.zero? ? [] : ["#{@flow.settled} settled between two readers"]
+          @flow.settled.zero? ? [] : [text("resolved", papers: @flow.settled)]
         end
 
         # Records of one paper are linked, none is taken out, so that nothing is lost unseen.
         def doubles
-          @flow.doubles.zero? ? [] : ["#{@flow.doubles} the same paper once more"]
+          @flow.doubles.zero? ? [] : [text("duplicates", papers: @flow.doubles)]
         end
 
         # What came in another way than by the search; no step where nothing did.
@@ -99,21 +101,19 @@ module Hobrin
           others = @flow.by_hand + @flow.threaded
           return [] if others.zero?
 
-          ways = { "one by one" => @flow.by_hand, "by citation searching" => @flow.threaded }.select { |_, count| count.positive? }
-          [Step.new(main: box(@flow.joined - @flow.limited, "left by the search"),
-                    aside: box(others, "added manually", *ways.map { |name, count| "#{count} #{name}" }))]
+          ways = { individually: @flow.by_hand, by_citations: @flow.threaded }.select { |_, count| count.positive? }
+          [Step.new(main: box(@flow.joined - @flow.limited, text("left_by_search")),
+                    aside: box(others, text("added"), *ways.map { |key, papers| text(key, papers:) }))]
         end
 
         def dropped
-          reasons = @flow.dropped.map { |reason, count| "#{count} #{reason.downcase}" }
-          box(@flow.dropped_total, "dropped", *reasons)
+          reasons = @flow.dropped.map { |reason, count| "#{count} #{Screening::Decision::Reasons.name(reason).downcase}" }
+          box(@flow.dropped_total, text("excluded"), *reasons)
         end
 
         def still_open
-          parts = [["unsure", @flow.unsure], ["unread", @flow.unread]].reject do |_, count|
-            count.zero?
-          end
-          box(@flow.unsure + @flow.unread, "still open", *parts.map { |name, count| "#{count} #{name}" })
+          parts = { unsure: @flow.unsure, unread: @flow.unread }.select { |_, count| count.positive? }
+          box(@flow.unsure + @flow.unread, text("open"), *parts.map { |key, papers| text(key, papers:) })
         end
       end
     end

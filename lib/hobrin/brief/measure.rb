@@ -19,11 +19,9 @@ module Hobrin
 
       attributes :id, :name, :sort, :way, :better, :counted, :of, :target, :started, :points
 
-      SORTS = { outcome: "what should get better", process: "whether it is done",
-                balancing: "what must not get worse" }.freeze
-      WAYS = { share: "so many of so many", rate: "so many in so much time",
-               value: "a value" }.freeze
-      BETTER = { less: "less of it", more: "more of it" }.freeze
+      SORTS = Book.names("brief.measure.type", %i[outcome process balancing])
+      WAYS = Book.names("brief.measure.way", %i[share rate value])
+      BETTER = Book.names("brief.measure.better", %i[less more])
       MOST_POINTS = 500
       private_constant :MOST_POINTS
 
@@ -46,22 +44,20 @@ module Hobrin
 
       # What makes it uncountable, as sentences.
       def missing
-        { "Say what is counted." => counted.empty?,
-          "Say of what: without it a number tells nothing." => way != :value && of.empty?,
-          "Say which direction you want: less of it, or more." => better.nil?,
-          "Say which value is aimed at." => target.nil?, "Say on which day the change begins." => started.nil? }
-          .select { |_, missing| missing }.keys
+        missing = { numerator: counted.empty?, denominator: way != :value && of.empty?, direction: better.nil?, target: target.nil?,
+                    start: started.nil? }.select { |_, is_missing| is_missing }.keys
+        missing.map { |key| Book.t("brief.measure.missing.#{key}") }
       end
 
       private
 
       def check
         errors = FieldLengths.errors({ name:, counted:, of: }, { name: :measure, of: :counted })
-        errors[:name] = "Give the measure a name." if name.empty?
-        errors[:sort] = "Say what it is for." unless SORTS.key?(sort)
-        errors[:way] = "Say how it is counted." unless WAYS.key?(way)
-        errors[:better] = "Choose whether you want less of it or more." unless better.nil? || BETTER.key?(better)
-        errors[:numbers] = "Keep it to #{MOST_POINTS} lines." if points.size > MOST_POINTS
+        errors[:name] = Book.t("brief.measure.errors.name") if name.empty?
+        errors[:sort] = Book.t("brief.measure.errors.type") unless SORTS.key?(sort)
+        errors[:way] = Book.t("brief.measure.errors.way") unless WAYS.key?(way)
+        errors[:better] = Book.t("brief.measure.errors.better") unless better.nil? || BETTER.key?(better)
+        errors[:numbers] = Book.t("brief.measure.errors.most_points", most: MOST_POINTS) if points.size > MOST_POINTS
         raise InputError, errors unless errors.empty?
       end
 
@@ -139,25 +135,26 @@ module Hobrin
           def read(text, way)
             FieldLengths.check(:numbers, text)
             lines = text.split("\n").map(&:strip).reject(&:empty?)
-            refuse("Paste at most #{MOST} lines.") if lines.size > MOST
+            refuse(:too_many_lines, nil, most: MOST) if lines.size > MOST
             points = lines.each_with_index.filter_map { |line, place| point(line, place, way) }
             twice = points.map(&:day).tally.find { |_, count| count > 1 }
-            refuse("#{twice.first.iso8601} stands there twice.") if twice
+            refuse(:twice, nil, day: twice.first.iso8601) if twice
             points
           end
 
           private
 
-          def refuse(words) = raise(InputError, { numbers: words })
+          # line :: its number, nil where none is to blame
+          def refuse(key, line, **facts) = raise(InputError, { numbers: Book.t("brief.measure.pasted.#{key}", line:, **facts) })
 
           def point(line, place, way)
             day, *numbers = line.split(line.match?(/[;\t]/) ? /[;\t]/ : ",").map(&:strip)
             date = day_of(day.to_s)
             return if date.nil? && place.zero? && !day.to_s.match?(/\A\d/)
 
-            where = "Line #{place + 1}: "
-            refuse("#{where}“#{day.to_s[0, 20]}” is no day, such as 2026-09-07.") unless date
-            way == :value ? single(date, numbers, where) : pair(date, numbers, where)
+            number = place + 1
+            refuse(:not_a_date, number, text: day.to_s[0, 20]) unless date
+            way == :value ? single(date, numbers, number) : pair(date, numbers, number)
           end
 
           def day_of(text)
@@ -169,17 +166,17 @@ module Hobrin
             Date.new(year.to_i, month.to_i, day.to_i)
           end
 
-          def single(date, numbers, where)
+          def single(date, numbers, line)
             value = Appraisal::Reported::Figures::Typed.number(numbers.first.to_s)
-            refuse("#{where}write one number behind the day.") unless value && numbers.size == 1
+            refuse(:one_number, line) unless value && numbers.size == 1
             Measure::Point.new(day: date, events: value, of: nil)
           end
 
-          def pair(date, numbers, where)
+          def pair(date, numbers, line)
             events, of = numbers.map { |text| Appraisal::Reported::Figures::Typed.whole(text) }
-            refuse("#{where}write two whole numbers behind the day.") unless numbers.size == 2 && events && of
-            refuse("#{where}of at least 1.") unless of.positive?
-            refuse("#{where}#{events} cannot be below 0.") if events.negative?
+            refuse(:two_numbers, line) unless numbers.size == 2 && events && of
+            refuse(:denominator, line) unless of.positive?
+            refuse(:negative, line, number: events.to_s) if events.negative?
             Measure::Point.new(day: date, events:, of:)
           end
         end

@@ -14,15 +14,16 @@ module Hobrin
         @pooled = pool.pooled
       end
 
-      def call = [how, scale, apart, predicted, without_each, corrected].compact
+      def call = [how, scale, heterogeneity, predicted, without_each, corrected].compact
 
       private
 
       def how
-        words = Appraisal::Outcome::Way::MODELS.fetch(@pool.way.model)
-        knapp = ", interval by Hartung and Knapp, never narrower than without" if @pooled.df
-        by_hand = ", by inverse variance since not every paper gives its counts" if no_counts?
-        "#{capital(words)}#{by_hand}#{knapp}."
+        key = if no_counts? then "how_without_counts"
+              elsif @pooled.df then "how_knapp"
+              else "how"
+              end
+        Book.t("brief.pooled.#{key}", model: capital(Appraisal::Outcome::Way::MODELS.fetch(@pool.way.model)))
       end
 
       def no_counts?
@@ -32,40 +33,40 @@ module Hobrin
       end
 
       def scale
-        case @pool.measure.scale
-        when :log then "Pooled on the scale of logarithms."
-        when :logit then "Pooled on the scale of log odds, told as people of 100."
-        end
+        scale = @pool.measure.scale
+        Book.t("brief.pooled.scale.#{scale}") if %i[log logit].include?(scale)
       end
 
-      def apart
+      # "I² = 0 % (95 % CI 0 to 14 %); Q = 0.26, df = 3, p = 0.97"
+      def heterogeneity
         low, high = @pool.spread.i2_interval
-        between = "; τ² #{decimal(@pooled.tau2, 3)}" if @pool.way.random?
-        "They differ beyond chance by I² #{hundredths(@pooled.i2)} of 100 (#{hundredths(low)} to " \
-          "#{hundredths(high)}); " \
-          "Q #{decimal(@pooled.q)} on #{@pooled.q_df}, p #{@told.p(@pooled.q_p)}#{between}."
+        facts = { i2: hundredths(@pooled.i2), low: hundredths(low), high: hundredths(high), q: decimal(@pooled.q),
+                  df: @pooled.q_df, p: @told.p(@pooled.q_p) }
+        return Book.t("brief.pooled.heterogeneity", **facts) unless @pool.way.random?
+
+        Book.t("brief.pooled.heterogeneity_random", **facts, tau2: decimal(@pooled.tau2, 3))
       end
 
       def predicted
         return if @pooled.tau2.zero?
-        return "Two papers are too few to say what a new study may find." if @pool.way.random? && @pool.studies.size == 2
+        return Book.t("brief.pooled.prediction_too_few") if @pool.way.random? && @pool.studies.size == 2
 
         low, high = @pooled.prediction
         return unless low
 
-        "A new study may have anything from #{@told.range(low, high)}#{@told.unit}."
+        Book.t("brief.pooled.prediction", range: @told.range(low, high), unit: @told.unit)
       end
 
       def without_each
         all = @pool.without_each.map(&:estimate).minmax
-        "With any one of them left out it is #{@told.range(*all)}#{@told.unit}." if all.first
+        Book.t("brief.pooled.leave_one_out", range: @told.range(*all), unit: @told.unit) if all.first
       end
 
       def corrected
         empty = @pool.studies.count { |study| study.reported.table&.cells&.any?(&:zero?) }
         return if empty.zero? || %i[mantel_haenszel].include?(@pool.way.model) || @pool.measure.key == :peto_odds_ratio
 
-        "½ is added to each cell of #{count_of(empty, "paper")} with an empty one."
+        Book.t("brief.pooled.corrected", count: empty)
       end
     end
   end

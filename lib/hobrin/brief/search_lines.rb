@@ -20,7 +20,7 @@ module Hobrin
       # Gives a frozen Array of SearchLine, in order; empty when nothing is searched.
       def call
         ends = @blocks.to_h { |block| [block_lines(block), block.operator] }
-        add(:join, "All blocks", join_rule(ends), @joined) if ends.size > 1
+        add(:join, Book.t("brief.lines.all_blocks"), join_rule(ends), @joined) if ends.size > 1
         @limits.each { |step| limit_line(step) }
         let_in_line if @lines.any? && @cascade.included_ids.any?
         @lines.freeze
@@ -42,7 +42,7 @@ module Hobrin
 
       # Gives the number of the block's own line.
       def block_lines(block)
-        rule = [range(block.in_use), *(range(block.excluded) if block.excluded.any?)].join(", not ")
+        rule = [range(block.in_use), *(range(block.excluded) if block.excluded.any?)].join(Book.t("brief.lines.not"))
         element = @question.element(block.key)
         add(:block, "#{element.letter}: #{element.name}", rule, @evaluator.count(block.tree))
       end
@@ -50,7 +50,7 @@ module Hobrin
       def range(terms)
         first = @lines.size + 1
         terms.each { |term| add(:term, term.label, Strategy::Cql.write(term.leaf), @evaluator.count(term.leaf)) }
-        terms.size == 1 ? "line #{first}" : "any of #{first} to #{@lines.size}"
+        terms.size == 1 ? Book.t("brief.lines.line", line: first) : Book.t("brief.lines.any_of", first:, last: @lines.size)
       end
 
       def limit_line(step)
@@ -61,7 +61,7 @@ module Hobrin
 
       def let_in_line
         trees = Narrowing::State.new(blocks: [], included_ids: @cascade.included_ids).included_trees
-        add(:by_hand, "Added manually", "#{@lines.size} or #{Strategy::Cql.write(Strategy::AnyOf.of(trees))}",
+        add(:by_hand, Book.t("brief.lines.added"), "#{@lines.size} or #{Strategy::Cql.write(Strategy::AnyOf.of(trees))}",
             @cascade.final.size)
       end
 

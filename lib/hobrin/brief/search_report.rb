@@ -32,15 +32,12 @@ module Hobrin
                    :counted, :runs, :findings, :identified, :total, :duplicates, :elsewhere, :given, :peer_reviews
       end
 
-      NAMES = ["Database name", "Multi-database searching", "Study registries", "Online resources and browsing",
-               "Citation searching", "Contacts", "Other methods", "Full search strategies", "Limits and restrictions",
-               "Search filters", "Prior work", "Updates", "Dates of searches", "Peer review", "Total records",
-               "Deduplication"].freeze
-      # The items that are done outside one source, each with what is not known of it here.
-      ELSEWHERE = { 3 => "No study registry was searched here.", 4 => "No site was browsed here.",
-                    6 => "Nobody was written to from here.",
-                    11 => "No earlier search was taken over here." }.freeze
-      private_constant :ELSEWHERE
+      # The sixteen items, in the order of PRISMA-S (2021).
+      ITEMS = %i[databases multi_database registries browsing citations contacts others strategies limits filters prior_work updates
+                 dates peer_review totals deduplication].freeze
+      # What is not done from here.
+      NOT_DONE = %i[registries browsing contacts prior_work].freeze
+      private_constant :NOT_DONE
 
       def initialize(facts)
         @facts = facts
@@ -48,9 +45,9 @@ module Hobrin
 
       # Gives an Array of the sixteen Items, in order.
       def call
-        NAMES.each.with_index(1).map do |name, number|
-          text = ELSEWHERE[number] || said(number)
-          Item.new(number:, name:, filled: !ELSEWHERE.key?(number), text:)
+        ITEMS.each.with_index(1).map do |key, number|
+          done = !NOT_DONE.include?(key)
+          Item.new(number:, name: text("item.#{key}"), filled: done, text: done ? said(key) : text("not_done.#{key}"))
         end
       end
 
@@ -58,96 +55,95 @@ module Hobrin
 
       attr_reader :facts
 
-      def said(number)
-        case number
-        when 1 then library
-        when 2 then several
-        when 5 then citations
-        when 7 then other_methods
-        when 8 then strategies
-        when 9 then limits
-        when 10 then filter
-        else process(number)
+      def text(key, **gaps) = Book.t("brief.search_report.#{key}", **gaps)
+
+      def said(key)
+        case key
+        when :databases then library
+        when :multi_database then several
+        when :citations then citations
+        when :others then other_methods
+        when :strategies then strategies
+        when :limits then limits
+        when :filters then filter
+        else process(key)
         end
       end
 
-      def process(number)
-        case number
-        when 12 then updates
-        when 13 then dates
-        when 14 then peer_review
-        when 15 then totals
-        when 16 then deduplication
+      def process(key)
+        case key
+        when :updates then updates
+        when :dates then dates
+        when :peer_review then peer_review
+        when :totals then totals
+        when :deduplication then deduplication
         end
       end
 
       def library
         facts.library => { name:, papers:, version:, sample: }
-        here = "#{name}: #{papers} papers, version #{version}#{", made-up sample data" if sample}."
-        [here, *facts.elsewhere.map { |search| "#{search.source}, #{search.address}, by #{search.protocol}." }].join(" ")
+        here = text(sample ? "sample_library" : "library", name:, count: papers, version:)
+        others = facts.elsewhere.map { |search| text("source", name: search.source, address: search.address, protocol: search.protocol) }
+        [here, *others].join(" ")
       end
 
       def several
-        return "One source was searched." if facts.elsewhere.empty?
+        return text("one_source") if facts.elsewhere.empty?
 
-        "#{facts.elsewhere.size + 1} sources were searched, each by a strategy of its own: " \
-          "the library of this Hobrin, #{facts.elsewhere.map(&:source).join(", ")}."
+        text("sources", count: facts.elsewhere.size + 1, names: facts.elsewhere.map(&:source).join(", "))
       end
 
       def strategies
-        here = "#{facts.lines.size} lines, each with its count, and the whole as CQL: #{facts.cql}"
-        [here, *facts.elsewhere.map { |search| "#{search.source} was asked: #{search.query}" }].join(". ")
+        here = text("lines", count: facts.lines.size, cql: facts.cql)
+        [here, *facts.elsewhere.map { |search| text("query", name: search.source, query: search.query) }].join(". ")
       end
 
       def dates
-        here = "Begun #{facts.begun.iso8601}, counted #{facts.counted.iso8601}."
-        [here, *facts.elsewhere.map { |search| "#{search.source}: #{search.on}." }].join(" ")
+        here = text("dates", begun: facts.begun.iso8601, counted: facts.counted.iso8601)
+        [here, *facts.elsewhere.map { |search| text("date_of", name: search.source, day: search.on) }].join(" ")
       end
 
       def totals
         others = facts.elsewhere.map do |search|
           given, doubles = facts.given.fetch(search.source)
-          "#{search.source}: #{search.count} found there, #{given} brought in, " \
-            "#{doubles} of them the same paper from elsewhere."
+          text("source_total", name: search.source, found: search.count, imported: given, duplicates: doubles)
         end
         citations = facts.rounds.flat_map(&:found_ids).uniq.size
-        cited = "#{citations} records identified by citation searching." if citations.positive?
-        ["#{facts.identified} records identified by the search.", *cited, *others,
-         "#{facts.total} left after limits#{" and what was added manually" if (facts.included + facts.threaded).positive?}."].join(" ")
+        cited = text("cited", count: citations) if citations.positive?
+        added = (facts.included + facts.threaded).positive?
+        [text("identified", count: facts.identified), *cited, *others,
+         text(added ? "left_and_added" : "left", count: facts.total)].join(" ")
       end
 
       def deduplication
-        "By DOI, or by title, year, first author and first page: " \
-          "#{facts.duplicates} of the #{facts.total} are the same paper once more."
+        text("deduplication", duplicates: facts.duplicates, all: facts.total)
       end
 
       def citations
-        return "Citations were not followed." if facts.rounds.empty?
+        return text("no_citations") if facts.rounds.empty?
 
         followed, found = [facts.rounds.flat_map(&:from_ids),
                            facts.rounds.flat_map(&:found_ids)].map(&:size)
-        "Citations of #{followed} papers were followed both ways, in rounds: #{facts.rounds.size}. " \
-          "#{found} papers were found, #{facts.threaded} added."
+        text("citations", papers: followed, rounds: facts.rounds.size, found:, added: facts.threaded)
       end
 
       def other_methods
-        known = "#{facts.found} of #{facts.must_find} papers known beforehand are found"
-        by_hand = "#{facts.included} added manually, which a search alone does not find"
-        ["#{facts.must_find.zero? ? "No known papers were named" : known};",
-         "#{facts.included.zero? ? "none added manually" : by_hand}."].join(" ")
+        known = facts.must_find.zero? ? text("no_must_find") : text("must_find", found: facts.found, all: facts.must_find)
+        added = facts.included.zero? ? text("none_added") : text("added", papers: facts.included)
+        [known, added].join(" ")
       end
 
       def limits
-        return "No limit." if facts.limits.empty?
+        return text("no_limit") if facts.limits.empty?
 
         said = facts.limits.map { |limit| Narrowing::AppliedLimit::Wording.named(limit.leaf) }
-        "In this order: #{said.join("; ")}."
+        text("limits", limits: said.join("; "))
       end
 
       def filter
         case facts.filter
-        when nil then "No study filter."
-        when Strategy::Filters::OwnFilter then "“#{facts.filter.title}”, one of our own: #{Strategy::Cql.write(facts.filter.tree)}"
+        when nil then text("no_filter")
+        when Strategy::Filters::OwnFilter then text("own_filter", name: facts.filter.title, cql: Strategy::Cql.write(facts.filter.tree))
         else published(facts.filter)
         end
       end
@@ -159,30 +155,25 @@ module Hobrin
 
       # Published figures are of the published terms alone.
       def figures(one)
-        unless one.as_published?
-          return ["Its terms were changed here (#{one.changed.delete_suffix(".")}), so the published sensitivity and specificity " \
-                  "do not apply"]
-        end
+        return [text("filter_changed", change: one.changed.delete_suffix("."))] unless one.as_published?
 
-        { "sensitivity" => one.sensitivity, "specificity" => one.specificity }.compact
-                                                                               .map { |name, percent| "#{name} #{percent} % as published" }
+        { sensitivity: one.sensitivity, specificity: one.specificity }.compact.map { |key, percent| text(key, percent:) }
       end
 
       def updates
-        facts.runs.empty? ? "Not run again yet." : "Run again on #{facts.runs.map(&:iso8601).join(", ")}."
+        facts.runs.empty? ? text("not_rerun") : text("rerun", days: facts.runs.map(&:iso8601).join(", "))
       end
 
       def peer_review
-        check = facts.findings.zero? ? "finds nothing to mend" : "still finds #{facts.findings} to look at"
+        check = facts.findings.zero? ? text("checked") : text("checked_with_warnings", count: facts.findings)
         reviews = facts.peer_reviews.map { |review| reviewed(review) }
-        ["Checked against the elements of the PRESS guideline (2015) by Hobrin, which #{check}.",
-         *(reviews.empty? ? "No colleague has reviewed it here." : reviews)].join(" ")
+        [check, *(reviews.empty? ? text("not_reviewed") : reviews)].join(" ")
       end
 
       def reviewed(review)
         remarks = review.remarks.map { |key, text| "#{Narrowing::PeerReview::ELEMENTS.fetch(key)}: #{text.delete_suffix(".")}." }
-        "Reviewed by #{review.name} on #{review.on.iso8601}, at line #{review.line} of the trail: " \
-          "#{[review.verdict_words, *remarks].join(". ").sub(/(?<!\.)\z/, ".")}"
+        said = [review.verdict_words, *remarks].join(". ").sub(/(?<!\.)\z/, ".")
+        text("reviewed", name: review.name, day: review.on.iso8601, line: review.line, said:)
       end
     end
   end

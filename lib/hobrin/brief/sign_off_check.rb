@@ -39,14 +39,14 @@ module Hobrin
 
       def conclusion
         Claim.objections(@inquiry.conclusion, @findings).map do |objection|
-          gap(:conclusion, "The sentence does not match the findings. #{objection.words}", :brief)
+          gap(:conclusion, text(:claim, objection: objection.words), :brief)
         end
       end
 
       def absent
         name = Compared.new(@inquiry.question, @evidence).absent or return []
 
-        [gap(:conclusion, "The question compares with “#{name}”. No included paper names it.", :brief)]
+        [gap(:conclusion, text(:comparison, name:), :brief)]
       end
 
       def decision
@@ -54,24 +54,24 @@ module Hobrin
 
         harms, benefits = %i[harm benefit].map { |side| @findings.select { |row| row.side == side } }
         words =
-          if changes? && @findings.any? && benefits.empty? then "Decision: #{decided_words}. No outcome shows a benefit."
+          if changes? && @findings.any? && benefits.empty? then text(:no_benefit, decision: decided_words)
           elsif changes? && harms.any? { |row| row.outcome.matters == :critical }
-            "Decision: #{decided_words}. A critical outcome gets worse: #{named(harms)}."
+            text(:critical_harm, decision: decided_words, outcomes: named(harms))
           end
         words ? [gap(:decision, words, :decision)] : []
       end
 
       def undecided
-        @inquiry.plan.what.empty? ? [] : [gap(:decision, "The plan changes something, but no decision is recorded.", :decision)]
+        @inquiry.plan.what.empty? ? [] : [gap(:decision, text(:undecided), :decision)]
       end
 
       def plan
         missing = NEEDED.select { |field| @inquiry.plan.public_send(field).empty? }
         if changes? && missing.any?
           names = missing.map { |field| "“#{ActionPlan::PROMPTS.fetch(field)}”" }.join(", ")
-          [gap(:decision, "Decision: #{decided_words}. The plan leaves empty: #{names}.", :brief)]
+          [gap(:decision, text(:plan_incomplete, decision: decided_words, fields: names), :brief)]
         elsif decided == "leave" && !@inquiry.plan.what.empty?
-          [gap(:decision, "Decision: #{decided_words}. The plan changes something.", :brief)]
+          [gap(:decision, text(:plan_changes, decision: decided_words), :brief)]
         else
           []
         end
@@ -79,7 +79,7 @@ module Hobrin
 
       def outcomes
         @findings.select { |row| row.pool.open_traps.any? }.map do |row|
-          gap(:open, "#{row.outcome.name} has an open warning, so it is not pooled.", :outcome, row.outcome.id)
+          gap(:open, text(:open_warning, outcome: row.outcome.name), :outcome, row.outcome.id)
         end
       end
 
@@ -87,9 +87,8 @@ module Hobrin
         retracted = @evidence.select { |row| row.record.retracted? }
         unappraised = @evidence.reject { |row| row.paper&.weighed? }
         [
-          *retracted.map { |row| gap(:open, "#{row.record.short_name} is retracted and still included.", :screening, row.record.id) },
-          *counted(unappraised.size, "included paper is", "included papers are", "not appraised yet.", :appraisal,
-                   unappraised.first&.record&.id)
+          *retracted.map { |row| gap(:open, text(:retracted, paper: row.record.short_name), :screening, row.record.id) },
+          *counted(:not_appraised, unappraised.size, :appraisal, unappraised.first&.record&.id)
         ]
       end
 
@@ -97,14 +96,13 @@ module Hobrin
         waiting = @waiting.reject { |_, count| count.zero? }
         differences = @differences.reject { |_, count| count.zero? }
         open = differences.flat_map do |step, count|
-          counted(count, "difference in #{step} is", "differences in #{step} are", "not resolved yet.", :differences, step)
+          counted(:"differences_#{step}", count, :differences, step)
         end
-        open + waiting.flat_map { |name, count| counted(count, "paper waits", "papers wait", "for #{name}’s appraisal.", :appraisal) }
+        open + waiting.flat_map { |name, count| counted(:waiting, count, :appraisal, name:) }
       end
 
       def screening
-        counted(@flow.unread, "paper is", "papers are", "not screened yet.", :screening) +
-          counted(@flow.unsure, "paper is", "papers are", "still “unsure”.", :screening)
+        counted(:unread, @flow.unread, :screening) + counted(:unsure, @flow.unsure, :screening)
       end
 
       def decided = @inquiry.acting.decision
@@ -112,11 +110,11 @@ module Hobrin
       def changes? = CHANGING.include?(decided)
       def named(rows) = rows.map { |row| row.outcome.name }.join(", ")
 
-      def counted(count, one, several, rest, place, id = nil)
-        return [] if count.zero?
-
-        [gap(:open, "#{count} #{count == 1 ? one : several} #{rest}", place, id)]
+      def counted(key, count, place, id = nil, **facts)
+        count.zero? ? [] : [gap(:open, text(key, count:, **facts), place, id)]
       end
+
+      def text(key, **facts) = Book.t("brief.sign_off.#{key}", **facts)
 
       def gap(about, words, place, id = nil) = Gap.new(about:, words:, place:, id:)
     end

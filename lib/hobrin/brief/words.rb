@@ -20,36 +20,36 @@ module Hobrin
         end
 
         def risks
-          "#{points(@effect.table.risk)} % against #{points(@effect.table.comparison_risk)} %"
+          Book.t("brief.effect.risks", with: points(@effect.table.risk), without: points(@effect.table.comparison_risk))
         end
 
         # The figure, nil where it cannot be told; its interval; and whether ½ was added to each
         # cell, nil where it was not.
         def ratio = @effect.ratio && ratio_in_words(@effect.ratio.estimate)
         def ratio_interval = between(@effect.ratio) { |ratio| ratio_in_words(ratio) }
-        def corrected = ("½ added to each cell" if Statistics::TwoByTwo::RiskRatio.corrected?(@effect.table))
+        def corrected = (Book.t("brief.effect.corrected") if Statistics::TwoByTwo::RiskRatio.corrected?(@effect.table))
 
         def difference = points(@effect.difference.estimate)
         def difference_interval = between(@effect.difference) { |share| points(share) }
 
         # The number needed to treat, "none" where the risks are equal.
-        def needed = same_risks? ? "none" : decimal(@effect.needed.estimate, 1)
+        def needed = same_risks? ? Book.t("brief.effect.none") : decimal(@effect.needed.estimate, 1)
 
         # "for one fewer; 95 % 5.2 to 33.4", and both sides where no difference lies between them.
         def needed_words
-          fewer, more = @effect.needed.fewer ? %w[fewer more] : %w[more fewer]
+          near = @effect.needed.fewer ? "fewer" : "more"
           low, high, other = [@effect.needed.low, @effect.needed.high,
                               @effect.needed.other].map { |people| people && decimal(people, 1) }
-          return "for one #{fewer}; 95 % #{low} to #{high}" unless other
-          return "the risks are equal; 95 % #{low} for one more to ∞, and on to #{other} for one fewer" if same_risks?
+          return Book.t("brief.effect.needed_#{near}", low:, high:) unless other
+          return Book.t("brief.effect.needed_equal", low:, other:) if same_risks?
 
-          "for one #{fewer}; 95 % #{low} to ∞, and on to #{other} for one #{more}"
+          Book.t("brief.effect.needed_#{near}_through_none", low:, other:)
         end
 
         private
 
         def same_risks? = @effect.needed.fewer.nil?
-        def between(interval) = "#{yield(interval.low)} to #{yield(interval.high)}"
+        def between(interval) = Book.t("brief.range", low: yield(interval.low), high: yield(interval.high))
       end
 
       # Effects and the numbers behind them, in words.
@@ -71,17 +71,17 @@ module Hobrin
           decimal(told, told.abs < 10 ? 1 : 0)
         end
 
-        def range(low, high) = "#{value(low)} to #{value(high)}"
+        def range(low, high) = Book.t("brief.range", low: value(low), high: value(high))
 
         # "0.64 (0.43 to 0.95)"
-        def interval(estimate, low, high) = "#{value(estimate)} (#{range(low, high)})"
+        def interval(estimate, low, high) = Book.t("brief.interval", estimate: value(estimate), low: value(low), high: value(high))
         def of(pooled) = interval(pooled.estimate, pooled.low, pooled.high)
 
-        # A p-value.
+        # A p value: "p = 0.03", "p < 0.001".
         def p(value)
-          return "below 0.001" if value < 0.001
+          return "p < 0.001" if value < 0.001
 
-          decimal(value, value < 0.1 ? 3 : 2)
+          "p = #{decimal(value, value < 0.1 ? 3 : 2)}"
         end
 
         # The effect of one result with its interval; nil where it tells nothing. way ::
@@ -94,17 +94,16 @@ module Hobrin
         end
 
         # The unit that stands behind a number, or nothing.
-        def unit = @measure.of_hundred? ? " of 100" : ""
+        def unit = @measure.of_hundred? ? " #{Book.t("brief.per_100_unit")}" : ""
 
         # What the groups of a result have: [with, without], either may be nil.
         def groups(reported)
           case (numbers = reported.values)
           when Statistics::TwoByTwo
-            ["#{numbers.events} of #{numbers.total}",
-             "#{numbers.comparison_events} of #{numbers.comparison_total}"]
+            [count_in(numbers.events, numbers.total), count_in(numbers.comparison_events, numbers.comparison_total)]
           when Array then of_array(reported.form, numbers)
           when Hash then [
-            numbers[:people] && count_of(numbers[:people], "person").sub("persons", "people"), nil
+            numbers[:people] && Book.t("brief.people", count: numbers[:people]), nil
           ]
           else ["", ""]
           end
@@ -112,12 +111,14 @@ module Hobrin
 
         private
 
+        def count_in(events, all) = Book.t("brief.events_of", events: events.to_s, all: all.to_s)
+
         def of_array(form, numbers)
           case form
           when "events_over_time" then numbers.each_slice(2).map do |events, time|
-            "#{number(events)} in #{number(time.round)}"
+            Book.t("brief.events_in_time", events:, time: time.round)
           end
-          when "one_group" then ["#{numbers.first} of #{numbers.last}", nil]
+          when "one_group" then [count_in(numbers.first, numbers.last), nil]
           else numbers.map do |number|
                  "#{decimal(number.mean)} (#{decimal(number.deviation)}), #{number.size}"
                end
@@ -142,11 +143,10 @@ module Hobrin
           # needed :: Statistics::TwoByTwo::NumberNeededToTreat. Gives a sentence.
           def call(needed)
             low, high, other = [needed.low, needed.high, needed.other].map { |number| number && people(number) }
-            near, far = needed.fewer ? %w[fewer more] : %w[more fewer]
-            return "Number needed to treat for one #{near}: #{people(needed.estimate)} (#{low} to #{high})." unless other
+            near = needed.fewer ? "fewer" : "more"
+            return Book.t("brief.nnt.#{near}", estimate: people(needed.estimate), low:, high:) unless other
 
-            "Number needed to treat: not known. The interval runs from #{low} for one #{near}, through no " \
-              "difference, to #{other} for one #{far}."
+            Book.t("brief.nnt.#{near}_through_none", estimate: people(needed.estimate), low:, other:)
           end
 
           private
@@ -178,7 +178,8 @@ module Hobrin
 
         # Who was compared with whom, and what was done to the numbers.
         def self.notes(reported)
-          groups = [reported.group, reported.comparison].reject(&:empty?).join(" compared with ")
+          groups = [reported.group, reported.comparison].reject(&:empty?)
+          groups = groups.size == 2 ? Book.t("brief.compared_with", one: groups.first, other: groups.last) : groups.join
           [(groups unless groups.empty?), *reported.notes].compact
         end
         private_class_method :notes
@@ -191,9 +192,9 @@ module Hobrin
         def told
           return [other].compact unless effect
 
-          ratio = "risk ratio #{effect.ratio} (#{effect.ratio_interval})" if effect.ratio
-          difference = "difference #{effect.difference} points (#{effect.difference_interval})"
-          needed = "needed to treat #{effect.needed}, #{effect.needed_words}"
+          ratio = Book.t("brief.effect.risk_ratio", ratio: effect.ratio, interval: effect.ratio_interval) if effect.ratio
+          difference = Book.t("brief.effect.difference", difference: effect.difference, interval: effect.difference_interval)
+          needed = Book.t("brief.effect.nnt", needed: effect.needed, words: effect.needed_words)
           [ratio, (effect.corrected if effect.ratio), difference, needed].compact
         end
       end

@@ -29,7 +29,7 @@ module Hobrin
             root = Exchange::Xml.root(text)
             unless root.name == "OAI-PMH"
               raise InputError,
-                    { file: "This is no answer to a harvest: it begins with <#{root.name}>." }
+                    { file: Book.t("catalogue.errors.not_a_harvest", element: root.name) }
             end
 
             new(records: root.xpath("./ListRecords/record").filter_map { |record| item(record) },

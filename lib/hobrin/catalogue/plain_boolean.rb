@@ -47,21 +47,22 @@ module Hobrin
         when Strategy::Heading then heading(leaf)
         when Strategy::TextTerm then "#{quoted(leaf.text)} (#{fields(leaf)})"
         when Strategy::Proximity then near(leaf)
-        when Strategy::Author then "#{quoted(leaf.label)} (author)"
-        when Strategy::Journal then "#{quoted(leaf.label)} (journal)"
+        when Strategy::Author then Book.t("catalogue.boolean.author", name: quoted(leaf.label))
+        when Strategy::Journal then Book.t("catalogue.boolean.journal", name: quoted(leaf.label))
         end
       end
 
       def heading(leaf)
-        how = [leaf.narrower ? "with narrower headings" : "without narrower headings", *("main topic only" if leaf.main),
-               *("subheadings: #{leaf.aspects.join(", ")}" if leaf.aspects.any?)]
-        "heading #{quoted(leaf.label)} (#{how.join("; ")})"
+        how = [Book.t(leaf.narrower ? "catalogue.boolean.with_narrower" : "catalogue.boolean.without_narrower")]
+        how << Book.t("catalogue.boolean.main_topic") if leaf.main
+        how << Book.t("catalogue.boolean.subheadings", names: leaf.aspects.join(", ")) if leaf.aspects.any?
+        Book.t("catalogue.boolean.heading", heading: quoted(leaf.label), how: how.join("; "))
       end
 
       def near(leaf)
-        apart = "within #{leaf.distance} #{leaf.distance == 1 ? "word" : "words"} of"
-        order = ", in this order" if leaf.ordered
-        "#{quoted(leaf.left)} #{apart} #{quoted(leaf.right)}#{order} (#{fields(leaf)})"
+        near = Book.t("catalogue.boolean.near", left: quoted(leaf.left), right: quoted(leaf.right), count: leaf.distance)
+        order = Book.t("catalogue.boolean.in_order") if leaf.ordered
+        "#{near}#{order} (#{fields(leaf)})"
       end
 
       def fields(leaf) = Strategy::TextTerm::FIELDS.values_at(*leaf.fields).join(", ")

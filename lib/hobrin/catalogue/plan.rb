@@ -18,7 +18,7 @@ module Hobrin
       class Line < Value
         attributes :number, :kind, :name, :here, :there, :notes, :wider, :lost, :of
 
-        BY_HAND = "changed by hand"
+        BY_HAND = Book.t("catalogue.plan.edited")
 
         def own? = %i[term limit].include?(kind)
         def by_hand? = notes == [BY_HAND]
@@ -84,7 +84,7 @@ module Hobrin
           joined, taken = blocks.partition { |_, operator| operator == :and }
           limits = @limits.map(&:leaf).map { |leaf| own(:limit, Narrowing::AppliedLimit::Wording.named(leaf), leaf) }
           whole = Narrowing::State.of(@blocks, @limits, []).tree
-          add(:whole, "The whole search", @evaluator.count(whole),
+          add(:whole, Book.t("catalogue.plan.whole"), @evaluator.count(whole),
               of: [joined.map(&:first) + limits, taken.map(&:first)])
           Plan.new(lines: @lines).composed
         end

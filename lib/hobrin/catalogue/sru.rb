@@ -38,7 +38,7 @@ module Hobrin
           attributes :number, :words, :details
 
           def to_s
-            [words, details].reject(&:empty?).join(": ") + (number ? " (diagnostic #{number})" : "")
+            [words, details].reject(&:empty?).join(": ") + (number ? Book.t("catalogue.errors.diagnostic", number:) : "")
           end
         end
 
@@ -52,7 +52,7 @@ module Hobrin
             unless %w[searchRetrieveResponse explainResponse scanResponse
                       diagnostics].include?(root.name)
               raise InputError,
-                    { file: "This is no answer of a catalogue: it begins with <#{root.name}>." }
+                    { file: Book.t("catalogue.errors.not_sru", element: root.name) }
             end
 
             new(count: number(root, "numberOfRecords"), records: records(root),

@@ -61,7 +61,7 @@ module Hobrin
       def filter(leaf)
         return Part.same(leaf) if @ability.index?("hobrin.filter")
 
-        call(@filters.tree(leaf)).with_notes(["the filter's own words and headings"])
+        call(@filters.tree(leaf)).with_notes([Book.t("catalogue.note.own_filter")])
       end
 
       def named(leaf)
@@ -71,7 +71,7 @@ module Hobrin
         end
         return Part.same(leaf) if @ability.index?(index)
 
-        Part.left_out("left out: there is no index for it")
+        Part.left_out(Book.t("catalogue.note.no_index"))
       end
 
       # In which indexes of a catalogue the words of some fields are looked for, and how a clause
@@ -110,14 +110,14 @@ module Hobrin
         def each_in_its_own(indexes, fields)
           subjects = indexes.include?("dc.subject") ? %i[keywords headings] : []
           wider = ALL & (fields | subjects)
-          notes = wider == fields ? [] : ["keywords and names of headings are one index there"]
+          notes = wider == fields ? [] : [Book.t("catalogue.note.one_index")]
           Place.new(indexes:, fields: wider, notes:)
         end
 
         def anywhere
           index = @ability.anywhere
           index = EVERYTHING if index == EVERYTHING.downcase
-          Place.new(indexes: [index], fields: ALL, notes: ["looked for anywhere in the record"])
+          Place.new(indexes: [index], fields: ALL, notes: [Book.t("catalogue.note.anywhere")])
         end
       end
 

@@ -55,9 +55,10 @@ module Hobrin
       # In words: what is compared with what; nil where nothing is said.
       def words
         return if blank?
-        return "#{intervention} compared with no #{intervention}" if comparison.empty?
+        return Book.t("close_reading.arms.compared_with_none", intervention:) if comparison.empty?
 
-        "#{intervention.empty? ? "the intervention" : intervention} compared with #{comparison}"
+        Book.t("close_reading.arms.compared_with",
+               intervention: intervention.empty? ? Book.t("close_reading.arms.the_intervention") : intervention, comparison:)
       end
 
       # Names for the two, also where nothing is said.
@@ -66,7 +67,7 @@ module Hobrin
       def comparison_name
         return comparison unless comparison.empty?
 
-        intervention.empty? ? "comparison" : "no #{intervention}"
+        intervention.empty? ? Book.t("close_reading.arms.comparison") : Book.t("close_reading.arms.none", intervention:)
       end
 
       # Which arm a group is by its name. Gives :with, :without, :other for neither, nil where the

@@ -13,14 +13,9 @@ module Hobrin
       class Disagreement < Value
         attributes :kind, :says, :worked_out, :from, :to
 
-        KINDS = { share: "a count and its percentage", more_than_all: "a part and its whole",
-                  impossible_share: "a percentage and how many there were", ratio: "a ratio and its counts",
-                  difference: "a difference and its means", interval: "an estimate and its interval",
-                  limits: "the ends of an interval", p_value: "an interval and its p value",
-                  no_p_value: "a p value", groups: "the groups and their total", mean: "a mean and its scale",
-                  grim: "a mean of whole numbers and how many there were",
-                  deviation: "a standard deviation and its scale",
-                  cells: "the results of a test and their sums", cost: "the cost of one and the cost of all" }.freeze
+        KINDS = Book.names("close_reading.numbers.kind",
+                           %i[share more_than_all impossible_share ratio difference interval limits p_value no_p_value groups mean grim
+                              deviation cells cost])
 
         def name = KINDS.fetch(kind)
       end
@@ -67,12 +62,13 @@ module Hobrin
         def of(sentence, share)
           if share.part > share.whole
             return disagreement(:more_than_all, sentence, share.match,
-                                "#{share.part} is more than #{share.whole}")
+                                Book.t("close_reading.numbers.more_than", part: share.part, whole: share.whole))
           end
           return if share.percent.nil? || share.percent.fits?(percentage(share))
 
           disagreement(:share, sentence, share.match,
-                       "#{share.part} of #{share.whole} is #{share.percent.like(percentage(share))}%")
+                       Book.t("close_reading.numbers.percentage", part: share.part, whole: share.whole,
+                                                                  percent: share.percent.like(percentage(share))))
         end
 
         def percentage(share) = 100.0 * share.part / share.whole
@@ -86,7 +82,7 @@ module Hobrin
           return if near.any? { |count| percent.fits?(100.0 * count / whole.value) }
 
           disagreement(:impossible_share, sentence, match,
-                       "no count of #{whole.text} is #{percent.text}%")
+                       Book.t("close_reading.numbers.no_count", whole: whole.text, percent: percent.text))
         end
       end
 
@@ -114,8 +110,8 @@ module Hobrin
           people = sentence.text.match(PEOPLE) or return []
           all, ill = people.captures.map { |text| text.delete(",").to_i }
           found, _, missed, = cells
-          together = "the four results are #{cells.sum} together" unless cells.sum == all
-          with = "#{found} found and #{missed} missed are #{found + missed}" unless found + missed == ill
+          together = Book.t("close_reading.numbers.cells", sum: cells.sum) unless cells.sum == all
+          with = Book.t("close_reading.numbers.found_and_missed", found:, missed:, sum: found + missed) unless found + missed == ill
           [*together, *with].map { |words| disagreement(:cells, sentence, people, words) }
         end
 
@@ -127,7 +123,10 @@ module Hobrin
             sentence.matches(TOLD).filter_map do |match|
               told = [match[:part], match[:whole]].map(&:to_i)
               should = right.fetch(match[:name].downcase)
-              disagreement(:cells, sentence, match, "the four results give #{should.join(" of ")}") unless told == should
+              unless told == should
+                disagreement(:cells, sentence, match,
+                             Book.t("close_reading.numbers.cells_give", share: should.join(" of ")))
+              end
             end
           end
         end
@@ -144,7 +143,10 @@ module Hobrin
         def in_sentence(sentence)
           sentence.matches(PATTERN).filter_map do |match|
             each, all, people = match.captures.map { |text| text.delete(",").to_i }
-            disagreement(:cost, sentence, match, "#{people} at #{each} are #{each * people}") unless each * people == all
+            unless each * people == all
+              disagreement(:cost, sentence, match,
+                           Book.t("close_reading.numbers.cost", people:, each:, sum: each * people))
+            end
           end
         end
       end

@@ -31,10 +31,10 @@ module Hobrin
         # is not searched.
         def call(inquiry, surroundings)
           reading = read(surroundings)
-          refuse("Choose at least one.") if reading.leaves.empty?
+          refuse(Book.t("edits.errors.choose_one")) if reading.leaves.empty?
 
           element = inquiry.question.element(block)
-          refuse("This element is not searched. Change that on Ask.") unless element&.searched?
+          refuse(Book.t("edits.errors.not_searched")) unless element&.searched?
 
           fresh = reading.leaves.reject { |leaf| inquiry.block(block).holds?(leaf) }
           refuse(reading.typed.map { |leaf, typed| held(leaf, typed) }.join(" ")) if fresh.empty?
@@ -85,7 +85,7 @@ module Hobrin
 
         def heading(label, surroundings)
           found = surroundings.evaluator.thesaurus.heading(label)
-          refuse("“#{label}” is not a heading of this thesaurus.") unless found
+          refuse(Book.t("edits.errors.not_a_heading", label:)) unless found
 
           Strategy::Heading.of(found.label, surroundings.evaluator.thesaurus)
         end
@@ -93,10 +93,11 @@ module Hobrin
         def words(text) = InputError.at(self.class::FIELD) { Strategy::TextTerm.read(text) }
 
         def held(leaf, typed)
-          return "“#{leaf.label}” is in this block already." if typed.nil? || Text::Tokens.line(typed) == Text::Tokens.line(leaf.label)
+          if typed.nil? || Text::Tokens.line(typed) == Text::Tokens.line(leaf.label)
+            return Book.t("edits.errors.already_in_block", label: leaf.label)
+          end
 
-          "“#{typed}” is filed under #{leaf.label}, which is in this block already. " \
-            "Put it in quotation marks to search it as words."
+          Book.t("edits.errors.filed_under", words: typed, heading: leaf.label)
         end
       end
 
@@ -115,7 +116,7 @@ module Hobrin
           return listed(typed, surroundings) unless entry.plain?
 
           parts = Thesaurus::Reading.new(surroundings.evaluator.thesaurus).call(typed)
-          refuse("Write a name for this: a word, a phrase, or several.") if parts.empty?
+          refuse(Book.t("edits.errors.type_term")) if parts.empty?
 
           Reading.new(typed: parts.to_h { |part| [leaf(part, surroundings), part.text] })
         end
@@ -208,7 +209,7 @@ module Hobrin
         # Raises InputError (:press) when there is nothing to add, and what Edits::Additions::AddParts raises.
         def call(inquiry, surroundings)
           wanted = terms.reject { |key, parts| parts.empty? || inquiry.block(key).terms.any? }
-          raise InputError, { press: "These blocks have terms already." } if wanted.empty?
+          raise InputError, { press: Book.t("edits.errors.have_terms") } if wanted.empty?
 
           changes = []
           changed = wanted.reduce(inquiry) do |now, (block, parts)|

@@ -33,7 +33,7 @@ module Hobrin
         end
 
         def fresh(inquiry)
-          raise InputError, { text: "Keep it to #{MOST} findings." } if inquiry.weighing.findings.size >= MOST
+          raise InputError, { text: Book.t("edits.errors.most_findings", most: MOST) } if inquiry.weighing.findings.size >= MOST
 
           Appraisal::Finding.new(id: inquiry.weighing.next_finding, text:, support:)
         end
@@ -69,7 +69,7 @@ module Hobrin
         def call(inquiry, _surroundings)
           old = inquiry.weighing.finding(finding_id) || raise(GoneError, "finding")
           known = Appraisal::Finding::Confidence::COMPONENTS.key?(component)
-          raise InputError, { steps: "Choose how many steps." } if !known || judgement&.steps&.positive?
+          raise InputError, { steps: Book.t("edits.errors.steps") } if !known || judgement&.steps&.positive?
 
           judgements = judgement ? { **old.judgements, component => judgement } : old.judgements.except(component)
           Change.new(inquiry: inquiry.with(weighing: inquiry.weighing.with_finding(old.with(judgements:))),

@@ -50,7 +50,7 @@ module Hobrin
 
         # Raises InputError (:journal).
         def call(inquiry, surroundings)
-          raise InputError, { journal: "Write the name of a journal." } if names.empty?
+          raise InputError, { journal: Book.t("edits.errors.journal") } if names.empty?
 
           known = names.map { |name| surroundings.vocabulary.journal(name) }
           Apply.new(leaf: Strategy::Journal.new(values: known)).call(inquiry, surroundings)

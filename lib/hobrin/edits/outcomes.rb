@@ -40,7 +40,7 @@ module Hobrin
 
         def fresh(inquiry)
           weighing = inquiry.weighing
-          raise InputError, { name: "Keep it to #{MOST} outcomes." } if weighing.outcomes.size >= MOST
+          raise InputError, { name: Book.t("edits.errors.most_outcomes", most: MOST) } if weighing.outcomes.size >= MOST
 
           check_name(weighing.outcomes, given[:name])
           Appraisal::Outcome.new(id: weighing.next_outcome, **given)
@@ -51,7 +51,7 @@ module Hobrin
           other_kind = given[:kind] && given[:kind] != outcome.kind
           if other_kind && inquiry.weighing.results(outcome.id).any?
             raise InputError,
-                  { kind: "Papers have given numbers of the sort that it is now: take those away first." }
+                  { kind: Book.t("edits.errors.has_results") }
           end
 
           outcome.with(**given, **(other_kind ? { way: nil } : {}))
@@ -59,7 +59,7 @@ module Hobrin
 
         def check_name(others, name)
           same = others.any? { |other| other.name.casecmp?(name.to_s.strip) }
-          raise InputError, { name: "There is an outcome of that name already." } if same
+          raise InputError, { name: Book.t("edits.errors.outcome_taken") } if same
         end
       end
 
@@ -86,7 +86,7 @@ module Hobrin
         # Raises InputError for a measure that the outcome does not have.
         def call(inquiry, _surroundings)
           old = outcome(inquiry)
-          raise InputError, { measure: "Choose a measure." } unless old.sort.measures.include?(way.measure)
+          raise InputError, { measure: Book.t("edits.errors.measure") } unless old.sort.measures.include?(way.measure)
 
           changed = old.with(way:)
           Change.new(inquiry: put(inquiry, changed), kind: :put_together,
@@ -118,7 +118,7 @@ module Hobrin
           known = Appraisal::Certainty::DOMAINS.key?(domain)
           up = Appraisal::Certainty::UP.include?(domain)
           wrong = judgement && (up ? judgement.steps.negative? : judgement.steps.positive?)
-          raise InputError, { steps: "Choose how many steps." } if !known || wrong
+          raise InputError, { steps: Book.t("edits.errors.steps") } if !known || wrong
         end
       end
     end

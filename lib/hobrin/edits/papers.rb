@@ -17,7 +17,7 @@ module Hobrin
         def call(inquiry, surroundings)
           record = one(surroundings.find(typed))
           known = inquiry.must_find | [record.id]
-          refuse("That is #{MOST} papers: a few well-known ones say more.") if known.size > MOST
+          refuse(Book.t("edits.errors.most_must_find", most: MOST)) if known.size > MOST
 
           Change.new(inquiry: inquiry.with(must_find: known), kind: :must_find_added,
                      facts: { record: record.id, title: record.title })
@@ -26,8 +26,8 @@ module Hobrin
         private
 
         def one(found)
-          refuse("No paper here has this DOI, or all of these words in its title.") if found.empty?
-          refuse("Several papers have these words in their title. Choose one.") if found.size > 1
+          refuse(Book.t("edits.errors.no_paper")) if found.empty?
+          refuse(Book.t("edits.errors.several_papers")) if found.size > 1
           found.first
         end
 
@@ -59,7 +59,7 @@ module Hobrin
           ids = inquiry.included_ids | [record_id]
           if ids.size > MOST
             raise InputError,
-                  { let_in: "#{MOST} papers can be added manually. Widen the search instead." }
+                  { let_in: Book.t("edits.errors.most_added", most: MOST) }
           end
 
           Change.new(inquiry: inquiry.with(included_ids: ids), kind: :paper_included,

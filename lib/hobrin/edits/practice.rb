@@ -58,8 +58,12 @@ module Hobrin
         # Raises InputError.
         def call(inquiry, _surroundings)
           errors = {}
-          errors[:steps] = "Keep it to #{Brief::ActionPlan::Step::MOST} steps." if steps.size > Brief::ActionPlan::Step::MOST
-          errors[:cycles] = "Keep it to #{Brief::ActionPlan::PdsaCycle::MOST} cycles." if cycles.size > Brief::ActionPlan::PdsaCycle::MOST
+          if steps.size > Brief::ActionPlan::Step::MOST
+            errors[:steps] = Book.t("edits.errors.most_steps", most: Brief::ActionPlan::Step::MOST)
+          end
+          if cycles.size > Brief::ActionPlan::PdsaCycle::MOST
+            errors[:cycles] = Book.t("edits.errors.most_cycles", most: Brief::ActionPlan::PdsaCycle::MOST)
+          end
           raise InputError, errors unless errors.empty?
 
           acting = inquiry.acting.with(steps:, cycles:)
@@ -93,7 +97,7 @@ module Hobrin
 
         def refuse_future(measure, today)
           late = measure.points.find { |point| point.day > today } or return
-          raise InputError, { numbers: "#{late.day.iso8601} is in the future. Enter what was counted up to today." }
+          raise InputError, { numbers: Book.t("edits.errors.future", day: late.day.iso8601) }
         end
 
         def changed(inquiry)
@@ -101,7 +105,7 @@ module Hobrin
         end
 
         def fresh(inquiry)
-          raise InputError, { name: "Keep it to #{MOST} measures." } if inquiry.acting.measures.size >= MOST
+          raise InputError, { name: Book.t("edits.errors.most_measures", most: MOST) } if inquiry.acting.measures.size >= MOST
 
           Brief::Measure.new(id: inquiry.acting.next_measure, **given)
         end
@@ -151,9 +155,9 @@ module Hobrin
 
         def check(inquiry, signer, why)
           errors = FieldLengths.errors({ signer:, reason: why }, { reason: :signing_reason })
-          errors[:signer] = "Enter your name." if signer.empty?
-          errors[:signer] = "Write the conclusion before you sign." if inquiry.conclusion.empty?
-          errors[:reason] = "Give a reason for signing although something is open." if gaps.any? && why.empty?
+          errors[:signer] = Book.t("edits.errors.name") if signer.empty?
+          errors[:signer] = Book.t("edits.errors.conclusion_first") if inquiry.conclusion.empty?
+          errors[:reason] = Book.t("edits.errors.reason_for_signing") if gaps.any? && why.empty?
           raise InputError, errors unless errors.empty?
         end
       end

@@ -49,7 +49,7 @@ module Hobrin
           raise GoneError, "paper" unless inquiry.kept_ids.include?(record_id)
 
           kind = (inquiry.weighing.outcome(given[:outcome_id]) || raise(GoneError, "outcome")).sort
-          raise InputError, { form: "Choose what the paper gives." } unless kind.forms.include?(given[:form])
+          raise InputError, { form: Book.t("edits.errors.result_type") } unless kind.forms.include?(given[:form])
 
           paper = inquiry.paper(record_id) || unweighed(surroundings)
           written = number ? result(inquiry).with(**given) : Appraisal::Reported.new(number: fresh(paper), **given)
@@ -62,14 +62,14 @@ module Hobrin
         private
 
         def fresh(paper)
-          raise InputError, { form: "Keep it to #{MOST} results of a paper." } if paper.reported.size >= MOST
+          raise InputError, { form: Book.t("edits.errors.most_results", most: MOST) } if paper.reported.size >= MOST
 
           paper.next_result
         end
 
         def unweighed(surroundings)
           design = Appraisal::Design.proposed(surroundings.paper(record_id))
-          raise InputError, { form: "Say first how the study was made." } unless design
+          raise InputError, { form: Book.t("edits.errors.design_first") } unless design
 
           Appraisal::Paper.new(record_id:, design: design.key)
         end
@@ -101,7 +101,7 @@ module Hobrin
 
       # Deals with a trap: mends it, or counts the result in spite of it.
       #
-      # trap :: key of Appraisal::Synthesis::IntegrityWarnings::IntegrityWarning::WORDS; mend :: false to count it as it is; :split,
+      # trap :: key of Appraisal::Synthesis::IntegrityWarnings::IntegrityWarning::KEYS; mend :: false to count it as it is; :split,
       #   for groups that share their comparison, to split that among them
       class SettleWarning < ResultEdit
         attributes :record_id, :number, :trap, :mend
@@ -114,15 +114,15 @@ module Hobrin
         # together.
         def call(inquiry, surroundings)
           old = result(inquiry)
-          unless Appraisal::Synthesis::IntegrityWarnings::IntegrityWarning::WORDS.key?(trap)
-            raise InputError, { trap: "Choose what to do." }
+          unless Appraisal::Synthesis::IntegrityWarnings::IntegrityWarning::KEYS.include?(trap)
+            raise InputError, { trap: Book.t("edits.errors.choose_action") }
           end
 
           paper = inquiry.paper(record_id)
           paper = mend ? mended(paper, old) : paper.with_result(old.with(counted: [*old.counted, trap]))
           Change.new(inquiry: inquiry.with_paper(paper), kind: mend ? :trap_mended : :trap_counted,
                      facts: { **named(inquiry, surroundings, old),
-                       says: Appraisal::Synthesis::IntegrityWarnings::IntegrityWarning::WORDS.fetch(trap).first })
+                       says: Appraisal::Synthesis::IntegrityWarnings::IntegrityWarning.says(trap) })
         end
 
         private
@@ -139,7 +139,7 @@ module Hobrin
         # Raises InputError (:trap) for numbers that have no opposite.
         def turned(old)
           old.with(turned: !old.turned).tap do |one|
-            raise InputError, { trap: "#{one.irreversible} Its own page has a field for it." } if one.irreversible
+            raise InputError, { trap: Book.t("edits.errors.irreversible", reason: one.irreversible) } if one.irreversible
           end
         end
 

@@ -46,8 +46,7 @@ module Hobrin
         def ask(inquiry, record)
           return if !record.retracted? || inquiry.kept_ids.include?(record_id)
 
-          raise InputError, { retracted: "This paper was retracted: nothing in it counts as evidence. " \
-                                         "It can be kept to show that it was seen, but has no level." }
+          raise InputError, { retracted: Book.t("edits.errors.retracted") }
         end
       end
 
@@ -69,8 +68,8 @@ module Hobrin
         # Raises InputError (:several) for none, for too many, and for retracted papers that are to
         # be kept; GoneError for a paper that is not in the library.
         def call(inquiry, surroundings)
-          refuse("Choose papers first.") if record_ids.empty?
-          refuse("Decide at most #{MOST} papers at once.") if record_ids.size > MOST
+          refuse(Book.t("edits.errors.select_papers")) if record_ids.empty?
+          refuse(Book.t("edits.errors.most_at_once", most: MOST)) if record_ids.size > MOST
           set = surroundings.set(record_ids)
           raise GoneError, "paper" if set.size < record_ids.uniq.size
 
@@ -86,7 +85,7 @@ module Hobrin
           retracted = surroundings.evaluator.index.facet(:flag, [Records::Flags::RETRACTED]).overlap(set)
           return unless retracted.positive?
 
-          refuse("#{retracted} of them #{retracted == 1 ? "was" : "were"} retracted: decide on those one by one.")
+          refuse(Book.t("edits.errors.retracted_among", count: retracted))
         end
 
         def refuse(words) = raise(InputError, { several: words })
@@ -96,7 +95,7 @@ module Hobrin
       class Annotate < PaperEdit
         attributes :record_id, :note
 
-        UNDECIDED = "Keep it, drop it, or say you are unsure: the note goes with that."
+        UNDECIDED = Book.t("edits.errors.note_needs_decision")
         private_constant :UNDECIDED
 
         # Raises InputError (:verdict) when there is no decision yet.
@@ -178,9 +177,9 @@ module Hobrin
         end
 
         def refuse(inquiry)
-          words = if inquiry.kept_ids.empty? then "Include a paper first: citation searching starts from it."
-                  elsif inquiry.rounds.size >= MOST_ROUNDS then "#{MOST_ROUNDS} rounds are enough."
-                  else "Nothing new was kept or added since the last round."
+          words = if inquiry.kept_ids.empty? then Book.t("edits.errors.include_first")
+                  elsif inquiry.rounds.size >= MOST_ROUNDS then Book.t("edits.errors.most_rounds", rounds: MOST_ROUNDS)
+                  else Book.t("edits.errors.nothing_new")
                   end
           raise InputError, { threads: words }
         end

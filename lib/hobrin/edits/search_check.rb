@@ -36,7 +36,7 @@ module Hobrin
 
         # Raises InputError, see Narrowing::PeerReview, and (:press) where nothing is searched.
         def call(inquiry, surroundings)
-          raise InputError, { press: "There is no search to review yet." } unless inquiry.tree
+          raise InputError, { press: Book.t("edits.errors.no_search") } unless inquiry.tree
 
           review = Narrowing::PeerReview.new(name:, on: surroundings.today, line: surroundings.trail.size + 1, verdict:, remarks:)
           Change.new(inquiry: inquiry.with(peer_reviews: [*inquiry.peer_reviews, review]), kind: :search_reviewed,

@@ -42,7 +42,7 @@ module Hobrin
           leaves = changed.terms.map(&:leaf)
           return if leaves.uniq.size == leaves.size || block.terms.map(&:leaf).tally == leaves.tally
 
-          raise InputError, { words: "“#{leaves.tally.key(2)&.label}” is in this block already." }
+          raise InputError, { words: Book.t("edits.errors.already_in_block", label: leaves.tally.key(2)&.label) }
         end
       end
 
@@ -157,8 +157,8 @@ module Hobrin
           block = block(inquiry)
           term = block.term(term_id)
           other = inquiry.question.element(to)
-          refuse("Choose a block that is searched.") unless other&.searched? && to != block.key
-          refuse("#{other.letter} has “#{term.label}” already.") if inquiry.block(to).holds?(term.leaf)
+          refuse(Book.t("edits.errors.choose_block")) unless other&.searched? && to != block.key
+          refuse(Book.t("edits.errors.already_there", block: other.letter, label: term.label)) if inquiry.block(to).holds?(term.leaf)
 
           left = inquiry.with_block(block.replace(term_id) { nil })
           target = left.block(to)

@@ -29,7 +29,7 @@ module Hobrin
         # Raises InputError (:undo) at the beginning.
         def call(inquiry, surroundings)
           trail = surroundings.trail
-          undo = trail.history.undo or refuse("Nothing to undo: this is where the inquiry began.")
+          undo = trail.history.undo or refuse(Book.t("edits.errors.nothing_to_undo"))
           bring(inquiry, surroundings, :undone, state: trail.history.before, line: trail.line(undo))
         end
       end
@@ -38,7 +38,7 @@ module Hobrin
       class Redo < Going
         # Raises InputError (:undo) when nothing was undone.
         def call(inquiry, surroundings)
-          number = surroundings.trail.history.redo or refuse("Nothing was undone.")
+          number = surroundings.trail.history.redo or refuse(Book.t("edits.errors.nothing_to_redo"))
           bring(inquiry, surroundings, :done_again, state: number,
                                                     line: surroundings.trail.line(number))
         end
@@ -72,10 +72,10 @@ module Hobrin
         # not there.
         def call(inquiry, surroundings)
           line = Strategy::Lines::NamedLine.new(name:, tree:)
-          refuse("There is a line “#{line.name}” already.") if inquiry.lines.any? do |there|
+          refuse(Book.t("edits.errors.line_taken", name: line.name)) if inquiry.lines.any? do |there|
             there.name == line.name
           end
-          refuse("#{MOST} named lines are the most.") if inquiry.lines.size >= MOST
+          refuse(Book.t("edits.errors.most_lines", most: MOST)) if inquiry.lines.size >= MOST
 
           InputError.at(:notation) { surroundings.trail.resolve(tree, inquiry) }
           Change.new(inquiry: inquiry.with(lines: [*inquiry.lines, line]), kind: :line_named,
@@ -97,7 +97,7 @@ module Hobrin
         def call(inquiry, _surroundings)
           line = inquiry.lines.find { |line| line.name == name } or raise GoneError, "line"
           user = inquiry.lines.find { |line| Strategy::Lines.names(line.tree).include?(name) }
-          raise InputError, { name: "“#{user.name}” is made of “#{name}”: take that one off first." } if user
+          raise InputError, { name: Book.t("edits.errors.line_in_use", user: user.name, name:) } if user
 
           Change.new(inquiry: inquiry.with(lines: inquiry.lines - [line]), kind: :line_removed,
                      facts: { name: })

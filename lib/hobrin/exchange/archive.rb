@@ -37,13 +37,13 @@ module Hobrin
         # text :: String. Gives the data. Raises InputError (:archive) for what is no archive, or
         # one of a later format.
         def read(text)
-          refuse("The file is larger than #{LARGEST / 1_048_576} MB.") if text.bytesize > LARGEST
+          refuse(Book.t("exports.archive.too_large", megabytes: LARGEST / 1_048_576)) if text.bytesize > LARGEST
           data = JSON.parse(text, max_nesting: 40)
-          refuse("This is no archive of Hobrin.") unless data.is_a?(Hash) && data["hobrin"] == "archive"
-          refuse("This archive was written by a newer Hobrin (format #{data["format"]}).") if data["format"].to_i > FORMAT
+          refuse(Book.t("exports.archive.not_an_archive")) unless data.is_a?(Hash) && data["hobrin"] == "archive"
+          refuse(Book.t("exports.archive.newer", format: data["format"])) if data["format"].to_i > FORMAT
           data
         rescue JSON::ParserError, EncodingError
-          refuse("This is no archive of Hobrin: it is not JSON.")
+          refuse(Book.t("exports.archive.not_json"))
         end
 
         # Data as JSON gives it back: Strings for Symbols.

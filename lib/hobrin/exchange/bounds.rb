@@ -18,13 +18,13 @@ module Hobrin
       # Raises InputError (:file) for a record that holds more; otherwise gives it.
       def self.check(record)
         LETTERS.each do |name, most|
-          too_much("its #{name} is longer than #{most} letters") if record.public_send(name).to_s.size > most
+          too_much(Book.t("exports.entry.long_field", field: name, most:)) if record.public_send(name).to_s.size > most
         end
         MOST.each do |name, most|
           list = record.public_send(name)
-          too_much("it has more than #{most} #{name}") if list.size > most
+          too_much(Book.t("exports.entry.many", most:, field: name)) if list.size > most
           long = list.any? { |item| size(item) > EACH }
-          too_much("one of its #{name} is longer than #{EACH} letters") if long
+          too_much(Book.t("exports.entry.one_long", field: name, most: EACH)) if long
         end
         record
       end

@@ -33,7 +33,7 @@ module Hobrin
           steps = inquiry.acting.steps.reject(&:done).select(&:on).map do |step|
             [step.on, [step.what, step.who].reject(&:empty?).join(", ")]
           end
-          [*([[again, "Look again: did it work?"]] if again), *steps]
+          [*([[again, Book.t("exports.calendar.review")]] if again), *steps]
         end
 
         # A whole day, the same each time it is written.

@@ -54,7 +54,7 @@ module Hobrin
 
         # Raises InputError (:file).
         def refuse(name)
-          raise(InputError, { file: "its field #{name} is not of the kind it should be" })
+          raise(InputError, { file: Book.t("exports.entry.wrong_kind", field: name) })
         end
 
         LARGEST = 10**12

@@ -25,8 +25,8 @@ module Hobrin
       # A stretch of a file that no entry could be made of. bytes :: how long it is; likely :: how many
       #   entries it looks like
       def self.unread(place:, line:, bytes:, likely:, why:)
-        entries = likely > 1 ? ", which look like #{likely} entries" : ""
-        new(place:, line:, text: "", reason: "#{why}: #{bytes} bytes were not read#{entries}")
+        entries = likely > 1 ? Book.t("exports.entry.likely", count: likely) : ""
+        new(place:, line:, text: "", reason: Book.t("exports.entry.not_read", reason: why, bytes:, entries:))
       end
 
       # Past this many bytes a text is no entry of a reference list.
@@ -38,7 +38,11 @@ module Hobrin
 
         def self.of(entry, reason) = new(place: entry.place, line: entry.line, reason:)
 
-        def to_s = "entry #{place}#{", line #{line}" if line}: #{reason}"
+        def to_s
+          return Book.t("exports.entry.at", number: place, reason:) unless line
+
+          Book.t("exports.entry.at_line", number: place, line:, reason:)
+        end
       end
 
       # The id of a record whose file may not give one. The same entry gets the same id every time it

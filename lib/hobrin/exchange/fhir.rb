@@ -112,10 +112,12 @@ module Hobrin
         end
 
         def sections
-          [{ title: "What the evidence says", text: narrative(material.brief.conclusion) },
-           *section("Table of findings", material.table.rows.map(&:outcome), "evidence") { |outcome| [outcome.id, outcome.name] },
-           *section("Papers", material.brief.rows.map(&:record), "citation") { |record| [record.id, record.title] },
-           *section("How they were weighed", material.brief.rows.select(&:paper).map(&:record),
+          [{ title: Book.t("exports.fhir.what_evidence_says"), text: narrative(material.brief.conclusion) },
+           *section(Book.t("exports.fhir.summary"), material.table.rows.map(&:outcome), "evidence") do |outcome|
+             [outcome.id, outcome.name]
+           end,
+           *section(Book.t("exports.fhir.papers"), material.brief.rows.map(&:record), "citation") { |record| [record.id, record.title] },
+           *section(Book.t("exports.fhir.appraisal"), material.brief.rows.select(&:paper).map(&:record),
                     "assessment") { |record| [record.id, record.title] }]
         end
 
@@ -126,7 +128,7 @@ module Hobrin
         end
 
         def narrative(text)
-          text = "Not written yet." if text.empty?
+          text = Book.t("exports.fhir.not_written") if text.empty?
           inside = ERB::Util.html_escape(text)
           { status: "generated", div: %(<div xmlns="http://www.w3.org/1999/xhtml">#{inside}</div>) }
         end
@@ -143,7 +145,7 @@ module Hobrin
         private
 
         def citation(record, line)
-          resource("Citation", "citation #{record.id}",
+          resource(Book.t("exports.fhir.citation"), "citation #{record.id}",
                    status: "active", title: record.title, experimental: material.sample,
                    summary: [{ text: line }], citedArtifact: artifact(record))
         end
@@ -195,8 +197,8 @@ module Hobrin
         end
 
         def content(row)
-          [comment("Design", row.design&.name), comment("Level of evidence", row.level&.to_s), concern(row),
-           comment("What it found", row.paper.finding)].compact
+          [comment(Book.t("exports.fhir.design"), row.design&.name), comment(Book.t("exports.fhir.level"), row.level&.to_s), concern(row),
+           comment(Book.t("exports.fhir.finding"), row.paper.finding)].compact
         end
 
         def comment(kind, text)
@@ -229,7 +231,7 @@ module Hobrin
         def arms
           pools = material.table.rows.map(&:pool).select { |pool| pool.outcome.sort.compares? }
           pools.flat_map { |pool| [pool.arms.intervention_name, pool.arms.comparison_name] }.uniq
-               .map { |name| variable("arm #{name}", name, "A group that was compared") }
+               .map { |name| variable("arm #{name}", name, Book.t("exports.fhir.group")) }
         end
 
         def variable(name, title, description)

@@ -12,7 +12,7 @@ module Hobrin
       SCHEMA_URI = "info:srw/schema/1/mods-v3.8"
 
       # What marks a subject as a main topic, and who names our headings.
-      MAIN = "main topic"
+      MAIN = Book.t("exports.exchange.mods.main_topic")
       AUTHORITY = "local"
       private_constant :MAIN, :AUTHORITY
 

@@ -8,8 +8,7 @@ module Hobrin
     # with the keys of its journal format (info:ofi/fmt:kev:mtx:journal; from memory).
     module OpenUrl
       LONGEST = FieldLengths.of(:resolver)
-      NO_ADDRESS = "This is no address of a link resolver. It begins with https:// and names a " \
-                   "machine, such as https://resolver.example.org/openurl"
+      NO_ADDRESS = Book.t("exports.entry.resolver")
       private_constant :LONGEST, :NO_ADDRESS
 
       class << self

@@ -10,7 +10,7 @@ module Hobrin
     class Report < Value
       attributes :title, :sample, :made, :sections
 
-      SAMPLE = "Made-up sample data: no paper, author, journal or result here is real."
+      SAMPLE = Book.t("exports.report.sample")
 
       # key :: Symbol; title :: in words; blocks :: Array of Words, Grid, Items and Picture
       class Section < Value

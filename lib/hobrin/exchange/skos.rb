@@ -44,9 +44,9 @@ module Hobrin
             depth = size = 0
             io.each_line("\n", LONGEST_LINE + 1) do |line|
               line = line.b
-              refuse("a line is longer than #{LONGEST_LINE} bytes") if line.bytesize > LONGEST_LINE
+              refuse(Book.t("exports.skos.long_line", bytes: LONGEST_LINE)) if line.bytesize > LONGEST_LINE
               refuse(too_large(format)) if (size += line.bytesize) > MOST_BYTES[format]
-              refuse("it is nested too deep") if (depth = deeper(depth, line, format)) > DEEPEST
+              refuse(Book.t("exports.skos.too_deep")) if (depth = deeper(depth, line, format)) > DEEPEST
             end
             io.rewind
           end
@@ -66,11 +66,11 @@ module Hobrin
           end
 
           def too_large(format)
-            said = "it is larger than #{MOST_BYTES[format]} bytes"
-            format == :rdfxml ? "#{said}; as Turtle or N-Triples it may be far larger" : said
+            said = Book.t("exports.skos.too_large", bytes: MOST_BYTES[format])
+            format == :rdfxml ? Book.t("exports.skos.as_turtle", reason: said) : said
           end
 
-          def refuse(message) = raise(InputError, { file: "This is no thesaurus: #{message}." })
+          def refuse(message) = raise(InputError, { file: Book.t("exports.skos.not_a_thesaurus", reason: message) })
         end
       end
 

@@ -37,7 +37,7 @@ module Hobrin
         # sheet :: Sheet; sample :: whether its papers are made up. Gives text.
         def self.call(sheet, sample: false)
           ::CSV.generate do |table|
-            table << [*sheet.columns, *("Sample" if sample)]
+            table << [*sheet.columns, *(Book.t("exports.tables.sample") if sample)]
             sheet.rows.each do |row|
               table << [*row.map { |value| Cells.plain(value) }, *(Report::SAMPLE if sample)]
             end

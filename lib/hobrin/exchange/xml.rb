@@ -22,12 +22,12 @@ module Hobrin
         def root(text, plain: true)
           document = Nokogiri::XML(Lines::Utf8.of(text).sub(DECLARATION,
                                                             "")) { |options| options.nonet.strict }
-          refuse("It brings a document type with it, which is not read.") if document.internal_subset
-          refuse("There is nothing in it.") unless document.root
+          refuse(Book.t("exports.entry.doctype")) if document.internal_subset
+          refuse(Book.t("exports.entry.empty")) unless document.root
           document.remove_namespaces! if plain
           document.root
         rescue Nokogiri::XML::SyntaxError => e
-          refuse("It is not XML that hangs together: #{e.message.lines.first.to_s.strip[0, 200]}")
+          refuse(Book.t("exports.entry.not_xml", error: e.message.lines.first.to_s.strip[0, 200]))
         end
 
         # An element as text. content :: String of markup, or what `text` gives
@@ -80,8 +80,8 @@ module Hobrin
         BEFORE = /\s+|<\?.*?\?>|<!--.*?-->/mn
         TYPE = /<!DOCTYPE/in
         NAMESPACES = /\sxmlns:[\w.-]+\s*=\s*(?:"[^"<>]*"|'[^'<>]*')/
-        NO_BEGINNING = "its beginning is missing"
-        NO_END = "its end is missing"
+        NO_BEGINNING = Book.t("exports.entry.no_beginning")
+        NO_END = Book.t("exports.entry.no_end")
         private_constant :PIECE, :BEFORE, :TYPE, :NAMESPACES, :NO_BEGINNING, :NO_END
 
         # name :: of the element, without its namespace. Where one stands in another of the same name,
@@ -118,10 +118,10 @@ module Hobrin
             end
             next if text.bytesize <= Entry.longest * 2
 
-            yield nil, text.byteslice(0...-PIECE), "it is longer than #{Entry.longest} bytes"
+            yield nil, text.byteslice(0...-PIECE), Book.t("exports.entry.too_long_it", bytes: Entry.longest)
             text = text.byteslice(-PIECE, PIECE)
           end
-          yield nil, text, "the file ends inside this entry" if text.match?(@first)
+          yield nil, text, Book.t("exports.entry.ends_inside") if text.match?(@first)
         end
 
         # What stands before the last beginning, and from there on; nil where there is no beginning.
@@ -131,7 +131,7 @@ module Hobrin
         end
 
         def namespaces(text)
-          raise InputError, { file: "This file brings a document type with it, which is not read." } if typed?(text)
+          raise InputError, { file: Book.t("exports.entry.file_doctype") } if typed?(text)
 
           text.scan(NAMESPACES).uniq
         end
@@ -143,7 +143,7 @@ module Hobrin
         end
 
         def entry(place, element, spaces)
-          reason = "is longer than #{Entry.longest} bytes" if element.bytesize > Entry.longest
+          reason = Book.t("exports.entry.too_long", bytes: Entry.longest) if element.bytesize > Entry.longest
           Entry.new(place:, line: nil, text: reason ? "" : declared(element, spaces), reason:)
         end
 

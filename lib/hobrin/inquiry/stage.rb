@@ -5,8 +5,7 @@ module Hobrin
     # Where an inquiry stands on the way from a question to a change that works, and what waits.
     class Stage
       # The last first, since the furthest that holds is where it stands.
-      NAMES = { due: "Due again", measuring: "Measuring", changing: "Changing", weighing: "Appraising",
-                reading: "Screening", searching: "Searching", asked: "Asked" }.freeze
+      NAMES = Book.names("inquiry.stage", %i[due measuring changing weighing reading searching asked])
 
       # Something that waits. who :: name, "" for nobody in particular; what :: in words; on :: Date
       #   by which, or nil; late :: whether that is past
@@ -46,7 +45,7 @@ module Hobrin
       def again
         return [] unless due?
 
-        [Waiting.new(who: "", what: "look again: did it work?", on: @outline.look_again_on, late: true)]
+        [Waiting.new(who: "", what: Book.t("inquiry.waiting.review"), on: @outline.look_again_on, late: true)]
       end
 
       def steps
@@ -60,14 +59,13 @@ module Hobrin
         count = @outline.unsure
         return [] if count.zero?
 
-        [Waiting.new(who: "", what: count == 1 ? "1 unsure paper" : "#{count} unsure papers",
-                     on: nil, late: false)]
+        [Waiting.new(who: "", what: Book.t("inquiry.waiting.unsure", count:), on: nil, late: false)]
       end
 
       def unsigned
         return [] if !@outline.concluded || @since_signed&.zero?
 
-        what = @since_signed ? "the brief changed since it was signed off" : "the brief is not signed off"
+        what = Book.t("inquiry.waiting.#{@since_signed ? "brief_changed" : "brief_unsigned"}")
         [Waiting.new(who: "", what:, on: nil, late: false)]
       end
     end

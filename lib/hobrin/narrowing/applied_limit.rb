@@ -20,9 +20,7 @@ module Hobrin
 
       # A limit in the words of the page and the brief.
       module Wording
-        NAMES = { type: "Study type", age: "Age group", dates: "Published", added: "Added to its source",
-                  language: "Language", sex: "Sex", species: "Species", flag: "Only", place: "Place",
-                  journal: "Journal", filter: "Study filter" }.freeze
+        NAMES = Book.names("narrowing.limit", %i[type age dates added language sex species flag place journal filter])
 
         # leaf :: what a AppliedLimit holds. Gives a String without its name: "2016 to 2026".
         #
@@ -40,19 +38,18 @@ module Hobrin
         def self.named(leaf) = "#{NAMES.fetch(leaf.name)}: #{of(leaf)}"
 
         def self.values(leaf)
-          return "Adults, 19 and over" if leaf.name == :age && leaf.values == Records::AgeGroups::ADULTS
+          return Book.t("narrowing.adults") if leaf.name == :age && leaf.values == Records::AgeGroups::ADULTS
 
           values = leaf.name == :language ? leaf.values.map { |code| Records::Languages.name(code) } : leaf.values
-          *rest, last = values
-          text = rest.empty? ? last : "#{rest.join(", ")} or #{last}"
+          text = Book.list(values, joined: "common.or")
           text[0].upcase + text[1..]
         end
 
         def self.dates(leaf)
-          return "#{leaf.from} or later" unless leaf.to
-          return "#{leaf.to} or earlier" unless leaf.from
+          return Book.t("narrowing.dates.since", from: leaf.from) unless leaf.to
+          return Book.t("narrowing.dates.until", to: leaf.to) unless leaf.from
 
-          leaf.from == leaf.to ? leaf.from : "#{leaf.from} to #{leaf.to}"
+          leaf.from == leaf.to ? leaf.from : Book.t("narrowing.dates.between", from: leaf.from, to: leaf.to)
         end
         private_class_method :values, :dates
       end

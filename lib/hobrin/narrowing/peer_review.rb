@@ -12,17 +12,11 @@ module Hobrin
       attributes :name, :on, :line, :verdict, :remarks
 
       # The six elements, by name.
-      ELEMENTS = { question: "The question in blocks", joins: "AND, OR, NOT and nearness", headings: "Headings",
-                   words: "Words of the text", spelling: "Spelling and lines", limits: "Limits and filters" }.freeze
-      QUESTIONS = {
-        question: "Does the search say what the question asks?",
-        joins: "Are AND, OR, NOT and nearness used as they should be?",
-        headings: "Are the headings right, and none missing?",
-        words: "Are the words, spellings and truncations enough, and not too wide?",
-        spelling: "Is everything spelled right, and every line joined to the right ones?",
-        limits: "Does the question call for each limit and filter?"
-      }.freeze
-      VERDICTS = { accepted: "accepted", changes: "changes asked for" }.freeze
+      KEYS = %i[question joins headings words spelling limits].freeze
+      ELEMENTS = Book.names("narrowing.peer_review.element", KEYS)
+      QUESTIONS = Book.names("narrowing.peer_review.question", KEYS)
+      VERDICTS = Book.names("narrowing.peer_review.verdict", %i[accepted changes])
+      private_constant :KEYS
 
       # Raises InputError (:reviewer, :verdict, or the key of a question).
       def initialize(name:, on:, line:, verdict:, remarks: {})
@@ -43,9 +37,9 @@ module Hobrin
       def check
         errors = FieldLengths.errors(remarks, remarks.transform_values { :review_remark })
         errors.merge!(FieldLengths.errors({ reviewer: name }))
-        errors[:reviewer] = "Enter your name." if name.empty?
-        errors[:verdict] = "Choose whether you accept the search." unless VERDICTS.key?(verdict)
-        errors[:question] ||= "Say what is to be changed." if verdict == :changes && remarks.empty?
+        errors[:reviewer] = Book.t("narrowing.errors.reviewer") if name.empty?
+        errors[:verdict] = Book.t("narrowing.errors.verdict") unless VERDICTS.key?(verdict)
+        errors[:question] ||= Book.t("narrowing.errors.changes") if verdict == :changes && remarks.empty?
         raise InputError, errors unless errors.empty?
       end
     end

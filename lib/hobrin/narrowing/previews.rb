@@ -13,8 +13,8 @@ module Hobrin
       end
 
       YEARS = [5, 10].freeze
-      # Taken up by its source in so many days, in words.
-      DAYS = { 31 => "Last month", 92 => "Last three months", 366 => "Last year" }.freeze
+      # Taken up by its source in so many days, each with the key of its name.
+      DAYS = { 31 => :month, 92 => :three_months, 366 => :year }.freeze
       MOST_JOURNALS = 8
       # Those that the Narrow step shows, and all there are.
       OFFERED = %i[type age dates].freeze
@@ -106,11 +106,11 @@ module Hobrin
       def dates
         YEARS.map { |years| Strategy::Dates.years(from_year: @today.year - years, to_year: @today.year) }
              .reject { |leaf| @on[:dates] == leaf }
-             .map { |leaf| preview(leaf, "Last #{@today.year - leaf.from_year} years") }
+             .map { |leaf| preview(leaf, Book.t("narrowing.last_years", count: @today.year - leaf.from_year)) }
       end
 
       def added
-        DAYS.map { |days, words| [Strategy::Dates.new(name: :added, from: (@today - days).iso8601), words] }
+        DAYS.map { |days, key| [Strategy::Dates.new(name: :added, from: (@today - days).iso8601), Book.t("narrowing.added.#{key}")] }
             .reject { |leaf, _| @on[:added] == leaf }.map { |leaf, words| preview(leaf, words) }
       end
 

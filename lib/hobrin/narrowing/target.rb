@@ -9,14 +9,14 @@ module Hobrin
 
       MOST = 10_000
       # What an aim is for, and its two ends.
-      USUAL = { "At the bedside" => [20, 40], "Thorough review" => [300, 1_500] }.freeze
+      USUAL = { bedside: [20, 40], thorough: [300, 1_500] }.freeze
 
       # Raises InputError (:aim) when an end is no whole number of papers or they are the wrong way
       # round.
       def initialize(from: 20, to: 40)
         unless [from, to].all? { |number| number.is_a?(Integer) && number.between?(1, MOST) } && from <= to
           raise InputError,
-                { aim: "Write two whole numbers of papers, the smaller first, such as 20 and 40." }
+                { aim: Book.t("narrowing.errors.target") }
         end
 
         @from = from

@@ -2,8 +2,8 @@
 
 module Hobrin
   class Question
-    # What the question does not say yet, asked in plain words: who, what, against what, to what
-    # end, where, by when.
+    # What the question does not say yet, asked in plain words: who, what, compared with what, which
+    # outcome, where, by when.
     module Gaps
       # key :: of the element that would hold the answer, nil for a place; ask :: the question put
       class Gap < Value
@@ -23,8 +23,8 @@ module Hobrin
           NOT_ASKED.fetch(question.kind, []).include?(element.key)
         end
         gaps = blank.map { |element| Gap.new(key: element.key, ask: element.slot.ask) }
-        gaps << Gap.new(key: nil, ask: "Where: home, ward, intensive care?") unless place?(question)
-        gaps << Gap.new(key: "T", ask: "By when?") unless question.element("T") || question.kind == "experience"
+        gaps << Gap.new(key: nil, ask: Book.t("question.gap.where")) unless place?(question)
+        gaps << Gap.new(key: "T", ask: Book.t("question.gap.by_when")) unless question.element("T") || question.kind == "experience"
         gaps
       end
 

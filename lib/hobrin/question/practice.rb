@@ -32,20 +32,16 @@ module Hobrin
         when "I" then intervention(element)
         when "P" then people(element)
         when "O" then outcome(element)
-        when "T" then advice("Abstracts seldom give the time: it is kept for reading.", :reading)
+        when "T" then advice(:time, :reading)
         end
       end
 
       private
 
       def comparison(element)
-        if element.phrases.all? { |phrase| usual?(phrase.text) }
-          return advice("Papers seldom name what is done already, or nothing: searching it would lose them. " \
-                        "It is kept for reading.", :reading)
-        end
+        return advice(:usual_care, :reading) if element.phrases.all? { |phrase| usual?(phrase.text) }
 
-        advice("A treatment of its own. Searched, it leaves the papers that set the two against each other; " \
-               "kept for reading, all papers on the first one.", element.use == :reading ? :searched : nil)
+        advice(:active_comparison, element.use == :reading ? :searched : nil)
       end
 
       def usual?(text) = USUAL.match?(text.strip)
@@ -53,29 +49,21 @@ module Hobrin
       def intervention(element)
         return unless element.name.match?(EITHER) && !@thesaurus.named(element.name)
 
-        advice("Two in one: names of either one in this block find papers on any of them. To find what one does, " \
-               "search them one at a time.", nil)
+        advice(:two_in_one)
       end
 
       def people(element)
-        if element.phrases.all? do |phrase|
-          AGE_OR_SEX.match?(phrase.text.strip) && !NOBODY.match?(phrase.text)
-        end
-          return advice(
-            "Age and sex are better said by a limit: few papers name them, indexing does.", :limit
-          )
-        end
-
-        advice("Who it is about and what is done carry the search.", nil)
+        limit = element.phrases.all? { |phrase| AGE_OR_SEX.match?(phrase.text.strip) && !NOBODY.match?(phrase.text) }
+        limit ? advice(:age_or_sex, :limit) : advice(:population)
       end
 
       def outcome(element)
         return if element.use == :reading
 
-        advice("Searched after those two: it thins out what they leave, and loses papers whose abstract does not name it.", nil)
+        advice(:outcome)
       end
 
-      def advice(text, use) = Advice.new(text:, use:)
+      def advice(key, use = nil) = Advice.new(text: Book.t("question.practice.#{key}"), use:)
     end
   end
 end

@@ -134,14 +134,14 @@ module Hobrin
         REASONS = {
           %w[best better good effective effectively effectiveness efficient useful optimal ideal
              appropriate proper] =>
-            "a judgement: papers are found by what they are about",
+            :judgement,
           %w[improve improves improved improving improvement reduce reduces reduced reducing increase increases increased
              decrease decreases prevent prevents affect affects help helps] =>
-            "says which way things should go: papers with the other answer would be missed",
+            :direction,
           %w[effect effects impact influence role relationship association versus vs compared comparison between
-             difference] => "only joins two ideas: the search does that by joining the blocks",
+             difference] => :joins,
           %w[patient patients people person persons study studies research paper papers evidence hospital care outcome
-             outcomes intervention interventions] => "nearly every paper says it"
+             outcomes intervention interventions] => :everywhere
         }.flat_map { |words, reason| words.map { |word| [word, reason] } }.to_h.freeze
         MOST_WORDS = 8
         private_constant :REASONS, :MOST_WORDS
@@ -160,14 +160,13 @@ module Hobrin
           return [] if thesaurus.named(text) && poor.none? { |word| everywhere?(word) && alone }
 
           poor.select { |word| alone || !everywhere?(word) }
-              .map { |word| Remark.new(words: word, reason: REASONS.fetch(word)) }
+              .map { |word| Remark.new(words: word, reason: Book.t("question.no_use.#{REASONS.fetch(word)}")) }
         end
 
-        def self.everywhere?(word) = REASONS.fetch(word) == REASONS.fetch("patients")
+        def self.everywhere?(word) = REASONS.fetch(word) == :everywhere
 
         def self.sentence(text)
-          Remark.new(words: text, reason: "#{Text::Tokens.of(text).size} words in a row: no paper says it just so. " \
-                                          "Name the thing in one to four words")
+          Remark.new(words: text, reason: Book.t("question.no_use.sentence", count: Text::Tokens.of(text).size))
         end
         private_class_method :everywhere?, :sentence
       end

@@ -46,9 +46,9 @@ module Hobrin
 
       # "Family AB, Family CD et al."
       def byline
-        return "No author named" if authors.empty?
+        return Book.t("common.no_author") if authors.empty?
 
-        authors.first(2).map(&:short).join(", ") + (authors.size > 2 ? " et al." : "")
+        authors.first(2).map(&:short).join(", ") + (authors.size > 2 ? Book.t("common.et_al") : "")
       end
 
       # "Family 2021": the first author and the year, or how the title begins.

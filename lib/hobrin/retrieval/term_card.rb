@@ -79,7 +79,7 @@ module Hobrin
           def call(leaf, evaluator)
             return [] unless evaluator.thesaurus.heading(leaf.label)
 
-            [*narrower(leaf, evaluator), [:main, "as a main topic only", leaf.with(main: !leaf.main), leaf.main],
+            [*narrower(leaf, evaluator), [:main, Book.t("strategy.heading.main_topic_only"), leaf.with(main: !leaf.main), leaf.main],
              *aspects(leaf, evaluator.thesaurus)].map do |key, name, changed, chosen|
               Choice.new(key:, name:, leaf: changed, chosen:, size: evaluator.count(changed))
             end
@@ -91,7 +91,7 @@ module Hobrin
             below = evaluator.thesaurus.with_narrower(leaf.label).size - 1
             return [] if below.zero?
 
-            [[:narrower, "with its #{below} narrower", leaf.with(narrower: !leaf.narrower),
+            [[:narrower, Book.t("strategy.heading.include_narrower", count: below), leaf.with(narrower: !leaf.narrower),
               leaf.narrower]]
           end
 

@@ -13,8 +13,8 @@ module Hobrin
 
       # Raises InputError (:verdict, :reason, :note).
       def initialize(record_id:, verdict:, reason: nil, note: "")
-        raise InputError, { verdict: "Keep it, drop it, or say you are unsure." } unless VERDICTS.include?(verdict)
-        raise InputError, { reason: "Say why it is dropped: choose one reason." } if verdict == :drop && !Reasons.known?(reason)
+        raise InputError, { verdict: Book.t("screening.errors.verdict") } unless VERDICTS.include?(verdict)
+        raise InputError, { reason: Book.t("screening.errors.reason") } if verdict == :drop && !Reasons.known?(reason)
 
         FieldLengths.check(:decision_note, note, at: :note)
         @record_id = record_id.dup.freeze
@@ -24,29 +24,32 @@ module Hobrin
         freeze
       end
 
-      # Why a paper is dropped: by the elements of the frame in use, then by what has nothing to do
-      # with the question.
+      # Why a paper is excluded: by the elements of the frame in use, then by what has nothing to do
+      # with the question. Each reason is a tag, as decisions keep it; the book has its name.
       module Reasons
+        # By frame, in the order of its elements, five at most: the keys 1 to 9 are all that there are.
+        OF_FRAMES = {
+          "pico" => ["Other people", "Other intervention", "Other comparison", "Other outcome"],
+          "picot" => ["Other people", "Other intervention", "Other comparison", "Other outcome", "Other time"],
+          "picos" => ["Other people", "Other intervention", "Other comparison", "Other outcome", "Other study design"],
+          "spider" => ["Other sample", "Other phenomenon", "Other design", "Other evaluation", "Other research type"],
+          "spice" => ["Other setting", "Other perspective", "Other intervention", "Other comparison", "Other evaluation"],
+          "eclipse" => ["Other expectation", "Other client group", "Other location", "Other impact", "Other professionals"]
+        }.freeze
         ALWAYS = ["No study", "A double", "Cannot be had in full", "Another reason"].freeze
-        # What an element is called when it is another one; others by their own names.
-        SHORT = { "Patient or problem" => "people", "Phenomenon of interest" => "phenomenon" }.freeze
-        # So many elements have a key of their own: the keys 1 to 9 are all that there are.
-        MOST = 5
-        private_constant :ALWAYS, :SHORT, :MOST
+        private_constant :OF_FRAMES, :ALWAYS
 
         class << self
-          # frame :: key of a Question::Frame. Gives an Array of texts; the key 1 to 9 picks one.
-          def for(frame)
-            named = Question::Frame.fetch(frame).slots.first(MOST).map do |slot|
-              "Other #{SHORT.fetch(slot.name) { slot.name.downcase }}"
-            end
-            [*named, *ALWAYS]
-          end
+          # frame :: key of a Question::Frame. Gives an Array of tags; the key 1 to 9 picks one.
+          def for(frame) = [*OF_FRAMES.fetch(frame), *ALWAYS]
 
           # Whether any frame has this reason: a decision stays as it was made when the frame changes.
           def known?(reason) = all.include?(reason)
 
-          def all = @all ||= Question::Frame::ALL.flat_map { |frame| self.for(frame.key) }.uniq.freeze
+          def all = @all ||= [*OF_FRAMES.values.flatten, *ALWAYS].uniq.freeze
+
+          # tag :: as a decision keeps it. Gives "Wrong population".
+          def name(tag) = Book.t("screening.reason.#{tag.downcase.tr(" ", "_")}")
         end
       end
     end

@@ -41,12 +41,10 @@ module Hobrin
 
       # What the numbers say, as an Array of sentences.
       def words
-        return ["Nobody has read a paper a second time yet."] if pairs.empty?
+        return [Book.t("screening.dual.nothing_yet")] if pairs.empty?
 
-        said = Statistics::Agreement::Words.new(agreement, what: "verdicts")
-        papers = pairs.size == 1 ? "1 paper" : "#{pairs.size} papers"
-        ["Both have read #{papers} and #{said.agreed}. By how often each keeps and drops, #{said.by_chance}.",
-         *said.kappa]
+        said = Statistics::Agreement::Words.new(agreement, what: Book.t("screening.dual.decisions"))
+        [Book.t("screening.dual.agreement", count: pairs.size, agreed: said.agreed, by_chance: said.by_chance), *said.kappa]
       end
 
       private

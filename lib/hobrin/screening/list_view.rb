@@ -9,12 +9,9 @@ module Hobrin
     class ListView < Value
       attributes :order, :group, :part, :rung, :find
 
-      ORDERS = { newest: "newest", strongest: "strongest", closest: "closest to the search",
-                 likeliest: "most likely to be included" }.freeze
-      GROUPS = { none: "not grouped", rung: "by strength", year: "by year",
-                 source: "by source" }.freeze
-      PARTS = { all: "all", unread: "to screen", keep: "included", unsure: "unsure", drop: "excluded",
-                free: "free full text" }.freeze
+      ORDERS = Book.names("screening.list.order", %i[newest strongest closest likeliest])
+      GROUPS = Book.names("screening.list.group", %i[none rung year source])
+      PARTS = Book.names("screening.list.part", %i[all unread keep unsure drop free])
 
       def initialize(order: :newest, group: :none, part: :all, rung: nil, find: "")
         @order = ORDERS.key?(order) ? order : :newest

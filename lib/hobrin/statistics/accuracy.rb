@@ -57,14 +57,14 @@ module Hobrin
 
       def wrong(given)
         given.reject { |_, number| number.is_a?(Integer) && number.between?(0, TwoByTwo::LARGEST) }
-             .transform_values { "Write a whole number, 0 or more." }
+             .transform_values { Book.t("statistics.errors.whole_number") }
       end
 
       def nobody(given)
         { false_negatives: :true_positives,
           true_negatives: :false_positives }.filter_map do |one, other|
-          said = one == :false_negatives ? "has the condition" : "does not have the condition"
-          [one, "At least 1 person #{said}."] if (given[one] + given[other]).zero?
+          nobody = one == :false_negatives ? "nobody_with" : "nobody_without"
+          [one, Book.t("statistics.errors.#{nobody}")] if (given[one] + given[other]).zero?
         end.to_h
       end
 

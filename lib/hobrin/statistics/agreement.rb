@@ -143,40 +143,38 @@ module Hobrin
           @agreement = agreement
           @what = what
           @kappa = agreement.kappa(weighting)
-          @name = [weighting == :none ? "Kappa" : "Weighted kappa", *of].join(" of ")
+          name = Book.t("statistics.agreement.#{weighting == :none ? "kappa" : "weighted_kappa"}")
+          @name = of ? Book.t("statistics.agreement.kappa_of", kappa: name, of:) : name
         end
 
         # "agree on 9 (90 %)"
-        def agreed = "agree on #{@agreement.agreed} (#{percent(@agreement.share)})"
+        def agreed = Book.t("statistics.agreement.agree", count: @agreement.agreed, percent: percent(@agreement.share))
 
-        def by_chance = "chance alone would give #{percent(@agreement.by_chance)}"
+        def by_chance = Book.t("statistics.agreement.by_chance", percent: percent(@agreement.by_chance))
 
         # Array of sentences; none without papers.
         def kappa
           return [] if @agreement.total.zero?
 
-          [@kappa ? value : "All #{@what} are the same one, so kappa says nothing.", *one_sided]
+          [@kappa ? value : Book.t("statistics.agreement.all_same", what: @what), *one_sided]
         end
 
         private
 
         def value
           low, high = [@kappa.interval.low, @kappa.interval.high].map { |bound| decimal(bound) }
-          "#{@name} is #{decimal(@kappa.value)} (95 % from #{low} to #{high}): #{meaning(@kappa.value)}"
-        end
+          facts = { kappa: @name, value: decimal(@kappa.value), low:, high: }
+          return Book.t("statistics.agreement.below_chance", **facts) if @kappa.value.negative?
 
-        def meaning(value)
-          return "they agree less often than by chance. Talk before you go on." if value.negative?
-
-          "of what chance leaves open, they agree on #{percent(value)}."
+          Book.t("statistics.agreement.value", **facts, percent: percent(@kappa.value))
         end
 
         # Only where kappa is low is that put down to one kind being so frequent.
         def one_sided
           return [] if @agreement.prevalence < ONE_SIDED || @kappa.nil? || @kappa.value >= LOW
 
-          ["#{percent(@agreement.prevalence)} of all #{@what} are the same one, which makes kappa low although the two agree. " \
-           "Prevalence- and bias-adjusted kappa is #{told(@agreement.adjusted)}, Gwet's AC1 #{told(@agreement.ac1)}."]
+          [Book.t("statistics.agreement.one_sided", percent: percent(@agreement.prevalence), what: @what,
+                                                    adjusted: told(@agreement.adjusted), ac1: told(@agreement.ac1))]
         end
 
         # "0.84 (0.71 to 0.97)"

@@ -33,7 +33,7 @@ module Hobrin
 
       def number_errors
         to_h.reject { |_, number| number.is_a?(Integer) && number.between?(0, LARGEST) }
-            .transform_values { "Write a whole number, 0 or more." }
+            .transform_values { Book.t("statistics.errors.whole_number") }
       end
 
       def pair_errors
@@ -43,9 +43,9 @@ module Hobrin
 
       def pair_error(field, part, whole)
         return unless part.is_a?(Integer) && whole.is_a?(Integer)
-        return [field == :events ? :total : :comparison_total, "A group has at least 1 person."] if whole.zero?
+        return [field == :events ? :total : :comparison_total, Book.t("statistics.errors.empty_group")] if whole.zero?
 
-        [field, "#{part} is more than the #{whole} in this group."] if part > whole
+        [field, Book.t("statistics.errors.more_than_group", part:, whole:)] if part > whole
       end
 
       # The risk ratio with its 95 % interval on the log scale (Katz et al., Biometrics 1978;34:469):

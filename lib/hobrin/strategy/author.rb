@@ -21,7 +21,7 @@ module Hobrin
         #   counts by its
         # first letters. Raises InputError (:author).
         def read(typed)
-          refuse("Keep an author to #{LONGEST} characters.") if typed.to_s.size > LONGEST
+          refuse(Book.t("strategy.errors.author_length", most: LONGEST)) if typed.to_s.size > LONGEST
 
           text = typed.to_s.gsub(/["“”]/, " ").strip
 
@@ -61,7 +61,7 @@ module Hobrin
         stem = family.delete_suffix("*")
         if stem.match?(/[*?]/) || stem.empty? || (stem != family && stem.size < SHORTEST_STEM)
           raise InputError,
-                { author: "Write a family name, perhaps with initials; a * only at the end of the family name." }
+                { author: Book.t("strategy.errors.author") }
         end
 
         @family = family.dup.freeze

@@ -11,16 +11,16 @@ module Hobrin
     class Block < Expression
       attributes :key, :terms, :operator, :previous_operator
 
-      OPERATORS = { and: "joined", not: "taken away", out: "left out" }.freeze
+      OPERATORS = Book.names("strategy.operator", %i[and not out])
       MOST_TERMS = 200
       private_constant :MOST_TERMS
 
       # Raises InputError (:typed) past two hundred terms, (:operator) for an unknown way to join.
       def initialize(key:, terms: [], operator: :and, previous_operator: :and)
-        raise InputError, { typed: "A block holds #{MOST_TERMS} terms at most." } if terms.size > MOST_TERMS
+        raise InputError, { typed: Book.t("strategy.errors.most_terms", most: MOST_TERMS) } if terms.size > MOST_TERMS
 
         @key = key.dup.freeze
-        raise InputError, { operator: "Choose how this block is joined." } unless OPERATORS.key?(operator)
+        raise InputError, { operator: Book.t("strategy.errors.combine") } unless OPERATORS.key?(operator)
 
         @terms = terms.dup.freeze
         @operator = operator

@@ -33,9 +33,10 @@ module Hobrin
         def initialize(token, expected: nil, message: nil, about: :syntax)
           @about = about
           @column = token.column
-          @found = token.kind == :end ? "the end" : "“#{token.text}”"
+          @found = token.kind == :end ? Book.t("strategy.cql.end") : "“#{token.text}”"
           @expected = expected
-          super({ cql: "Column #{column}: #{message || "found #{found}, expected #{expected}."}" })
+          message ||= Book.t("strategy.cql.found_expected", found:, expected:)
+          super({ cql: Book.t("strategy.cql.at_column", column:, message:) })
         end
       end
 
@@ -60,7 +61,7 @@ module Hobrin
         class << self
           # text :: String. Gives an Array of Token, the last of kind :end. Raises Cql::Error.
           def call(text)
-            refuse(1, text[0, 20], "Keep a search to #{LONGEST} characters.") if text.size > LONGEST
+            refuse(1, text[0, 20], Book.t("strategy.cql.too_long", most: LONGEST)) if text.size > LONGEST
 
             scanner = StringScanner.new(text)
             tokens = []
@@ -81,9 +82,9 @@ module Hobrin
 
           # Only a quotation mark and a backslash can be left without what belongs to them.
           def open_ended(char)
-            return "this quotation mark is never closed." if char == "\""
+            return Book.t("strategy.cql.open_quote") if char == "\""
 
-            "a \\ takes the letter after it as it is; there is none here."
+            Book.t("strategy.cql.backslash")
           end
 
           def refuse(column, text, message)

@@ -39,13 +39,13 @@ module Hobrin
         def real?(text) = text.size < 10 || Date.valid_date?(*text.split("-").map(&:to_i))
 
         def year_errors(given)
-          return { from_year: "Write at least one year." } if given.empty?
+          return { from_year: Book.t("strategy.errors.year") } if given.empty?
 
           wrong = given.reject { |_, year| year.is_a?(Integer) && YEARS.cover?(year) }
-          return wrong.transform_values { "Write a year such as 2016." } if wrong.any?
+          return wrong.transform_values { Book.t("strategy.errors.year_example") } if wrong.any?
 
           from, to = given.values_at(:from_year, :to_year)
-          from && to && from > to ? { to_year: "This is before #{from}." } : {}
+          from && to && from > to ? { to_year: Book.t("strategy.errors.before_from", from: from.to_s) } : {}
         end
       end
 
@@ -54,13 +54,13 @@ module Hobrin
       def initialize(name: :dates, from: nil, to: nil)
         ends = [from, to].compact
         unless NAMES.include?(name) && ends.any? && ends.all? { |date| Dates.date?(date) }
-          raise InputError, { dates: "Write a date such as 2016, 2016-03 or 2016-03-01." }
+          raise InputError, { dates: Book.t("strategy.errors.date_example") }
         end
 
         @name = name
         @from = from&.dup.freeze
         @to = to&.dup.freeze
-        raise InputError, { dates: "#{to} is before #{from}." } unless from.nil? || to.nil? || upto?(from)
+        raise InputError, { dates: Book.t("strategy.errors.before", to:, from:) } unless from.nil? || to.nil? || upto?(from)
 
         freeze
       end

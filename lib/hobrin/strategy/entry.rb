@@ -83,7 +83,12 @@ module Hobrin
           sides = text.split(/\s+#{Regexp.escape(found)}\s+/, 2).map { |side| words(side) }
           words = words(text.sub(/(?<=\s)#{Regexp.escape(found)}(?=\s)/, " "))
           two = sides.size == 2 && sides.none?(&:empty?)
-          joined = two ? ["#{sides.first} within #{distance(found)} words of #{sides.last}", sides.join(" OR ")] : []
+          joined = if two
+                     [Book.t("strategy.wording.near", left: sides.first, count: distance(found), right: sides.last),
+                      sides.join(" OR ")]
+                   else
+                     []
+                   end
           [*joined, *("\"#{words}\"" unless words.empty?)]
         end
 
@@ -102,7 +107,7 @@ module Hobrin
       def plain? = read? && without.empty? && added.size == 1 && added.first.is_a?(String)
 
       # What is said of it where something was not read.
-      def why = "“#{unread}” is not read here. Choose what you mean."
+      def why = Book.t("strategy.errors.unread", words: unread)
     end
   end
 end

@@ -19,7 +19,7 @@ module Hobrin
       # one that is not known.
       def fetch(filter)
         @published.fetch(filter.label) do
-          raise InputError, { filter: "There is no study filter “#{filter.label}”.#{Text::Nearest.hint(filter.label, names)}" }
+          raise InputError, { filter: Book.t("strategy.errors.no_filter", name: filter.label, hint: Text::Nearest.hint(filter.label, names)) }
         end
       end
 
@@ -78,7 +78,7 @@ module Hobrin
         # Raises InputError (:title) for none or a long one.
         def initialize(title:, tree:)
           @title = title.strip.freeze
-          raise InputError, { title: "Give the filter a name." } if @title.empty?
+          raise InputError, { title: Book.t("strategy.errors.filter_name") } if @title.empty?
 
           FieldLengths.check(:filter_title, @title, at: :title)
           @tree = tree

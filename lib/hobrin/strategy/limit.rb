@@ -19,8 +19,8 @@ module Hobrin
 
       # Raises InputError (under the limit's name) for no value or one that is not known.
       def initialize(name:, values:)
-        raise InputError, { limit: "There is no such limit." } unless NAMES.include?(name)
-        raise InputError, { name => "Choose at least one." } if values.empty?
+        raise InputError, { limit: Book.t("strategy.errors.no_limit") } unless NAMES.include?(name)
+        raise InputError, { name => Book.t("strategy.errors.choose_one") } if values.empty?
 
         @name = name
         @values = in_order(values).freeze
@@ -41,7 +41,7 @@ module Hobrin
         return known.select { |value| values.include?(value) } if strange.empty?
 
         hint = Text::Nearest.hint(strange.first, known)
-        raise InputError, { name => "“#{strange.first}” is not one of the choices.#{hint}" }
+        raise InputError, { name => Book.t("strategy.errors.not_a_choice", value: strange.first, hint:) }
       end
     end
   end

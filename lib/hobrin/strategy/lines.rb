@@ -32,9 +32,9 @@ module Hobrin
         def leaf(leaf)
           return leaf unless leaf.is_a?(Line)
 
-          refuse("Line #{leaf.name} refers back to itself.") if @seen.include?(leaf.name)
+          refuse(Book.t("strategy.lines.loop", line: leaf.name)) if @seen.include?(leaf.name)
           tree = @trees.fetch(leaf.name) do
-            refuse("There is no line “#{leaf.name}”.#{Text::Nearest.hint(leaf.name, @trees.keys)}")
+            refuse(Book.t("strategy.lines.no_line", name: leaf.name, hint: Text::Nearest.hint(leaf.name, @trees.keys)))
           end
           Resolving.new(@trees, [*@seen, leaf.name]).call(tree)
         end
@@ -74,7 +74,7 @@ module Hobrin
           @name = name.strip.downcase.freeze
           if !NAME.match?(@name) || TAKEN.include?(@name)
             raise InputError,
-                  { name: "A name is one word of up to 30 letters, digits or hyphens, such as broad-sleep." }
+                  { name: Book.t("strategy.lines.name_rule") }
           end
 
           @tree = tree
@@ -116,7 +116,7 @@ module Hobrin
             tree(Cql::Parser.new(text).call)
           rescue Cql::Error => e
             raise InputError,
-                  { notation: "#{e.errors.values.first} Write lines like this: 12 not (broad or 9)." }
+                  { notation: Book.t("strategy.lines.example", error: e.errors.values.first) }
           end
 
           private
@@ -130,7 +130,7 @@ module Hobrin
             return Line.new(name: clause.term.plain.downcase) if named
 
             raise Cql::Error.new(clause.index,
-                                 message: "only lines can stand here, not “#{clause.index.text}”.")
+                                 message: Book.t("strategy.lines.only_lines", text: clause.index.text))
           end
 
           def chain(chain)
@@ -140,7 +140,7 @@ module Hobrin
               when "and" then AllOf.of([left, right])
               when "or" then AnyOf.of([left, right])
               when "not" then Except.new(kept: left, excluded: right)
-              else raise Cql::Error.new(link.operator, expected: "and, or or not between lines")
+              else raise Cql::Error.new(link.operator, expected: Book.t("strategy.lines.operator"))
               end
             end
           end

@@ -32,7 +32,7 @@ module Hobrin
           return cql(text, vocabulary) if cql?(text)
 
           lines = lines(text)
-          refuse("Paste names here: one a line, or separated by OR.") if lines.empty?
+          refuse(Book.t("strategy.errors.paste")) if lines.empty?
           whole = ->(line) { !thesaurus.named(line).nil? }
           of_entries(lines.map { |line| entry(line, known, whole) }, thesaurus)
         end
@@ -60,7 +60,7 @@ module Hobrin
           read, unread = entries.partition { |_, _, why| why.nil? }
           added, without = %i[added without].map { |way| read.flat_map { |_, entry,| entry.public_send(way) } }
           count = added.size + without.size
-          refuse("That is #{count} entries. Paste #{MOST} at most.") if count > MOST
+          refuse(Book.t("strategy.errors.too_many_entries", count:, most: MOST)) if count > MOST
 
           leaves, taken = [added, without].map { |parts| parts.map { |part| [part, *leaf(part, thesaurus)] } }
           refused = unread.map { |line, _, why| [line, why] } +
@@ -86,7 +86,7 @@ module Hobrin
           leaves = tree.is_a?(AnyOf) ? tree.parts : [tree]
           return new(leaves:, without: [], refused: []) if leaves.all? { |leaf| Block::Term::LEAVES.include?(leaf.class) }
 
-          refuse("A block holds names joined by OR: paste the and, the not and the limits elsewhere.")
+          refuse(Book.t("strategy.errors.only_or"))
         rescue Cql::Error => e
           refuse(e.message)
         end

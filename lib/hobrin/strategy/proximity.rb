@@ -21,7 +21,7 @@ module Hobrin
       # Raises InputError as `new` and TextTerm.read do, and (:words) for fewer than two words.
       def self.split(text, split:, distance:, ordered:, fields:)
         words = TextTerm.read(text, fields:).tokens
-        raise InputError, { words: "Write at least two words to stand near each other." } if words.size < 2
+        raise InputError, { words: Book.t("strategy.errors.two_words") } if words.size < 2
 
         at = split.to_i.clamp(1, words.size - 1)
         left, right = [words.take(at), words.drop(at)].map { |side| side.join(" ") }
@@ -31,7 +31,7 @@ module Hobrin
       def initialize(left:, right:, distance: 1, ordered: false, fields: TextTerm::TEXT)
         unless distance.is_a?(Integer) && DISTANCES.cover?(distance)
           raise InputError,
-                { distance: "Write a distance from #{DISTANCES.min} to #{DISTANCES.max} words." }
+                { distance: Book.t("strategy.errors.distance_range", least: DISTANCES.min, most: DISTANCES.max) }
         end
 
         @left, @right = [left, right].map { |text| TextTerm.new(text:, fields:).text }

@@ -14,8 +14,7 @@ module Hobrin
     class TextTerm < Expression
       attributes :text, :fields
 
-      FIELDS = { title: "title", abstract: "abstract", keywords: "author keywords",
-                 headings: "heading names" }.freeze
+      FIELDS = Book.names("strategy.field", %i[title abstract keywords headings])
       TEXT = %i[title abstract keywords].freeze
       LONGEST = FieldLengths.of(:term)
       SHORTEST_STEM = 3
@@ -29,10 +28,10 @@ module Hobrin
         # mark at the very end is one unless it stands in quotation marks.
         def read(typed, fields: TEXT)
           text = typed.to_s.strip
-          refuse("Keep a term to #{LONGEST} characters. Long sentences find nothing.") if text.size > LONGEST + SIGNS
+          refuse(Book.t("strategy.errors.term_length", most: LONGEST)) if text.size > LONGEST + SIGNS
 
           text = text.sub(/\?+\z/, "").gsub(QUOTED, " ").strip
-          refuse("Keep a term to #{LONGEST} characters. Long sentences find nothing.") if text.size > LONGEST
+          refuse(Book.t("strategy.errors.term_length", most: LONGEST)) if text.size > LONGEST
 
           new(text: Text::Tokens.masked(text).join(" "), fields:)
         end
@@ -45,7 +44,7 @@ module Hobrin
       def initialize(text:, fields: TEXT)
         @text = text.dup.freeze
         @fields = FIELDS.keys.select { |field| fields.include?(field) }.freeze
-        raise InputError, { fields: "Choose where to look: title, abstract or author keywords." } if @fields.empty?
+        raise InputError, { fields: Book.t("strategy.errors.fields") } if @fields.empty?
 
         check
         freeze
@@ -61,12 +60,12 @@ module Hobrin
       private
 
       def check
-        problem = if tokens.none? { |token| token.match?(/[^*?]/) } then "Write a word or a phrase."
+        problem = if tokens.none? { |token| token.match?(/[^*?]/) } then Book.t("strategy.errors.word")
                   elsif tokens.any? do |token|
                     token.match?(/\A[*?]+\z/)
-                  end then "A * or ? needs letters beside it."
+                  end then Book.t("strategy.errors.wildcard")
                   elsif tokens.any? { |token| early_star?(token) }
-                    "Write at least #{SHORTEST_STEM} letters before the *."
+                    Book.t("strategy.errors.stem", least: SHORTEST_STEM)
                   end
         raise InputError, { words: problem } if problem
       end

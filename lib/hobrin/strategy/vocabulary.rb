@@ -20,7 +20,7 @@ module Hobrin
         found = @thesaurus.at(name) || @thesaurus.named(name)
         return found.label if found
 
-        refuse(:heading, "“#{name}” is not a heading of this thesaurus.", name, @thesaurus.names)
+        refuse(:heading, Book.t("strategy.errors.no_heading", name:), name, @thesaurus.names)
       end
 
       # The aspects asked for, checked against those that the heading allows, or any of its narrower
@@ -29,20 +29,21 @@ module Hobrin
         any = label == Heading::ANY
         allowed = any ? @thesaurus.headings.flat_map(&:aspects).uniq : @thesaurus.aspects(label, narrower:)
         names.map do |name|
-          allowed.find { |aspect| same?(aspect, name) } ||
-            refuse(:aspect, any ? "No heading has an aspect “#{name}”." : "#{label} has no aspect “#{name}”.", name,
-                   allowed)
+          allowed.find { |aspect| same?(aspect, name) } || begin
+            of = any ? "no_subheading" : "no_subheading_of"
+            refuse(:aspect, Book.t("strategy.errors.#{of}", heading: label, name:), name, allowed)
+          end
         end
       end
 
       # The names as the library has them. Raise InputError.
       def journal(name)
-        @journals[fold(name)] || refuse(:journal, "No journal here is called “#{name}”.", name,
+        @journals[fold(name)] || refuse(:journal, Book.t("strategy.errors.no_journal", name:), name,
                                         @journals.values)
       end
 
       def place(name)
-        @places[fold(name)] || refuse(:place, "No paper here is from “#{name}”.", name,
+        @places[fold(name)] || refuse(:place, Book.t("strategy.errors.no_country", name:), name,
                                       @places.values)
       end
 

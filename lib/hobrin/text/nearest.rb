@@ -33,7 +33,7 @@ module Hobrin
         # ", did you mean …?" as a sentence of its own, "" when nothing is near.
         def hint(name, known)
           near = call(name, known)
-          near.empty? ? "" : " Did you mean #{near.map { |name| "“#{name}”" }.join(" or ")}?"
+          near.empty? ? "" : " #{Book.t("common.did_you_mean", names: Book.list(near.map { |name| "“#{name}”" }, joined: "common.or"))}"
         end
 
         private

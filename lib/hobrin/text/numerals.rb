@@ -17,7 +17,7 @@ module Hobrin
       def number(count) = count.to_s.reverse.scan(/\d{1,3}/).join(THIN_SPACE).reverse
 
       # "1 paper", "26 papers"
-      def count_of(count, noun) = "#{number(count)} #{noun}#{"s" unless count == 1}"
+      def count_of(count, noun) = Book.t("common.count.#{noun.tr(" ", "_")}", count:)
 
       # 0.125 => "0.13"; infinity => "∞". A half goes away from nothing, read off the number as it is
       # written and not off its binary neighbour.
@@ -40,9 +40,9 @@ module Hobrin
 
       # 0.684 => "0.68". A ratio that two places cannot show is told in words.
       def ratio_in_words(value)
-        return "under 0.01" if value < SMALLEST_RATIO
+        return Book.t("common.ratio.under") if value < SMALLEST_RATIO
 
-        value > LARGEST_RATIO ? "over #{number(LARGEST_RATIO)}" : decimal(value)
+        value > LARGEST_RATIO ? Book.t("common.ratio.over", number: LARGEST_RATIO) : decimal(value)
       end
 
       def signed(count) = count.negative? ? "#{MINUS}#{number(-count)}" : "+#{number(count)}"

@@ -26,11 +26,13 @@ module Hobrin
 
       private
 
+      def problem(kind, **gaps) = Book.t("terms.headings.#{kind}", **gaps)
+
       def labels
         twice = @headings.group_by { |heading| fold(heading.label) }.values.select { |same| same.size > 1 }
-        twice.map { |one, two| "“#{two.label}” is the label of two headings, #{one.label} and #{two.label}." } +
+        twice.map { |one, two| problem(:same_label, label: two.label, one: one.label, two: two.label) } +
           @headings.select { |heading| heading.also_called.include?(heading.label) }
-                   .map { |heading| "#{heading.label} is also called by its own label (S13)." }
+                   .map { |heading| problem(:own_label, label: heading.label) }
       end
 
       def references
@@ -38,7 +40,7 @@ module Hobrin
           lost = (heading.broader + heading.related + heading.use_instead).reject do |label|
             @by_label.key?(label)
           end
-          lost.map { |label| "#{heading.label} names “#{label}”, which is no heading here." }
+          lost.map { |label| problem(:unknown, label: heading.label, other: label) }
         end
       end
 
@@ -50,7 +52,7 @@ module Hobrin
 
       def circle(label, path, done)
         return if done[label]
-        return "#{label} lies below itself: #{round(path, label).join(" < ")}." if path.include?(label)
+        return problem(:circle, label:, path: round(path, label).join(" < ")) if path.include?(label)
 
         found = @by_label.fetch(label).broader.filter_map { |above| circle(above, [*path, label], done) }.first
         done[label] = true
@@ -65,17 +67,15 @@ module Hobrin
         end
         @headings.flat_map do |heading|
           heading.related.select { |other| above[heading.label].include?(other) || above[other].include?(heading.label) }
-                 .map { |other| "#{heading.label} and #{other} are related, and one lies above the other (S27)." }
+                 .map { |other| problem(:related_above, label: heading.label, other:) }
         end
       end
 
       def shared_names
-        by_name = @headings.flat_map do |heading|
-          heading.names.map { |name| [fold(name), heading.label] }
-        end
-                           .uniq.group_by(&:first)
+        names = @headings.flat_map { |heading| heading.names.map { |name| [fold(name), heading.label] } }
+        by_name = names.uniq.group_by(&:first)
         by_name.select { |_, pairs| pairs.size > 1 }
-               .map { |name, pairs| "“#{name}” leads to #{pairs.map(&:last).sort.join(" and ")}." }
+               .map { |name, pairs| problem(:shared_name, name:, headings: Book.list(pairs.map(&:last).sort)) }
       end
 
       def fold(name) = Text::Tokens.line(name)

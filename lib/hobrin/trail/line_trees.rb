@@ -42,9 +42,9 @@ module Hobrin
 
       def missing(name)
         known = [*@named.keys, *(1..@size).map(&:to_s)]
-        return "Nothing was searched yet at line #{name}." if known.include?(name)
+        return Book.t("trail.line.no_search", name:) if known.include?(name)
 
-        "There is no line “#{name}”.#{Text::Nearest.hint(name, known)}"
+        Book.t("trail.line.missing", name:) + Text::Nearest.hint(name, known)
       end
     end
   end

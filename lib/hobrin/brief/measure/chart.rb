@@ -62,7 +62,7 @@ module Hobrin
         # [day, in words, numbers in words] of each point.
         def rows
           @measure.points.map do |point|
-            counted = point.of ? "#{point.events} of #{point.of}" : format("%g", point.events)
+            counted = point.of ? Book.t("brief.events_of", events: point.events.to_s, all: point.of.to_s) : format("%g", point.events)
             [day(point.day.iso8601), counted, told(point.value)]
           end
         end
@@ -70,14 +70,14 @@ module Hobrin
         # The median before and the median after, in words; nil where either is not there.
         def change
           after = Statistics.median(@reading.after)
-          "Median #{told(@reading.middle)} before, #{told(after)} since" if after && @reading.middle
+          Book.t("brief.chart.medians", before: told(@reading.middle), since: told(after)) if after && @reading.middle
         end
 
         # The difference since the change, with its interval, in words; nil where it cannot be told.
         def difference
           found = Difference.new(@measure).call or return
           low, high = [found.low, found.high].map { |value| signed_value(value) }
-          "Difference since the change: #{signed_value(found.estimate)}#{" of 100" if share?} (95 % interval #{low} to #{high})"
+          Book.t("brief.chart.#{share? ? "difference_per_100" : "difference"}", estimate: signed_value(found.estimate), low:, high:)
         end
 
         # How small a change in the direction that is wanted so many people could show at all; nil for what
@@ -88,7 +88,7 @@ module Hobrin
           people = @measure.points.first(@measure.before).sum(&:of)
           rise = @measure.better == :more
           size = Statistics::SampleSize.public_send(rise ? :smallest_rise : :smallest_fall, @reading.middle, people)
-          size && "#{people} people before and as many after show a #{rise ? "rise" : "fall"} of #{told(size)} or more (power 80 of 100)."
+          size && Book.t("brief.chart.#{rise ? "smallest_rise" : "smallest_fall"}", people:, size: told(size))
         end
 
         private
@@ -114,7 +114,7 @@ module Hobrin
         end
 
         def told(value)
-          @measure.way == :share ? "#{points(value)} of 100" : exact(value)
+          @measure.way == :share ? Book.t("brief.per_100", value: points(value)) : exact(value)
         end
 
         # Small values with a figure more.

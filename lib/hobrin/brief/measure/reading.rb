@@ -34,9 +34,9 @@ module Hobrin
 
         # What it says, in sentences.
         def words
-          return ["No data yet."] if values.empty?
-          return ["All data are from before the change (baseline only)."] if after.empty?
-          return ["There are no baseline data to compare with."] if before.empty?
+          return [text(:no_data)] if values.empty?
+          return [text(:baseline_only)] if after.empty?
+          return [text(:no_baseline)] if before.empty?
 
           [*by_runs, *by_limits]
         end
@@ -58,13 +58,15 @@ module Hobrin
 
         # What is said of it in a list.
         def in_short
-          return "no data yet" if values.empty?
-          return "no change beyond chance" unless sign?
+          return text(:short_no_data) if values.empty?
+          return text(:short_no_change) unless sign?
 
-          "changed beyond chance#{": #{direction}" if direction}"
+          text(direction ? :"short_changed_#{direction}" : :short_changed)
         end
 
         private
+
+        def text(key, **gaps) = Book.t("brief.reading.#{key}", **gaps)
 
         def enough? = before.size >= Statistics::ControlChart::FEWEST && !middle.nil?
 
@@ -95,47 +97,41 @@ module Hobrin
         def by_runs
           found = run.call
           side = after.count { |value| value < middle }
-          said = ["#{side} of #{after.size} points since the change lie below the median from " \
-                  "before."]
-          unless found
-            return [*said, "At least 10 points not on the median are needed; there are " \
-                           "#{after.count { |value| value != middle }}."]
-          end
+          said = [text(:below_median, below: side, all: after.size)]
+          return [*said, text(:too_few_points, count: after.count { |value| value != middle })] unless found
 
           [*said, longest(found), crossings(found), hint].compact
         end
 
         # What Perla's rules see beside the others; nil for nothing.
         def hint
-          seen = [("six or more in a row lie on one side" if run.shift?),
-                  ("five or more in a row go on rising or falling" if run.trend?)].compact
-          "As a hint, since chance alone does this in a quarter to a half of all series: #{seen.join("; ")}." if seen.any?
+          seen = [(text(:shift) if run.shift?), (text(:trend) if run.trend?)].compact
+          text(:hint, seen: seen.join("; ")) if seen.any?
         end
 
         def longest(found)
-          "The longest run on one side is #{found.longest}; chance allows for #{found.longest_limit}" \
-            "#{found.long? ? ": #{change}." : "."}"
+          said = text(:longest_run, longest: found.longest, limit: found.longest_limit)
+          found.long? ? text(:with_change, said:, change:) : "#{said}."
         end
 
         def crossings(found)
           fewest = found.crossings_limit
-          "The line crosses the median #{found.crossings} times; by chance it does #{fewest} times or more" \
-            "#{found.few_crossings? ? ": #{change}." : "."}"
+          said = text(:crossings, count: found.crossings, fewest:)
+          found.few_crossings? ? text(:with_change, said:, change:) : "#{said}."
         end
 
         def change
-          word = { better: "for the better", worse: "for the worse", higher: "to higher values", lower: "to lower ones" }[direction]
-          ["this is a change", word].compact.join(" ")
+          text(direction ? :"change_#{direction}" : :change)
         end
 
         def by_limits
-          return ["Control limits need at least 12 baseline points; there are #{before.size}."] unless enough?
-          return ["The baseline does not vary, so no control limits can be calculated."] unless control
+          return [text(:few_baseline_points, count: before.size)] unless enough?
+          return [text(:no_variation)] unless control
 
           count = outside_after.size
-          return ["No point since the change lies outside the control limits."] if count.zero?
+          return [text(:none_outside)] if count.zero?
 
-          ["#{count} since the change #{count == 1 ? "lies" : "lie"} outside the control limits: #{change}."]
+          [text(:outside, count:, change:)]
         end
       end
     end

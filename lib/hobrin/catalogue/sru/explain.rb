@@ -18,7 +18,7 @@ module Hobrin
           def read(text)
             root = Exchange::Xml.root(text)
             record = root.at_xpath("//explain[serverInfo or indexInfo or databaseInfo]")
-            raise InputError, { file: "There is no explain record in the answer." } unless record
+            raise InputError, { file: Book.t("catalogue.errors.no_explain") } unless record
 
             Ability.new(title: said(record, "databaseInfo/title"), version: version(record),
                         about: said(record, "databaseInfo/description"), schemas: schemas(record),

@@ -7,7 +7,7 @@ module Hobrin
       class Headings
         # Names and narrower headings at most that one heading is spelled out in.
         MOST = 60
-        NO_ASPECTS = "left out: aspects are not known there"
+        NO_ASPECTS = Book.t("catalogue.note.no_subheadings")
         private_constant :MOST, :NO_ASPECTS
 
         def initialize(ability, thesaurus, words)
@@ -36,16 +36,16 @@ module Hobrin
         def subjects(leaf)
           labels = labels(leaf)
           parts = labels.first(MOST).map { |label| Part.same(Strategy::Heading.new(label:, narrower: false)) }
-          below = "with what is narrower, one by one: #{parts.size}" if parts.size > 1
+          below = Book.t("catalogue.note.narrower", headings: parts.size) if parts.size > 1
           joined(parts, [*lost(leaf), *below, *too_many(labels)])
         end
 
         def names(leaf)
           all = labels(leaf).flat_map { |label| @thesaurus.heading(label)&.names || [label] }.uniq
           parts = all.first(MOST).filter_map { |name| words(name) }
-          return Part.left_out("left out: no name of it can be searched") if parts.empty?
+          return Part.left_out(Book.t("catalogue.note.no_name")) if parts.empty?
 
-          said = "the heading as its names in words: #{parts.size}"
+          said = Book.t("catalogue.note.as_words", names: parts.size)
           joined(parts, [said, *lost(leaf), *too_many(all)])
         end
 
@@ -62,11 +62,11 @@ module Hobrin
         def labels(leaf) = leaf.narrower ? @thesaurus.with_narrower(leaf.label) : [leaf.label]
 
         def lost(leaf)
-          [*("main topic or not" if leaf.main),
-           *("under any aspect, not only #{leaf.aspects.join(", ")}" if leaf.aspects.any?)]
+          [*(Book.t("catalogue.note.main_topic_or_not") if leaf.main),
+           *(Book.t("catalogue.note.any_subheading", names: leaf.aspects.join(", ")) if leaf.aspects.any?)]
         end
 
-        def too_many(all) = all.size > MOST ? ["the first #{MOST} of #{all.size}"] : []
+        def too_many(all) = all.size > MOST ? [Book.t("catalogue.note.first_of", most: MOST, all: all.size)] : []
       end
     end
   end

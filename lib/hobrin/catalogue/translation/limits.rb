@@ -13,8 +13,8 @@ module Hobrin
         AS_WORDS = %i[type].freeze
         # Years at most that a span is spelled out in.
         MOST_YEARS = 40
-        LEFT_OUT = "left out: there is no index for it"
-        SINGLE_YEARS = "left out: it knows only single years"
+        LEFT_OUT = Book.t("catalogue.note.no_index")
+        SINGLE_YEARS = Book.t("catalogue.note.single_years")
         private_constant :SINGLE_YEARS, :INDEX, :AS_WORDS, :MOST_YEARS, :LEFT_OUT
 
         def initialize(ability, words)
@@ -35,7 +35,7 @@ module Hobrin
         def as_words(leaf)
           parts = leaf.values.map { |value| @words.call(Strategy::TextTerm.read(value.delete(",()"))) }
           joined = Joined.call(parts, "or") { |trees| Strategy::AnyOf.of(trees) }
-          joined.with_notes(["the limit became words"])
+          joined.with_notes([Book.t("catalogue.note.limit_as_words")])
         end
 
         def dates(leaf)
@@ -65,7 +65,7 @@ module Hobrin
           span = leaf.from_year..leaf.to_year
           text = span.map { |year| "#{index} = #{year}" }.join(" or ")
           Part.new(became: leaf.with(from: span.first.to_s, to: span.last.to_s), text: "(#{text})",
-                   notes: ["the span of years, one by one: #{span.size}"])
+                   notes: [Book.t("catalogue.note.years", years: span.size)])
         end
       end
     end

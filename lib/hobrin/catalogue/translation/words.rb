@@ -7,7 +7,7 @@ module Hobrin
       class Words
         # Spellings of one masked word at most.
         MOST = 40
-        NO_SUCH_WORD = "left out: masks are not known there, and no paper here has a word like this"
+        NO_SUCH_WORD = Book.t("catalogue.note.no_truncation")
         private_constant :MOST, :NO_SUCH_WORD
 
         def initialize(ability, evaluator)
@@ -38,7 +38,7 @@ module Hobrin
 
           parts = found.map { |text| in_place(Strategy::TextTerm.new(text:, fields: term.fields)) }
           joined = Joined.call(parts, "or") { |trees| Strategy::AnyOf.of(trees) }
-          joined.with_notes(["the mask spelled out in the words that papers here have: #{found.size}"])
+          joined.with_notes([Book.t("catalogue.note.spelled_out", words: found.size)])
         end
 
         # A phrase side by side where that can be said, all of its words where not.
@@ -49,7 +49,7 @@ module Hobrin
 
           Part.new(became: Strategy::AllOf.of(term.tokens.map { |text| there.with(text:) }),
                    text: all_words(term, place.indexes),
-                   notes: [*place.notes, "words side by side became all of the words"])
+                   notes: [*place.notes, Book.t("catalogue.note.all_words")])
         end
 
         def beside?(term, place)
@@ -73,7 +73,7 @@ module Hobrin
             return part(there, place) { |index| "#{index} == \"#{leaf.text}\"" }
           end
 
-          term(leaf.anywhere).with_notes(["the whole field became words in it"])
+          term(leaf.anywhere).with_notes([Book.t("catalogue.note.field_as_words")])
         end
 
         def near(leaf)
@@ -89,7 +89,7 @@ module Hobrin
         def both(leaf)
           sides = leaf.sides.map { |side| term(side) }
           joined = Joined.call(sides, "and") { |trees| Strategy::AllOf.of(trees) }
-          joined.with_notes(["nearness became AND"])
+          joined.with_notes([Book.t("catalogue.note.proximity_as_and")])
         end
 
         def part(became, place, &)

@@ -42,7 +42,7 @@ module Hobrin
           arms = sentence.matches(ARM).select { |match| match.begin(0) >= total.end(0) }.map { |match| match[:n].delete(",").to_i }
           return [] unless arms.size == 2 && arms.all? { |arm| arm <= count(total) } && arms.sum > count(total)
 
-          [disagreement(:groups, sentence, total, "the groups are #{arms.sum} together")]
+          [disagreement(:groups, sentence, total, Book.t("close_reading.numbers.groups_sum", sum: arms.sum))]
         end
 
         # The two groups of a sentence that names no others.
@@ -55,7 +55,7 @@ module Hobrin
           total = count(match)
           return [] if sum == total
 
-          [disagreement(:groups, sentence, match, "the groups are #{sum} together")]
+          [disagreement(:groups, sentence, match, Book.t("close_reading.numbers.groups_sum", sum:))]
         end
 
         def no_more(sentence, pair)
@@ -66,7 +66,7 @@ module Hobrin
           @began = nil
           return [] if sum == total || (sum < total && !in_which.text.match?(TOOK_PART))
 
-          [disagreement(:groups, in_which, match, "the groups are #{sum} together")]
+          [disagreement(:groups, in_which, match, Book.t("close_reading.numbers.groups_sum", sum:))]
         end
 
         def count(match) = match[:total].delete(",").to_i

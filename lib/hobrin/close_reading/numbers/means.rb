@@ -42,7 +42,7 @@ module Hobrin
           return if value.meets?(low, high)
 
           disagreement(:mean, sentence, match,
-                       "the scale ends at #{value.value > high ? high.to_i : low.to_i}")
+                       Book.t("close_reading.numbers.scale", limit: value.value > high ? high.to_i : low.to_i))
         end
 
         # The largest deviation is that of people who all stand at the two ends.
@@ -53,7 +53,7 @@ module Hobrin
           return if deviation.low <= most + value.half
 
           disagreement(:deviation, sentence, match,
-                       "with this mean it is at most #{deviation.like(most)}")
+                       Book.t("close_reading.numbers.deviation", most: deviation.like(most)))
         end
 
         def grim(sentence, match, value, people)
@@ -62,7 +62,7 @@ module Hobrin
 
           sums = [from.floor, to.ceil].map { |sum| value.like(sum / people.value) }.uniq
           disagreement(:grim, sentence, match,
-                       "whole numbers of #{people.text} give #{sums.join(" or ")}")
+                       Book.t("close_reading.numbers.whole_numbers", people: people.text, sums: sums.join(" or ")))
         end
 
         def difference(sentence)
@@ -76,7 +76,7 @@ module Hobrin
           apart = one.value - two.value
           return [] if [apart, -apart].any? { |number| value.meets?(number - room, number + room) }
 
-          [disagreement(:difference, sentence, said, "the means are #{value.like(apart)} apart")]
+          [disagreement(:difference, sentence, said, Book.t("close_reading.numbers.apart", difference: value.like(apart)))]
         end
       end
     end

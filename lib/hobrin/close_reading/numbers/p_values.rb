@@ -18,7 +18,7 @@ module Hobrin
           impossible = sentence.matches(ANY).reject do |match|
             printed(match[:p]).value.between?(0, 1)
           end
-          impossible.map { |match| disagreement(:no_p_value, sentence, match, "a p value lies between 0 and 1") } +
+          impossible.map { |match| disagreement(:no_p_value, sentence, match, Book.t("close_reading.numbers.p_range")) } +
             Estimate.all_in(sentence).filter_map { |estimate| against_interval(sentence, estimate) }
         end
 
@@ -31,7 +31,7 @@ module Hobrin
           end
 
           disagreement(:p_value, sentence, estimate.match,
-                       "the interval gives p #{about(worked_out)}")
+                       Book.t("close_reading.numbers.p", p: about(worked_out)))
         end
 
         # Whether a p value is said to be below 0.05; nil when it does not tell.
@@ -55,9 +55,9 @@ module Hobrin
         end
 
         def about(value)
-          return "below 0.001" if value < 0.001
+          return Book.t("close_reading.numbers.small_p") if value < 0.001
 
-          "about #{value.round(value < 0.1 ? 3 : 2)}"
+          Book.t("close_reading.numbers.about_p", value: value.round(value < 0.1 ? 3 : 2))
         end
       end
     end

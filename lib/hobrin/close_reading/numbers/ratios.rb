@@ -29,7 +29,7 @@ module Hobrin
           return if found.any?(&:nil?) || found.any? { |number| estimate.value.fits?(number) }
 
           disagreement(:ratio, sentence, estimate.match,
-                       "the counts give #{estimate.value.like(found.first)}")
+                       Book.t("close_reading.numbers.counts_give", value: estimate.value.like(found.first)))
         end
 
         def ratio(measure, one, two)
@@ -48,14 +48,15 @@ module Hobrin
 
         def turned(sentence, estimate)
           disagreement(:limits, sentence, estimate.match,
-                       "#{estimate.low.text} is more than #{estimate.high.text}")
+                       Book.t("close_reading.numbers.more_than", part: estimate.low.text, whole: estimate.high.text))
         end
 
         def outside(sentence, estimate)
           return if estimate.value.meets?(estimate.low.low, estimate.high.high)
 
           disagreement(:interval, sentence, estimate.match,
-                       "#{estimate.value.text} is not between #{estimate.low.text} and #{estimate.high.text}")
+                       Book.t("close_reading.numbers.not_between", value: estimate.value.text, low: estimate.low.text,
+                                                                   high: estimate.high.text))
         end
 
         def uneven(sentence, estimate)
@@ -67,7 +68,7 @@ module Hobrin
 
           even = (from + to) / 2
           disagreement(:interval, sentence, estimate.match,
-                       "the interval is even about #{estimate.value.like(even)}")
+                       Book.t("close_reading.numbers.even_about", value: estimate.value.like(even)))
         end
 
         def middle(estimate)

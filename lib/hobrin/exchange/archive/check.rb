@@ -29,7 +29,7 @@ module Hobrin
         # Gives [Array of Fault, how many numbers agree].
         def call
           missing = PARTS.reject { |name| @data[name].is_a?(Hash) || @data[name].is_a?(Array) }
-          return [missing.map { |name| Fault.new(path: name, says: "is not there") }, 0] if missing.any?
+          return [missing.map { |name| Fault.new(path: name, says: Book.t("exports.archive_check.missing")) }, 0] if missing.any?
 
           [[*trail, *seals, *signature, *numbers], @agree.to_i]
         end
@@ -44,13 +44,13 @@ module Hobrin
           place = Seal.chained(bare).zip(lines).index do |made, line|
             made["seal"] != (line.is_a?(Hash) && line["seal"])
           end
-          place ? [Fault.new(path: "trail/#{place + 1}", says: "does not follow from the line before it")] : []
+          place ? [Fault.new(path: "trail/#{place + 1}", says: Book.t("exports.archive_check.not_following"))] : []
         end
 
         def seals
           sealed = @data["format"] == 1 ? PARTS : HEAD + PARTS
           now, written = [Seal.parts(@data.slice(*sealed)), @data["seals"]]
-          return [Fault.new(path: "seals", says: "are not there")] unless written.is_a?(Hash)
+          return [Fault.new(path: "seals", says: Book.t("exports.archive_check.missing_several"))] unless written.is_a?(Hash)
 
           changed = (now.keys | written.keys).reject { |path| now[path] == written[path] }
           changed.map { |path| Fault.new(path:, says: said(path, now, written)) }
@@ -59,16 +59,16 @@ module Hobrin
         # One that is there must fit; one that is asked for must be there.
         def signature
           signed = @data["signature"]
-          return [*(Fault.new(path: "signature", says: "is not there") if @key)] if signed.nil?
-          return [Fault.new(path: "signature", says: "does not fit the seals")] unless Signature.fits?(signed, @data["seals"])
+          return [*(Fault.new(path: "signature", says: Book.t("exports.archive_check.missing")) if @key)] if signed.nil?
+          return [Fault.new(path: "signature", says: Book.t("exports.archive_check.seals"))] unless Signature.fits?(signed, @data["seals"])
 
-          @key && signed["key"] != @key ? [Fault.new(path: "signature", says: "is of another key")] : []
+          @key && signed["key"] != @key ? [Fault.new(path: "signature", says: Book.t("exports.archive_check.other_key"))] : []
         end
 
         def said(path, now, written)
-          return "was put in" unless written.key?(path)
+          return Book.t("exports.archive_check.added") unless written.key?(path)
 
-          now.key?(path) ? "is not what was written" : "was taken out"
+          now.key?(path) ? Book.t("exports.archive_check.altered") : Book.t("exports.archive_check.removed")
         end
 
         def numbers
@@ -76,7 +76,7 @@ module Hobrin
           compared("numbers", Archive.plain(@anew.call), @data["numbers"])
         rescue StandardError
           # Whatever is in the file is somebody else's: what cannot be read is a fault of it.
-          [Fault.new(path: "inquiry", says: "cannot be read, so that no number can be worked out")]
+          [Fault.new(path: "inquiry", says: Book.t("exports.archive_check.unreadable"))]
         end
 
         def compared(path, anew, written)
@@ -88,7 +88,7 @@ module Hobrin
         end
 
         def hashes(path, anew, written)
-          return [Fault.new(path:, says: "is not there")] unless written.is_a?(Hash)
+          return [Fault.new(path:, says: Book.t("exports.archive_check.missing"))] unless written.is_a?(Hash)
 
           (anew.keys | written.keys).flat_map do |key|
             compared("#{path}/#{key}", anew[key], written[key])
@@ -96,7 +96,10 @@ module Hobrin
         end
 
         def lists(path, anew, written)
-          return [Fault.new(path:, says: "has another length")] unless written.is_a?(Array) && written.size == anew.size
+          unless written.is_a?(Array) && written.size == anew.size
+            return [Fault.new(path:,
+                              says: Book.t("exports.archive_check.other_length"))]
+          end
 
           anew.each_with_index.flat_map do |one, place|
             compared("#{path}/#{place + 1}", one, written[place])
@@ -108,8 +111,7 @@ module Hobrin
             @agree += 1 if anew.is_a?(Numeric)
             return []
           end
-          [Fault.new(path:, says: "is written as #{written.inspect[0, 40]}, worked out anew as " \
-                                  "#{anew.inspect[0, 40]}")]
+          [Fault.new(path:, says: Book.t("exports.archive_check.recalculated", written: written.inspect[0, 40], now: anew.inspect[0, 40]))]
         end
 
         def same?(one, two)

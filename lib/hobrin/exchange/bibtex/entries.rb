@@ -27,7 +27,7 @@ module Hobrin
         def each(&)
           Lines.each(@io) do |line, number|
             if line.match?(FIRST)
-              yield entry("an entry begins before this one is closed") if @lines.any?
+              yield entry(Book.t("exports.entry.begins_early")) if @lines.any?
               tell(&)
               begin_at(number)
             end
@@ -36,10 +36,10 @@ module Hobrin
             add(line)
             next if @depth.positive?
 
-            yield entry(@size > Entry.longest ? "is longer than #{Entry.longest} bytes" : nil)
+            yield entry(@size > Entry.longest ? Book.t("exports.entry.too_long", bytes: Entry.longest) : nil)
             close
           end
-          yield entry("the file ends inside this entry") if @lines.any?
+          yield entry(Book.t("exports.entry.ends_inside")) if @lines.any?
           tell(&)
         end
 
@@ -58,7 +58,7 @@ module Hobrin
           return unless @stray_from
 
           yield Entry.unread(place: @place += 1, line: @stray_from, bytes: @stray, likely: 1,
-                             why: "fields stand outside any entry")
+                             why: Book.t("exports.entry.fields_outside"))
           @stray_from = @stray = nil
         end
 

@@ -51,9 +51,9 @@ module Hobrin
           text = [@abbreviations.needed(text), braced(text)].join("\n")
           bibliography = BibTeX.parse(text, parse_months: false, allow_missing_keys: true)
           entry = bibliography.replace_strings.find { |part| part.is_a?(BibTeX::Entry) }
-          entry or raise InputError, { file: "is not a BibTeX entry" }
+          entry or raise InputError, { file: Book.t("exports.entry.not_bibtex") }
         rescue BibTeX::ParseError
-          raise InputError, { file: "is not a BibTeX entry" }
+          raise InputError, { file: Book.t("exports.entry.not_bibtex") }
         end
 
         # An entry may be held by parentheses in place of braces.
@@ -66,7 +66,7 @@ module Hobrin
           return [] unless entry.field?(:author)
 
           people = entry[:author].to_s
-          raise InputError, { file: "its authors are longer than #{MOST_AUTHORS} letters" } if people.size > MOST_AUTHORS
+          raise InputError, { file: Book.t("exports.entry.long_authors", most: MOST_AUTHORS) } if people.size > MOST_AUTHORS
 
           BibTeX::Names.parse(people).filter_map do |name|
             next if name.to_s.casecmp?("others")

@@ -50,9 +50,9 @@ module Hobrin
           skip(/\s+/n)
           return if @scanner.skip(/\[/)
 
-          raise InputError, { file: "This is JSON, but not a list of CSL items." } if @scanner.check(/[{"\d]/)
+          raise InputError, { file: Book.t("exports.entry.not_csl_list") } if @scanner.check(/[{"\d]/)
 
-          raise InputError, { file: "This is not JSON: it does not begin with [." }
+          raise InputError, { file: Book.t("exports.entry.not_json_list") }
         end
 
         # Passes over white space and commas, and over a bracket that would end the list where it goes
@@ -122,11 +122,11 @@ module Hobrin
           return [text, reason] if reason && @start.nil?
 
           back = text.index(LIKELY, 1)
-          return passed_over(LIKELY, reason || "is not JSON") unless back
+          return passed_over(LIKELY, reason || Book.t("exports.entry.not_json")) unless back
 
           ends = back + Regexp.last_match(0).bytesize
           @scanner.pos = @start + ends
-          [text.byteslice(0, ends), "is not JSON"]
+          [text.byteslice(0, ends), Book.t("exports.entry.not_json")]
         end
 
         def followed
@@ -139,7 +139,7 @@ module Hobrin
             next if !@out || more
 
             @scanner.terminate
-            return [taken, "the file ends inside this entry"]
+            return [taken, Book.t("exports.entry.ends_inside")]
           end
         end
 
@@ -158,9 +158,9 @@ module Hobrin
         def unending? = @out && @scanner.string.bytesize - @start > Entry.longest + PIECE
 
         # Where another item seems to begin within it, it ends there.
-        def endless = taken.index(LIKELY, 1) ? [taken, "is longer than #{Entry.longest} bytes"] : too_long
+        def endless = taken.index(LIKELY, 1) ? [taken, Book.t("exports.entry.too_long", bytes: Entry.longest)] : too_long
 
-        def too_long = passed_over(NEXT_ITEM, "is longer than #{Entry.longest} bytes")
+        def too_long = passed_over(NEXT_ITEM, Book.t("exports.entry.too_long", bytes: Entry.longest))
 
         # Passes over everything up to what looks like the beginning of the next item.
         def passed_over(pattern, why)
@@ -183,7 +183,7 @@ module Hobrin
 
         def scalar
           text = @scanner.scan(STRING) || @scanner.scan(SCALAR) || @scanner.getch
-          [text, "is not a CSL item"]
+          [text, Book.t("exports.entry.not_csl")]
         end
 
         # Reads the next piece behind the entry at hand; false at the end of the file.

@@ -29,7 +29,7 @@ module Hobrin
           def kept(item)
             item(item)
           rescue InputError
-            title = "A record that cannot be read: #{item["title"].inspect[0, 200]}"
+            title = Book.t("exports.entry.unreadable_record", title: item["title"].inspect[0, 200])
             Records::Record.new(id: item["id"].to_s, title:)
           end
 
@@ -89,11 +89,11 @@ module Hobrin
         #   InputError or ArgumentError.
         def call(text)
           item = text.is_a?(String) ? JSON.parse(text, **SAFE) : text
-          raise ArgumentError, "is not a CSL item" unless item.is_a?(Hash)
+          raise ArgumentError, Book.t("exports.entry.not_csl") unless item.is_a?(Hash)
 
           Reader.item(item)
         rescue JSON::ParserError
-          raise InputError, { file: "is not JSON" }
+          raise InputError, { file: Book.t("exports.entry.not_json") }
         end
       end
     end

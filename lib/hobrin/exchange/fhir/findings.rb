@@ -123,7 +123,7 @@ module Hobrin
         end
 
         def of_hundred(arm, value)
-          { description: "of 100 people with #{arm}", statisticType: coded(STATISTICS, "predictedRisk"),
+          { description: Book.t("exports.fhir.per_100", group: arm), statisticType: coded(STATISTICS, "predictedRisk"),
             quantity: per_hundred(value) }
         end
 

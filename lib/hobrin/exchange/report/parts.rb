@@ -29,27 +29,31 @@ module Hobrin
 
           def words(text, as = :plain) = (Words.new(text:, as:) unless text.to_s.strip.empty?)
           def items(list) = (Items.new(list:) unless list.empty?)
+          def columns(keys) = keys.map { |key| Book.t("exports.report.#{key}") }
           def grid(name, columns, rows) = (Grid.new(name:, columns:, rows:) unless rows.empty?)
         end
 
         # The evidence table.
         class Papers < Part
           def call
-            columns = ["Paper", "Design and level", "What it gives", "In one sentence"]
-            section(:papers, "Evidence", grid("Evidence", columns, brief.rows.map { |row| line(row) }))
+            columns = [Book.t("exports.report.paper"), Book.t("exports.report.design_level"), Book.t("exports.report.results"),
+                       Book.t("exports.report.in_one_sentence")]
+            section(:papers, Book.t("exports.report.evidence"), grid(Book.t("exports.report.evidence"), columns, brief.rows.map do |row|
+              line(row)
+            end))
           end
 
           private
 
           def line(row)
             gives = row.results.map { |result| Brief::Words::OfPaper.of(result).to_s }
-            made = [row.design&.name || "not appraised yet", row.level&.to_s, moved(row), applies(row)].compact
+            made = [row.design&.name || Book.t("exports.report.not_appraised"), row.level&.to_s, moved(row), applies(row)].compact
             [named(row.record), made.join(", "), gives.join("\n"), row.paper&.finding.to_s]
           end
 
-          def moved(row) = ("moved: #{row.paper.graded_why}" if row.paper && row.paper.graded != 0)
+          def moved(row) = (Book.t("exports.report.level_changed", reason: row.paper.graded_why) if row.paper && row.paper.graded != 0)
 
-          def applies(row) = ("like ours but for #{row.applicability}" if row.applicability)
+          def applies(row) = (Book.t("exports.report.different", people: row.applicability) if row.applicability)
 
           def named(record)
             retracted = "RETRACTED: " if record.retracted?
@@ -63,7 +67,8 @@ module Hobrin
           def call
             groups = Appraisal::Checklists::GROUPS.select { |key, _| appraised.any? { |_, concerns| concerns.key?(key) } }
             rows = appraised.map { |row, concerns| [row.record.short_name, *groups.keys.map { |key| cell(row, concerns, key) }] }
-            section(:appraised, "Appraisal of the papers", grid("Appraisal of the papers", ["Paper", *groups.values], rows))
+            section(:appraised, Book.t("exports.report.appraisal"),
+                    grid(Book.t("exports.report.appraisal"), [Book.t("exports.report.paper"), *groups.values], rows))
           end
 
           private
@@ -79,7 +84,7 @@ module Hobrin
           def cell(row, concerns, key)
             word = Appraisal::Checklists::Concern::WORDS[concerns[key]].to_s
             set = row.paper.concerns[key]
-            set ? "#{word} (set by a person: #{set.why})" : word
+            set ? Book.t("exports.report.set_by", judgement: word, reason: set.why) : word
           end
         end
 
@@ -87,7 +92,7 @@ module Hobrin
         class Pooled < Part
           def call
             pools = material.table.rows.map(&:pool).select(&:pooled)
-            section(:pooled, "What they say together", pools.flat_map { |pool| outcome(pool) })
+            section(:pooled, Book.t("exports.report.pooled_results"), pools.flat_map { |pool| outcome(pool) })
           end
 
           private
@@ -95,8 +100,8 @@ module Hobrin
           def outcome(pool)
             told = Brief::Words::OfResult.new(pool.measure)
             rows = pool.studies.map { |study| row(study, pool, told) }
-            rows << ["Together", "", told.of(pool.pooled)]
-            columns = ["Paper", groups(pool), capital(pool.measure.name)]
+            rows << [Book.t("exports.report.pooled"), "", told.of(pool.pooled)]
+            columns = [Book.t("exports.report.paper"), groups(pool), capital(pool.measure.name)]
             [words(pool.outcome.name, :strong), words(pool.arms.words), Pictures::Forest.of(pool),
              grid(pool.outcome.name, columns, rows), items(notes(pool)), items([size(pool), *Brief::PooledFacts.new(pool).call])]
           end
@@ -109,12 +114,12 @@ module Hobrin
           end
 
           def size(pool)
-            people = ", #{number(pool.people)} people" if pool.people.positive?
+            people = Book.t("exports.report.people", count: pool.people) if pool.people.positive?
             "#{count_of(pool.studies.size, "paper")}#{people}."
           end
 
           def groups(pool)
-            return "Groups" unless pool.outcome.sort.compares?
+            return Book.t("exports.report.groups") unless pool.outcome.sort.compares?
 
             "#{capital(pool.arms.intervention_name)} · #{pool.arms.comparison_name}"
           end
@@ -130,13 +135,13 @@ module Hobrin
         # How certain each outcome is and why: every reason that rated it down or up, with its
         # numbers and what a person wrote, and the reasons that did not.
         class Certainty < Part
-          STEPS = { -2 => "rated down two levels", -1 => "rated down one level", 1 => "rated up one level",
-                    2 => "rated up two levels" }.freeze
+          STEPS = { -2 => :down_two, -1 => :down_one, 0 => :none, 1 => :up_one, 2 => :up_two }
+                  .transform_values { |key| Book.t("exports.report.rating.#{key}") }.freeze
           private_constant :STEPS
 
           def call
             rows = material.table.rows.select(&:certainty)
-            section(:certainty, "Certainty, and why", rows.flat_map { |row| outcome(row) })
+            section(:certainty, Book.t("exports.report.certainty"), rows.flat_map { |row| outcome(row) })
           end
 
           private
@@ -144,23 +149,23 @@ module Hobrin
           def outcome(row)
             certainty = row.certainty
             moved, unmoved = certainty.lines.partition { |line| !line.steps.zero? || line.judgement }
-            [words("#{row.outcome.name}: #{certainty.word} certainty", :strong), words(certainty.start_why),
-             items(moved.map { |line| reason(certainty, line) }), words(kept(unmoved))]
+            [words(Book.t("exports.report.certainty_of", outcome: row.outcome.name, certainty: certainty.word), :strong),
+             words(certainty.start_why), items(moved.map { |line| reason(certainty, line) }), words(kept(unmoved))]
           end
 
           def reason(certainty, line)
-            steps = line.steps.zero? ? "not rated down" : STEPS.fetch(line.steps)
-            steps = "#{steps}, not counted" unless certainty.counts?(line)
-            "#{name(line)}: #{steps}. #{line.why}#{judged(line)}"
+            steps = STEPS.fetch(line.steps)
+            steps = Book.t("exports.report.not_counted", steps:) unless certainty.counts?(line)
+            Book.t("exports.report.reason", domain: name(line), steps:, why: line.why, judged: judged(line))
           end
 
           def judged(line)
-            " Set by a person: #{line.judgement.why}" if line.judgement
+            Book.t("exports.report.judged", reason: line.judgement.why) if line.judgement
           end
 
           def kept(lines)
             names = lines.reject(&:up?).map { |line| name(line).downcase }
-            "Not rated down for: #{names.join(", ")}." if names.any?
+            Book.t("exports.report.not_rated_down", domains: names.join(", ")) if names.any?
           end
 
           def name(line) = Appraisal::Certainty::DOMAINS.fetch(line.domain)
@@ -171,17 +176,17 @@ module Hobrin
           def call
             rows = Brief::Acting::Consideration::ALL.filter_map do |key, name|
               one = acting.consideration(key)
-              [name, Brief::Acting::Consideration::MARKS.fetch(one.mark, "not marked"), one.line] unless one.empty?
+              [name, Brief::Acting::Consideration::MARKS.fetch(one.mark, Book.t("exports.report.not_marked")), one.line] unless one.empty?
             end
-            section(:deliberation, "Decision",
-                    grid("Decision", ["To think of", "From against to for", "In one line"], rows))
+            section(:deliberation, Book.t("exports.report.decision"),
+                    grid(Book.t("exports.report.decision"), columns(%i[consideration range note]), rows))
           end
         end
 
         # What the change needs, its steps, and what was learnt in small cycles.
         class Change < Part
           def call
-            section(:change, "The change, step by step", needs, steps, cycles)
+            section(:change, Book.t("exports.report.action_plan"), needs, steps, cycles)
           end
 
           private
@@ -191,7 +196,7 @@ module Hobrin
               text = brief.plan.public_send(name)
               [prompt, text] unless text.empty?
             end
-            named("What it needs", ["", ""], rows)
+            named(Book.t("exports.report.needs"), ["", ""], rows)
           end
 
           def named(name, columns, rows)
@@ -202,12 +207,12 @@ module Hobrin
             rows = acting.steps.map do |step|
               [step.on ? day(step.on.iso8601) : "", step.who, step.what, step.done ? "done" : ""]
             end
-            named("Steps", %w[By Who What Done], rows)
+            named(Book.t("exports.report.steps"), %w[By Who What Done], rows)
           end
 
           def cycles
             rows = acting.cycles.map { |cycle| [cycle.plan, cycle.did, cycle.saw, cycle.next_time] }
-            named("Small cycles", Brief::ActionPlan::PdsaCycle::NAMES.values, rows)
+            named(Book.t("exports.report.cycles"), Brief::ActionPlan::PdsaCycle::NAMES.values, rows)
           end
         end
 
@@ -224,7 +229,8 @@ module Hobrin
             [words("#{measure.name} (#{Brief::Measure::SORTS.fetch(measure.sort)})", :strong),
              (Pictures::RunChart.of(chart, measure) if chart.any?),
              items([chart.change, chart.difference, *chart.words].compact),
-             grid(measure.name, ["From", "Counted", "That is"], chart.rows)]
+             grid(measure.name, [Book.t("exports.report.from"), Book.t("exports.report.data"), Book.t("exports.report.result")],
+                  chart.rows)]
           end
         end
 
@@ -234,9 +240,9 @@ module Hobrin
             rows = brief.lines.map do |line|
               [line.number.to_s, line.name, line.rule, number(line.count)]
             end
-            section(:search, "The search", words("Counted on #{day(brief.searched_on.iso8601)}.",
-                                                 :small),
-                    grid("The search", ["", "Line", "Rule", "Papers"], rows),
+            counted = Book.t("exports.report.counted_on", day: day(brief.searched_on.iso8601))
+            section(:search, Book.t("exports.report.search"), words(counted, :small),
+                    grid(Book.t("exports.report.search"), ["", *columns(%i[line rule papers])], rows),
                     words(brief.cql, :code), *others)
           end
 
@@ -247,7 +253,7 @@ module Hobrin
             return [] if brief.elsewhere.empty?
 
             rows = brief.elsewhere.map { |search| [search.source, day(search.on), number(search.count)] }
-            [grid("Other catalogues", %w[Catalogue Asked Found], rows),
+            [grid(Book.t("exports.report.other_catalogues"), %w[Catalogue Asked Found], rows),
              *brief.elsewhere.map { |search| words("#{search.source}: #{search.query}", :code) }]
           end
         end
@@ -257,8 +263,8 @@ module Hobrin
           def call
             steps = Brief::Flow::Boxes.new(brief.flow).steps
             rows = steps.map { |step| [told(step.main), step.aside ? told(step.aside) : ""] }
-            section(:flow, "Flow of papers", Pictures::Flow.of(steps),
-                    grid("Flow of papers", %w[Papers Aside], rows))
+            section(:flow, Book.t("exports.report.flow"), Pictures::Flow.of(steps),
+                    grid(Book.t("exports.report.flow"), %w[Papers Aside], rows))
           end
 
           private
@@ -272,22 +278,21 @@ module Hobrin
         # The papers as a list of references, who signed, and where it can be read.
         class References < Part
           def call
-            section(:references, "References", items(material.references), left_out,
-                    (words("In the style of #{material.style}.", :small) if material.references.any?),
-                    signed, words(material.address && "Read it at #{material.address}", :small))
+            section(:references, Book.t("exports.report.references"), items(material.references), left_out,
+                    (words(Book.t("exports.report.style", style: material.style), :small) if material.references.any?),
+                    signed, words(material.address && Book.t("exports.report.read_at", address: material.address), :small))
           end
 
           private
 
           def left_out
             count = material.brief.rows.size
-            words("The references of #{count} papers are in the files.", :small) if material.references.empty? && count.positive?
+            words(Book.t("exports.report.references_in_files", count:), :small) if material.references.empty? && count.positive?
           end
 
           def signed
             acting.signed.each.with_index(1).flat_map do |signature, number|
-              line = "Version #{number} signed off by #{signature.name} on #{day(signature.on.iso8601)}, " \
-                     "line #{signature.line} of the trail."
+              line = Book.t("exports.report.version", number:, name: signature.name, day: day(signature.on.iso8601), line: signature.line)
               [words(line), *open_when(signature)]
             end
           end
@@ -296,7 +301,7 @@ module Hobrin
           def open_when(signature)
             return [] if signature.gaps.empty?
 
-            [words("Open when it was signed, and signed because: #{signature.reason}", :small), items(signature.gaps)]
+            [words(Book.t("exports.report.open_points", reason: signature.reason), :small), items(signature.gaps)]
           end
         end
       end

@@ -51,7 +51,7 @@ module Hobrin
               heights = steps.map do |step|
                 [step.main, step.aside].compact.map { |box| high(box) }.max
               end
-              canvas = Canvas.new("Flow of papers as boxes", MAIN + ASIDE + 36,
+              canvas = Canvas.new(Book.t("exports.picture.flow"), MAIN + ASIDE + 36,
                                   heights.sum + (14 * steps.size))
               top = 2
               steps.zip(heights).each_with_index do |(step, height), place|
@@ -96,10 +96,10 @@ module Hobrin
           # row :: Appraisal::Findings::Row that has a hundred. Gives a Picture.
           def self.of(row)
             without, with = row.hundred.first(2).map { |share| (100 * share).round.clamp(0, 100) }
-            canvas = Canvas.new("#{row.outcome.name} in 100 people like ours", 430, 75)
+            canvas = Canvas.new(Book.t("exports.picture.hundred", outcome: row.outcome.name), 430, 75)
             arms = row.pool.arms
-            field(canvas, 2, "#{short(arms.comparison_name)}: #{without} of 100", without)
-            field(canvas, 222, "#{short(arms.intervention_name)}: #{with} of 100", with)
+            field(canvas, 2, Book.t("exports.picture.per_100", group: short(arms.comparison_name), count: without), without)
+            field(canvas, 222, Book.t("exports.picture.per_100", group: short(arms.intervention_name), count: with), with)
             canvas.picture
           end
 
@@ -133,7 +133,7 @@ module Hobrin
             require "rqrcode"
             rows = RQRCode::QRCode.new(address, level: :m).modules
             whole = (rows.size + (2 * EDGE)) * SIDE
-            canvas = Canvas.new("The address of this page", whole, whole)
+            canvas = Canvas.new(Book.t("exports.picture.address"), whole, whole)
             rows.each_with_index do |row, down|
               runs(row).each do |from, length|
                 canvas.box((from + EDGE) * SIDE, (down + EDGE) * SIDE, length * SIDE, SIDE, "solid")

@@ -28,7 +28,7 @@ module Hobrin
 
         def each(&)
           Lines.each(@io) { |line, number| take(line, number, &) }
-          yield entry("the file ends inside this entry") if @lines
+          yield entry(Book.t("exports.entry.ends_inside")) if @lines
           tell(&)
         end
 
@@ -55,7 +55,7 @@ module Hobrin
           @lines << line if @size <= Entry.longest
           return unless line.match?(LAST)
 
-          yield entry(("is longer than #{Entry.longest} bytes" if @size > Entry.longest))
+          yield entry((Book.t("exports.entry.too_long", bytes: Entry.longest) if @size > Entry.longest))
           run_together(&)
           outside
         end
@@ -66,7 +66,7 @@ module Hobrin
           return if once.uniq.size == once.size
 
           yield Entry.unread(place: @place += 1, line: @first, bytes: @size, likely: 2,
-                             why: "two entries seem to have run together")
+                             why: Book.t("exports.entry.run_together"))
         end
 
         # A line outside any entry.
@@ -83,7 +83,7 @@ module Hobrin
           return unless @stray_from
 
           yield Entry.unread(place: @place += 1, line: @stray_from, bytes: @stray, likely: @likely,
-                             why: "its first line (TY) is missing")
+                             why: Book.t("exports.entry.no_first_line"))
           outside
         end
 

@@ -45,9 +45,9 @@ module Hobrin
           end
         rescue StandardError => e
           said = e.message.lines.first.to_s.strip[0, 200]
-          raise InputError, { file: "This is not #{NAMES.fetch(format)} throughout: #{said}" }
+          raise InputError, { file: Book.t("exports.skos.not_throughout", format: NAMES.fetch(format), reason: said) }
         rescue SystemStackError
-          raise InputError, { file: "This is nested too deep to be a thesaurus." }
+          raise InputError, { file: Book.t("exports.skos.too_deep_for_thesaurus") }
         end
 
         def require_gems(format)
@@ -96,10 +96,13 @@ module Hobrin
           @errors = []
           labelled = @concepts.select { |_, facts| facts[:prefLabel].any? }
           @concepts.each do |uri, facts|
-            @errors << "#{uri} has no preferred label in #{@language}." if facts[:concept].any? && facts[:prefLabel].empty?
+            if facts[:concept].any? && facts[:prefLabel].empty?
+              @errors << Book.t("exports.skos.no_label", heading: uri,
+                                                         language: @language)
+            end
             next if facts[:prefLabel].uniq.size <= 1
 
-            @errors << "#{uri} has several preferred labels: #{facts[:prefLabel].uniq.sort.join(", ")} (S14)."
+            @errors << Book.t("exports.skos.several_labels", heading: uri, labels: facts[:prefLabel].uniq.sort.join(", "))
           end
           labelled.each_value { |facts| disjoint(facts) }
           labelled
@@ -110,7 +113,7 @@ module Hobrin
           [%i[prefLabel altLabel], %i[prefLabel hiddenLabel],
            %i[altLabel hiddenLabel]].each do |one, two|
             (facts[one] & facts[two]).each do |name|
-              @errors << "#{facts[:prefLabel].min} has “#{name}” as both #{one} and #{two} (S13)."
+              @errors << Book.t("exports.skos.both", heading: facts[:prefLabel].min, name:, one:, other: two)
             end
           end
         end

@@ -6,15 +6,15 @@ module Hobrin
       # The tables of a brief: what was found for each outcome, what each paper gives, and what was
       # measured.
       class OfBrief
-        FINDINGS = ["Outcome", "Compared", "Matters", "Papers", "People", "Measure", "Estimate", "Low", "High", "Without of 100",
-                    "With of 100", "With, lowest", "With, highest", "Certainty", "In words"].freeze
-        PAPERS = ["Id", "Title", "Authors", "Journal", "Year", "Retracted", "Design", "Level", "Outcome", "Numbers",
-                  "Effect in words", "Finding"].freeze
-        MEASURES = ["Measure", "Outcome for", "Day", "Events or value", "Of"].freeze
-        CERTAINTY = ["Outcome", "Certainty", "Reason", "Steps", "Counted", "Numbers", "Set by a person"].freeze
-        POOLED = ["Outcome", "Papers", "People", "Model", "Estimator or weights", "Interval", "I²", "I², low", "I², high", "Tau²",
-                  "Q", "Q, df", "Q, p", "Prediction, low", "Prediction, high"].freeze
-        APPRAISAL = ["Paper", "Domain", "Concern", "Set by a person"].freeze
+        columns = ->(keys) { Book.names("exports.tables.column", keys).values.freeze }
+        FINDINGS = columns.call(%i[outcome compared importance papers people measure estimate low high without with with_low
+                                   with_high certainty words])
+        PAPERS = columns.call(%i[id title authors journal year retracted design level outcome numbers effect finding])
+        MEASURES = columns.call(%i[measure_name type day numerator denominator])
+        CERTAINTY = columns.call(%i[outcome certainty domain steps counted reason changed_by])
+        POOLED = columns.call(%i[outcome papers people model estimator interval i2 i2_low i2_high tau2 q q_df q_p
+                                 prediction_low prediction_high])
+        APPRAISAL = columns.call(%i[paper domain risk changed_by_appraiser])
         private_constant :FINDINGS, :PAPERS, :MEASURES, :CERTAINTY, :POOLED, :APPRAISAL
 
         # material :: Report::Material
@@ -24,12 +24,12 @@ module Hobrin
 
         # Hash of a name (as an address says it) to Sheet.
         def call
-          { "findings" => Sheet.new(name: "Findings", columns: FINDINGS, rows: findings),
-            "papers" => Sheet.new(name: "Evidence", columns: PAPERS, rows: papers),
-            "pooled" => Sheet.new(name: "Pooled", columns: POOLED, rows: pooled),
-            "certainty" => Sheet.new(name: "Certainty", columns: CERTAINTY, rows: certainty),
-            "appraisal" => Sheet.new(name: "Appraisal", columns: APPRAISAL, rows: appraisal),
-            "measures" => Sheet.new(name: "Measures", columns: MEASURES, rows: measures) }
+          { "findings" => Sheet.new(name: Book.t("exports.tables.sheet.findings"), columns: FINDINGS, rows: findings),
+            "papers" => Sheet.new(name: Book.t("exports.tables.sheet.evidence"), columns: PAPERS, rows: papers),
+            "pooled" => Sheet.new(name: Book.t("exports.tables.sheet.pooled"), columns: POOLED, rows: pooled),
+            "certainty" => Sheet.new(name: Book.t("exports.tables.sheet.certainty"), columns: CERTAINTY, rows: certainty),
+            "appraisal" => Sheet.new(name: Book.t("exports.tables.sheet.appraisal"), columns: APPRAISAL, rows: appraisal),
+            "measures" => Sheet.new(name: Book.t("exports.tables.sheet.measures"), columns: MEASURES, rows: measures) }
         end
 
         private
@@ -46,7 +46,7 @@ module Hobrin
             one, way = pool.pooled, pool.way
             low, high = pool.spread.i2_interval
             [pool.outcome.name, pool.studies.size, (pool.people if pool.people.positive?),
-             way.random? ? "random effects" : "fixed effect", Appraisal::Outcome::Way::MODELS.fetch(way.model),
+             way.random? ? Book.t("exports.tables.random") : Book.t("exports.tables.fixed"), Appraisal::Outcome::Way::MODELS.fetch(way.model),
              "#{way.level} %#{" (Hartung–Knapp)" if one.df}", *[one.i2, low, high, one.tau2, one.q].map { |value| value&.round(4) },
              one.q_df, one.q_p.round(4), *predicted(pool)]
           end

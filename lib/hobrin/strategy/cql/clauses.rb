@@ -49,10 +49,10 @@ module Hobrin
           alike = INDEXES.values.find do |index|
             index.split(".").last.casecmp?(name.split(".").last.to_s)
           end
-          hint = alike ? " Did you mean “#{alike}”?" : Text::Nearest.hint(name, INDEXES.values)
-          known = "Known are #{INDEXES.values.join(", ")}."
+          hint = alike ? " #{Book.t("common.did_you_mean", names: "“#{alike}”")}" : Text::Nearest.hint(name, INDEXES.values)
+          known = Book.t("strategy.cql.known_indexes", names: INDEXES.values.join(", "))
           raise Error.new(clause.index,
-                          message: "there is no index “#{clause.index.text}”.#{hint} #{known}", about: :index)
+                          message: Book.t("strategy.cql.no_index", name: clause.index.text, hint:, known:), about: :index)
         end
 
         def read(index, clause)
@@ -80,10 +80,10 @@ module Hobrin
 
         def words(clause, fields)
           text = clause.term.text
-          raise InputError, { words: "^ is not used here; words are looked for anywhere in a field." } if text.match?(/(?<!\\)\^/)
+          raise InputError, { words: Book.t("strategy.cql.caret") } if text.match?(/(?<!\\)\^/)
 
           tokens = Text::Tokens.masked(text.gsub(/\\([*?^])/, " ").gsub(/\\(.)/m, '\1'))
-          raise InputError, { words: "there is no word in this." } if tokens.empty?
+          raise InputError, { words: Book.t("strategy.cql.no_word") } if tokens.empty?
 
           case relation(clause, %w[= adj any all ==])
           when "==" then WholeText.new(text: tokens.join(" "), fields:)
@@ -127,14 +127,14 @@ module Hobrin
           name = allowed.include?("==") ? "==" : "=" if WHOLE.include?(name)
           return name if allowed.include?(name)
 
-          raise Error.new(clause.relation,
-                          expected: "one of #{allowed.join(", ")} after “#{clause.index.text}”", about: :relation)
+          expected = Book.t("strategy.cql.relation_after", relations: allowed.join(", "), index: clause.index.text)
+          raise Error.new(clause.relation, expected:, about: :relation)
         end
 
         def refuse_modifiers(clause)
           strange = clause.modifiers.first or return
           raise Error.new(strange.name,
-                          message: "“#{strange.name.text}” is not known after this relation.", about: :modifier)
+                          message: Book.t("strategy.cql.unknown_modifier", name: strange.name.text), about: :modifier)
         end
 
         # Reads a clause about a heading: dc.subject
@@ -151,7 +151,7 @@ module Hobrin
           # clause :: Parser::Clause. Gives a Heading. Raises Cql::Error, or InputError for the term.
           def call(clause)
             unless SAME.include?(clause.relation.text.downcase)
-              raise Error.new(clause.relation, expected: "= after “dc.subject”", about: :relation)
+              raise Error.new(clause.relation, expected: Book.t("strategy.cql.equals_subject"), about: :relation)
             end
 
             # Only an unescaped * stands for any heading.
@@ -169,7 +169,7 @@ module Hobrin
             return name if NAMES.include?(name) && (name == "hobrin.aspect") == !modifier.value.nil?
 
             raise Error.new(modifier.name,
-                            expected: "/hobrin.narrower, /hobrin.main or /hobrin.aspect=\"…\"", about: :modifier)
+                            expected: Book.t("strategy.cql.subject_modifier"), about: :modifier)
           end
 
           def aspects(clause, label, narrower)
@@ -193,7 +193,7 @@ module Hobrin
             #   more words than a person lists.
             def call(text, known)
               words = text.split
-              raise InputError, { words: "Name at most #{MOST} words." } if words.size > MOST
+              raise InputError, { words: Book.t("strategy.cql.most_words", most: MOST) } if words.size > MOST
 
               names = known.to_set { |name| name.downcase.split }
               longest = names.map(&:size).max.to_i

@@ -12,7 +12,7 @@ module Hobrin
           def call(clause, name)
             dates = clause.term.plain.split
             wrong = dates.empty? || dates.any? { |date| !Dates.date?(date) }
-            refuse(clause.term, "a year or a date such as 2016 or 2016-03-01") if wrong
+            refuse(clause.term, Book.t("strategy.cql.date_example")) if wrong
 
             relation = clause.relation.text.downcase.delete_prefix("cql.")
             return beyond(name, relation, dates.first) if %w[< >].include?(relation) && dates.one?
@@ -32,7 +32,7 @@ module Hobrin
           def span(clause, relation, first, last = nil, *rest)
             pair = relation == "within"
             unless rest.empty? && pair == !last.nil?
-              refuse(clause.term, pair ? "two dates, as in \"2016 2026\"" : "one date")
+              refuse(clause.term, pair ? Book.t("strategy.cql.two_dates") : Book.t("strategy.cql.one_date"))
             end
 
             case relation
@@ -40,7 +40,7 @@ module Hobrin
             when "=", "==", "exact" then { from: first, to: first }
             when ">=" then { from: first }
             when "<=" then { to: first }
-            else refuse(clause.relation, "one of = < <= > >= within after “#{clause.index.text}”")
+            else refuse(clause.relation, Book.t("strategy.cql.date_relation", index: clause.index.text))
             end
           end
 

@@ -49,7 +49,7 @@ module Hobrin
         def call
           tree = query
           unless now.kind == :end
-            refuse("and, or, not, prox or the end#{". A phrase stands in quotation marks" unless now.kind == :close}")
+            refuse(Book.t("strategy.cql.#{now.kind == :close ? "operator_or_end" : "operator_end_or_quotes"}"))
           end
           tree
         end
@@ -77,39 +77,39 @@ module Hobrin
         # names without a dot belong to.
         def prefix
           take
-          name = expect("a short name for a context set, or its address") { operand?(now) }
+          name = expect(Book.t("strategy.cql.prefix")) { operand?(now) }
           return unnamed(name) unless now.kind == :comparison && now.text == "="
 
           take
-          uri = expect("the address of a context set") { operand?(now) }
+          uri = expect(Book.t("strategy.cql.address")) { operand?(now) }
           return if CONTEXTS[name.text]&.match?(uri.plain)
 
           known = CONTEXTS.keys.join(", ")
           raise Error.new(uri,
-                          message: "“#{name.text}” can only be #{known}, and must stand for its own set.")
+                          message: Book.t("strategy.cql.fixed_prefix", name: name.text, known:))
         end
 
         def unnamed(uri)
           @default, = CONTEXTS.find { |_, pattern| pattern.match?(uri.plain) }
-          raise Error.new(uri, message: "no context set here has the address “#{uri.text}”.") unless @default
+          raise Error.new(uri, message: Book.t("strategy.cql.no_context", address: uri.text)) unless @default
         end
 
         def refuse_order
           raise Error.new(now,
-                          message: "the order of papers is not part of a search; leave sortBy out.", about: :order)
+                          message: Book.t("strategy.cql.sort_by"), about: :order)
         end
 
         def clause
           return nested if now.kind == :open
 
           count_clause
-          refuse("a search word or (") if !operand?(now) || (boolean?(now) && !term?(ahead))
+          refuse(Book.t("strategy.cql.word_or_bracket")) if !operand?(now) || (boolean?(now) && !term?(ahead))
           first = take
           return Clause.new(index: nil, relation: nil, modifiers: [], term: first) unless relation?(now)
 
           relation = take
           with = modifiers
-          term = expect("what to look for after “#{relation.text}”") { operand?(now) }
+          term = expect(Book.t("strategy.cql.term_after", relation: relation.text)) { operand?(now) }
           Clause.new(index: in_its_set(first), relation:, modifiers: with, term:)
         end
 
@@ -127,11 +127,11 @@ module Hobrin
 
         def nested
           @depth += 1
-          raise Error.new(now, message: "parentheses go too deep; #{DEEPEST} is the most.") if @depth > DEEPEST
+          raise Error.new(now, message: Book.t("strategy.cql.too_deep", most: DEEPEST)) if @depth > DEEPEST
 
           take
           inner = query
-          expect("and, or, not, prox or )") { now.kind == :close }
+          expect(Book.t("strategy.cql.operator_or_bracket")) { now.kind == :close }
           @depth -= 1
           inner
         end
@@ -146,16 +146,16 @@ module Hobrin
         # modifier.
         def modifier
           take
-          name = expect("the name of a modifier after /") { now.kind == :word }
+          name = expect(Book.t("strategy.cql.modifier_name")) { now.kind == :word }
           return Modifier.new(name:, comparison: nil, value: nil) unless now.kind == :comparison
 
           comparison = take
-          Modifier.new(name:, comparison:, value: expect("a value after #{comparison.text}") { operand?(now) })
+          Modifier.new(name:, comparison:, value: expect(Book.t("strategy.cql.value_after", modifier: comparison.text)) { operand?(now) })
         end
 
         def count_clause
           @clauses += 1
-          raise Error.new(now, message: "too many parts; #{MOST_CLAUSES} is the most.") if @clauses > MOST_CLAUSES
+          raise Error.new(now, message: Book.t("strategy.cql.too_many_parts", most: MOST_CLAUSES)) if @clauses > MOST_CLAUSES
         end
 
         def expect(what)

@@ -29,14 +29,14 @@ module Hobrin
             else
               hint = Text::Nearest.hint(modifier.name.text, NAMES)
               raise Error.new(modifier.name,
-                              message: "prox has no modifier “#{modifier.name.text}”.#{hint}", about: :boolean)
+                              message: Book.t("strategy.cql.no_prox_modifier", name: modifier.name.text, hint:), about: :boolean)
             end
           end
 
           def distance(modifier)
             number = Integer(modifier.value&.text.to_s, 10, exception: false)
             allowed = { "<=" => 0, "<" => -1 }[modifier.comparison&.text]
-            raise Error.new(modifier.name, message: "write the distance as distance<=5.") unless number && allowed
+            raise Error.new(modifier.name, message: Book.t("strategy.cql.distance")) unless number && allowed
 
             number + allowed
           end
@@ -45,7 +45,7 @@ module Hobrin
             return {} if modifier.value&.text&.downcase == "word" && modifier.comparison.text == "="
 
             raise Error.new(modifier.value || modifier.name,
-                            message: "distance is counted in words: unit=word.")
+                            message: Book.t("strategy.cql.distance_unit"))
           end
         end
       end

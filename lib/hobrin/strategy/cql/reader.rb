@@ -38,14 +38,14 @@ module Hobrin
         def plain_boolean(link)
           strange = link.modifiers.first or return
           raise Error.new(strange.name,
-                          message: "“#{link.operator.text}” takes no modifiers; only prox does.", about: :boolean)
+                          message: Book.t("strategy.cql.no_modifiers", operator: link.operator.text), about: :boolean)
         end
 
         def near(left, link)
           right = call(link.right)
           unless left.is_a?(TextTerm) && right.is_a?(TextTerm) && left.fields == right.fields
             raise Error.new(link.operator,
-                            message: "prox joins two words or phrases in the same index.")
+                            message: Book.t("strategy.cql.prox_same_index"))
           end
 
           Proximity.new(left: left.text, right: right.text, fields: left.fields,

@@ -10,12 +10,11 @@ module Hobrin
           # So many outcomes fit on one page beside the rest.
           MOST = 7
           MOST_SOURCES = 8
-          COLUMNS = ["Outcome", "Papers, people", "Effect", "Of 100 without", "Of 100 with",
-                     "How sure", "In words"].freeze
+          COLUMNS = Book.names("exports.ward", %i[outcome papers_people effect without with certainty in_words]).values.freeze
           private_constant :MOST, :MOST_SOURCES, :COLUMNS
 
           def call
-            section(:ward, "For the ward", conclusion, decided, elements, compared, absent, findings, told, hundred,
+            section(:ward, Book.t("exports.ward.title"), conclusion, decided, elements, compared, absent, findings, told, hundred,
                     plan, sources, signed, address)
           end
 
@@ -23,12 +22,12 @@ module Hobrin
 
           def conclusion
             text = brief.conclusion
-            words(text.empty? ? "What the evidence says is not written yet." : text, :lead)
+            words(text.empty? ? Book.t("exports.ward.not_written") : text, :lead)
           end
 
           def decided
             decision = Brief::Acting::Consideration::DECISIONS[acting.decision]
-            words("Decided: #{decision}.") if decision
+            words(Book.t("exports.ward.decided", decision:)) if decision
           end
 
           def elements
@@ -37,21 +36,21 @@ module Hobrin
 
           def compared
             lines = brief.compared.lines
-            words("Compared in the papers: #{lines.join("; ")}.") if lines.any?
+            words(Book.t("exports.ward.compared", comparisons: lines.join("; "))) if lines.any?
           end
 
           def absent
             name = brief.compared.absent
-            words("Nothing here about #{name}: the question asks for it, and no included paper names it.", :strong) if name
+            words(Book.t("exports.ward.no_evidence", comparison: name), :strong) if name
           end
 
           def findings
             lines = material.table.lines
             rows = lines.first(MOST).map { |line| row(line) }
             more = lines.size - rows.size
-            [(words("Table of findings", :strong) if rows.any?),
-             grid("Table of findings", COLUMNS, rows),
-             (words("#{count_of(more, "more outcome")} in the full report.", :small) if more.positive?)]
+            [(words(Book.t("exports.ward.summary"), :strong) if rows.any?),
+             grid(Book.t("exports.ward.summary"), COLUMNS, rows),
+             (words(Book.t("exports.ward.more_outcomes", outcomes: count_of(more, "more outcome")), :small) if more.positive?)]
           end
 
           def row(line)
@@ -64,14 +63,14 @@ module Hobrin
           # What people tell.
           def told
             items(material.table.findings.map do |finding, confidence|
-              "#{finding.text} (#{count_of(finding.ids(:for).size,
-                                           "paper")}, #{confidence.word} confidence)"
+              Book.t("exports.ward.finding", finding: finding.text, papers: count_of(finding.ids(:for).size,
+                                                                                     "paper"), confidence: confidence.word)
             end)
           end
 
           def hundred
             row = material.table.rows.find { |row| row.side && row.hundred }
-            row && [words("#{row.outcome.name} in 100 people like ours", :strong), Pictures::Hundred.of(row)]
+            row && [words(Book.t("exports.ward.hundred", outcome: row.outcome.name), :strong), Pictures::Hundred.of(row)]
           end
 
           def plan
@@ -79,7 +78,7 @@ module Hobrin
               text = brief.plan.public_send(name)
               [prompt, text] unless text.empty?
             end
-            [(words("The change", :strong) if rows.any?), grid("The change", ["", ""], rows)]
+            [(words(Book.t("exports.ward.change"), :strong) if rows.any?), grid(Book.t("exports.ward.change"), ["", ""], rows)]
           end
 
           # The papers behind it, a line each.
@@ -87,8 +86,8 @@ module Hobrin
             rows = brief.rows.select(&:paper)
             lines = rows.first(MOST_SOURCES).map { |row| source(row) }
             more = rows.size - lines.size
-            [(words("The papers behind this", :strong) if lines.any?), items(lines),
-             (words("#{count_of(more, "more paper")} in the full report.", :small) if more.positive?)]
+            [(words(Book.t("exports.ward.papers"), :strong) if lines.any?), items(lines),
+             (words(Book.t("exports.ward.more_papers", papers: count_of(more, "more paper")), :small) if more.positive?)]
           end
 
           def source(row)
@@ -103,10 +102,11 @@ module Hobrin
 
           def signed
             last = acting.signed.last
-            return words("Not signed off yet.", :small) unless last
+            return words(Book.t("exports.ward.not_signed"), :small) unless last
 
-            open = " #{count_of(last.gaps.size, "point")} open: #{last.reason}" if last.gaps.any?
-            words("Signed off by #{last.name} on #{day(last.on.iso8601)}.#{open}", :small)
+            signed = Book.t("exports.ward.signed", name: last.name, day: day(last.on.iso8601))
+            open = Book.t("exports.ward.signed_despite", count: last.gaps.size, reason: last.reason) if last.gaps.any?
+            words([signed, open].compact.join(" "), :small)
           end
         end
       end

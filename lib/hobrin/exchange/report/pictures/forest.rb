@@ -22,7 +22,7 @@ module Hobrin
           end
 
           def call
-            @canvas = Canvas.new("Forest: #{@pool.outcome.name}", WIDTH,
+            @canvas = Canvas.new(Book.t("exports.picture.forest", outcome: @pool.outcome.name), WIDTH,
                                  (ROW * (@pool.studies.size + 1)) + 34 + (NOTE * below.size))
             @canvas.line(x(@scale.nothing), 4, x(@scale.nothing), bottom, "dotted") if @scale.nothing
             @pool.studies.each_index { |place| study(place) }
@@ -70,7 +70,7 @@ module Hobrin
             y = (ROW * @pool.studies.size) + 14
             low, middle, high = [@pool.pooled.low, @pool.pooled.estimate,
                                  @pool.pooled.high].map { |effect| x(@scale.place(effect)) }
-            named(y, "Together", @told.of(@pool.pooled), "strong")
+            named(y, Book.t("exports.picture.pooled"), @told.of(@pool.pooled), "strong")
             @canvas.area([[low, y], [middle, y - 6], [high, y], [middle, y + 6]])
           end
 

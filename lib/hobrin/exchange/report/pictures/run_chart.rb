@@ -14,7 +14,7 @@ module Hobrin
             # chart :: Brief::Measure::Chart; measure :: Brief::Measure. Gives a Picture.
             def of(chart, measure)
               width, height = chart.frame
-              canvas = Canvas.new("#{measure.name} in time", width, height)
+              canvas = Canvas.new(Book.t("exports.picture.over_time", measure: measure.name), width, height)
               across(canvas, chart, width)
               chart.limits.each { |some| canvas.path(some, "dashed") }
               begun(canvas, chart, height)
@@ -34,7 +34,7 @@ module Hobrin
               return unless chart.start
 
               canvas.line(chart.start, 6, chart.start, height - 24, "strong")
-              canvas.text(chart.start + 4, height - 12, "the change")
+              canvas.text(chart.start + 4, height - 12, Book.t("exports.picture.change"))
             end
 
             def points(canvas, chart)
