@@ -37,19 +37,19 @@ module Hobrin
 
         # Two of one name could not be told apart in a trail.
         def name_trouble(name)
-          return "Write the name that others know them by." if name.empty?
+          return Book.t("errors.people.name") if name.empty?
           return FieldLengths.message(:person) if FieldLengths.over?(:person, name)
 
           same = @context.directory.accounts.all.any? do |person|
             Text::Tokens.line(person.name) == Text::Tokens.line(name)
           end
-          "That name is taken; choose another so the history stays clear." if same
+          Book.t("errors.people.name_taken") if same
         end
 
         def login_trouble(login)
           return if login.match?(LOGIN) && !FieldLengths.over?(:login, login)
 
-          "Write an address of mail, or a name without spaces, of at most #{FieldLengths.of(:login)} letters."
+          Book.t("errors.people.login", most: FieldLengths.of(:login))
         end
       end
 
@@ -68,9 +68,9 @@ module Hobrin
         # Gives the secret part of the address. Raises InputError (:name, :ward).
         def call(name:, ward_id:, role:, runs: false)
           name = name.strip
-          raise InputError, { name: "Write who is to come." } if name.empty? || FieldLengths.over?(:person, name)
+          raise InputError, { name: Book.t("errors.people.invitee") } if name.empty? || FieldLengths.over?(:person, name)
 
-          raise InputError, { ward: "Choose a ward." } unless runs || ward_id
+          raise InputError, { ward: Book.t("errors.people.ward") } unless runs || ward_id
 
           ward = ward_id && @context.directory.wards.find(ward_id)
           token = SecureRandom.urlsafe_base64(SECRET)
@@ -114,7 +114,7 @@ module Hobrin
         # Raises InputError (:ward).
         def add_ward(name)
           name = name.strip
-          trouble = "Write what the ward is called, in at most #{FieldLengths.of(:ward)} letters."
+          trouble = Book.t("errors.people.ward_name", most: FieldLengths.of(:ward))
           raise InputError, { ward: trouble } if name.empty? || FieldLengths.over?(:ward, name)
 
           @wards.named(name).tap { @context.audit.note("ward", name) }
@@ -133,7 +133,7 @@ module Hobrin
         def give_unowned(ward_id, person_id)
           ward = @wards.find(ward_id)
           person = @accounts.find(person_id)
-          raise InputError, { person: "Choose somebody of #{ward.name}." } unless person&.in?(ward.id)
+          raise InputError, { person: Book.t("errors.people.choose_colleague", ward: ward.name) } unless person&.in?(ward.id)
 
           count = @context.standings.give_unowned(ward.id, person.id)
           @context.audit.note("inquiries given", "#{count} of #{ward.name} to #{person.name}")
@@ -178,7 +178,7 @@ module Hobrin
         def last!(person)
           return unless person.runs && @accounts.all.one?(&:runs)
 
-          raise InputError, { press: "Nobody else looks after this Hobrin. Give that to another one first." }
+          raise InputError, { press: Book.t("errors.people.last_administrator") }
         end
       end
 

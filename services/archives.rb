@@ -61,7 +61,7 @@ module Hobrin
         reading.take { |value| verdict = value }
         verdict
       rescue UnavailableError
-        raise InputError, { archive: "This archive takes too long to check, so it is not opened." }
+        raise InputError, { archive: Book.t("errors.archive.takes_too_long") }
       ensure
         reading&.stop(at_once: true)
       end
@@ -100,7 +100,7 @@ module Hobrin
           # data :: as Exchange::Archive.read gives it. Array of Exchange::Archive::Check::Fault, those of
           # the inquiry only where the file is as it should be.
           def faults(data)
-            return [fault("", "holds a character that no text has")] if nul?(data)
+            return [fault("", Book.t("errors.archive.fault.character"))] if nul?(data)
 
             found = errors(file, data)
             return found if found.any?
@@ -108,7 +108,7 @@ module Hobrin
             upgraded = Store::Upgrades.call(JSON.parse(JSON.generate(data["inquiry"]), symbolize_names: true))
             errors(inquiry, JSON.parse(JSON.generate(upgraded)), "inquiry")
           rescue KeyError, NoMethodError, TypeError, ArgumentError
-            [fault("inquiry", "cannot be read")]
+            [fault("inquiry", Book.t("errors.archive.fault.unreadable"))]
           end
 
           private
@@ -135,9 +135,9 @@ module Hobrin
 
             schema.validate(data).first(MOST).flat_map do |error|
               missing = error.dig("details", "missing_keys")
-              next missing.map { |key| fault(path(within, error, key), "is not there") } if missing
+              next missing.map { |key| fault(path(within, error, key), Book.t("errors.archive.fault.missing")) } if missing
 
-              [fault(path(within, error), "is not as it should be")]
+              [fault(path(within, error), Book.t("errors.archive.fault.malformed"))]
             end
           end
 

@@ -28,7 +28,7 @@ module Hobrin
         (listed.keys | Backup.files(@folder)).each do |path|
           file = @folder.join(path)
           whole = listed.key?(path) && file.file? && Backup.print_of(file) == listed[path]
-          raise StateError, "#{file} is not as it was written: this backup cannot be leant on." unless whole
+          raise StateError, Book.t("errors.backup.altered", file:) unless whole
         end
         Keep::DATABASES.each { |name| Store::Database.check(@folder.join("#{name}.sqlite3")) }
         listed.keys.sum { |path| @folder.join(path).size }
@@ -40,7 +40,7 @@ module Hobrin
       def restore(home)
         check
         there = Keep::DATABASES.map { |name| home.join("#{name}.sqlite3") }.find(&:exist?)
-        raise StateError, "#{there} is there already. Move it away first: nothing is written over." if there
+        raise StateError, Book.t("errors.backup.there_already", path: there) if there
 
         part = home.sub_ext("#{home.extname}.restoring")
         FileUtils.rm_rf(part)
@@ -49,7 +49,7 @@ module Hobrin
         flush(home.dirname)
       rescue SystemCallError => e
         FileUtils.rm_rf(part) if part
-        raise StateError, "Cannot write #{home}: #{e.message.sub(/ @ \w+ - .*/, "")}."
+        raise StateError, Book.t("errors.backup.cannot_write", path: home, reason: e.message.sub(/ @ \w+ - .*/, ""))
       end
 
       private
@@ -87,9 +87,9 @@ module Hobrin
         data = JSON.parse(@folder.join(Keep::MANIFEST).read)
         return data if data.is_a?(Hash) && data["files"].is_a?(Hash)
 
-        raise StateError, "#{@folder} is no backup of Hobrin."
+        raise StateError, Book.t("errors.backup.not_a_backup", folder: @folder)
       rescue SystemCallError, JSON::ParserError
-        raise StateError, "#{@folder} is no backup of Hobrin."
+        raise StateError, Book.t("errors.backup.not_a_backup", folder: @folder)
       end
 
       # Copies everything that a home holds into a folder, while Hobrin runs: each database as it is
@@ -109,7 +109,7 @@ module Hobrin
 
         # folder :: Pathname where there is nothing yet. Gives its size in bytes. Raises StateError.
         def call(folder)
-          raise StateError, "#{folder} is there already; it is left as it is." if folder.exist?
+          raise StateError, Book.t("errors.backup.left_as_is", folder:) if folder.exist?
 
           part = folder.sub_ext("#{folder.extname}.part")
           FileUtils.rm_rf(part)
@@ -119,7 +119,7 @@ module Hobrin
           Backup.new(folder).check
         rescue SystemCallError => e
           FileUtils.rm_rf(part) if part
-          raise StateError, "Cannot write #{folder}: #{e.message.sub(/ @ \w+ - .*/, "")}."
+          raise StateError, Book.t("errors.backup.cannot_write", path: folder, reason: e.message.sub(/ @ \w+ - .*/, ""))
         end
 
         # One for each day, of which so many are kept. Gives the folder, nil when today's is there.

@@ -7,7 +7,7 @@ module Hobrin
       # The list of catalogues: puts one on it, after having asked what it can do, and takes one off.
       class KeepSources
         PROTOCOLS = %w[sru oai].freeze
-        NO_FORMAT = "It gives records in no format that is read here: MODS, MARCXML or Dublin Core."
+        NO_FORMAT = Book.t("errors.catalogues.no_format")
         private_constant :NO_FORMAT
 
         # fetch :: Outside::Fetch
@@ -36,9 +36,9 @@ module Hobrin
         def check(name, protocol)
           errors = {}
           errors.merge!(FieldLengths.errors({ name: }, { name: :catalogue }))
-          errors[:name] = "Write what it is called." if name.empty?
-          errors[:name] = "Give it a name with letters in it." if errors.empty? && Text::Tokens.line(name).empty?
-          errors[:protocol] = "Choose how it is asked." unless PROTOCOLS.include?(protocol)
+          errors[:name] = Book.t("errors.catalogues.name") if name.empty?
+          errors[:name] = Book.t("errors.catalogues.name_letters") if errors.empty? && Text::Tokens.line(name).empty?
+          errors[:protocol] = Book.t("errors.catalogues.protocol") unless PROTOCOLS.include?(protocol)
           raise InputError, errors if errors.any?
         end
 
@@ -156,7 +156,7 @@ module Hobrin
         def staying
           return if @stay.zero?
 
-          "The catalogue took out #{@stay} that an inquiry keeps: they stay."
+          Book.t("errors.catalogues.kept_papers", papers: @stay)
         end
 
         def item_record(item, source, place)

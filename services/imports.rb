@@ -34,7 +34,7 @@ module Hobrin
         # The last part of a path, without what no name has.
         def named(name)
           text = name.to_s.scrub("").tr("\\", "/").split("/").last.to_s.gsub(/[[:cntrl:]]/, "").strip
-          text.empty? ? "a file" : text[0, FieldLengths.of(:catalogue)]
+          text.empty? ? Book.t("errors.imports.file_name") : text[0, FieldLengths.of(:catalogue)]
         end
       end
 
@@ -93,9 +93,9 @@ module Hobrin
         rescue SystemCallError, UnavailableError => e
           fail_with(import, e.message.sub(/ @ \w+ - .*/, ""))
         rescue GoneError
-          fail_with(import, "Its catalogue was taken off the list.")
+          fail_with(import, Book.t("errors.imports.catalogue_removed"))
         rescue StandardError => e
-          fail_with(import, "This is a fault of Hobrin's, not of the file (#{e.class}).")
+          fail_with(import, Book.t("errors.imports.fault", error: e.class))
         end
 
         def fetch(import)
@@ -116,9 +116,11 @@ module Hobrin
 
         def headings(import, io)
           outcome = ImportThesaurus.new(@context).skos(io, name: import.name)
-          doubts = outcome.warnings.empty? ? "" : " #{outcome.warnings.size} doubts, the first: #{outcome.warnings.first}"
+          doubts, first = outcome.warnings.size, outcome.warnings.first
+          message = Book.t("errors.imports.#{doubts.zero? ? "headings" : "headings_with_warnings"}", count: outcome.headings, doubts:,
+                                                                                                     first:)
           @imports.change(import.id, state: "done", format: "skos", at_byte: import.size, ended_at: @context.clock.now,
-                                     message: "#{outcome.headings} headings, in use from now on.#{doubts}")
+                                     message:)
         end
 
         # What fails is not tried for ever.

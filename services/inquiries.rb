@@ -9,9 +9,7 @@ module Hobrin
         # text :: the question; situation :: what led to it; ward_id :: of one's wards, nil for the
         #   first. Gives the new id. Raises InputError.
         def call(text, situation: "", sample: false, ward_id: nil)
-          if @context.user.person&.wards&.empty?
-            raise InputError, { text: "You are on no ward yet: an inquiry belongs to one. Ask who runs this Hobrin." }
-          end
+          raise InputError, { text: Book.t("errors.inquiries.no_ward") } if @context.user.person&.wards&.empty?
 
           inquiry = Inquiry.new(question: Question.ask(text.strip, situation:))
           line = { who: @context.user.name, kind: :question_asked, facts: {}, count_before: 0, count_after: 0,
@@ -122,10 +120,10 @@ module Hobrin
         def call(id, text)
           @context.standings.of(id)
           text = text.strip
-          refuse("Write at least #{SHORTEST} letters of what is to be removed.") if text.size < SHORTEST
+          refuse(Book.t("errors.inquiries.forget_length", least: SHORTEST)) if text.size < SHORTEST
           FieldLengths.check(:forget, text)
           count = @context.stored.forget_text(id, text)
-          refuse("This text is nowhere in the inquiry.") if count.zero?
+          refuse(Book.t("errors.inquiries.forget_missing")) if count.zero?
 
           Act::MakeFile.forget(@context, id)
           note(id)

@@ -134,8 +134,8 @@ module Hobrin
         # Raises InputError (:label).
         def call(name, label)
           heading = @context.thesaurus.heading(label.strip) || @context.thesaurus.named(label.strip)
-          raise InputError, { label: "“#{label.strip[0, 80]}” is not a heading of the thesaurus." } unless heading
-          raise InputError, { label: "Say which name it stands for." } if Text::Tokens.line(name).empty?
+          raise InputError, { label: Book.t("errors.library.not_a_heading", label: label.strip[0, 80]) } unless heading
+          raise InputError, { label: Book.t("errors.library.which_keyword") } if Text::Tokens.line(name).empty?
 
           @context.library.matches.write(name, heading.label)
           Imports::WakeWorker.new(@context).call

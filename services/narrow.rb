@@ -168,7 +168,7 @@ module Hobrin
 
       # Keeps a colleague's review of the search of an inquiry.
       class ReviewSearch
-        OWN = "A colleague reviews the search, not the owner of the inquiry."
+        OWN = Book.t("errors.filters.own_review")
         private_constant :OWN
 
         # seen :: see ApplyEdit
@@ -191,7 +191,7 @@ module Hobrin
       # The study filter of an inquiry: a published one, or one of one's own, which is kept for other
       # inquiries too.
       class ChangeFilter
-        HINT = "Write its terms as CQL, such as dc.type = \"cohort study\" or risk*."
+        HINT = Book.t("errors.filters.filter_terms")
         private_constant :HINT
 
         # seen :: see ApplyEdit
@@ -217,8 +217,7 @@ module Hobrin
         def write(id, title, terms, replace: false)
           filter = own(title, terms)
           if !replace && @context.own_filters.kept?(filter.title) && ChangeHouse.new(@context).may?
-            raise InputError, { replace: "There is a filter of this name already, for every inquiry. Choose another " \
-                                         "name, or say that it is to be replaced." }
+            raise InputError, { replace: Book.t("errors.filters.filter_taken") }
           end
 
           house = ChangeHouse.new(@context)

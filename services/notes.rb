@@ -5,7 +5,8 @@ module Hobrin
     # Notes to each other, answered and settled. What one of two readers writes about a paper is
     # shown to the other when both have decided on it, and weighed it where that is done twice, too.
     class Notes
-      KINDS = { "inquiry" => "The inquiry", "paper" => "Paper", "term" => "Term", "limit" => "Limit" }.freeze
+      # What a note may be about, by what it is called.
+      KINDS = %w[inquiry paper term limit].to_h { |kind| [kind, Book.t("common.note_kind.#{kind}")] }.freeze
       # Who looked within so many minutes is here.
       MINUTES = 2
       # first :: Store::Together::Notes::Note; answers :: Array of them
@@ -90,7 +91,7 @@ module Hobrin
 
       def add(text, **about)
         text = text.strip
-        raise InputError, { text: "Write something first." } if text.empty?
+        raise InputError, { text: Book.t("errors.notes.write_first") } if text.empty?
 
         FieldLengths.check(:note, text, at: :text)
 

@@ -33,18 +33,18 @@ module Hobrin
       # Raises StateError for what is not as it was laid out.
       def fetch(home)
         list = JSON.parse(@folder.join(LIST).read)
-        raise StateError, "#{@folder} holds no library." unless list.is_a?(Hash) && list["file"].to_s.match?(FILE)
+        raise StateError, Book.t("errors.backup.no_library", folder: @folder) unless list.is_a?(Hash) && list["file"].to_s.match?(FILE)
 
         FileUtils.mkdir_p(home, mode: 0o700)
         part = home.join("library.part")
         FileUtils.cp(@folder.join(list["file"]), part)
         whole = Digest::SHA256.file(part).hexdigest == list["sha256"]
-        raise StateError, "#{list["file"]} is not as it was laid out: it is not taken." unless whole
+        raise StateError, Book.t("errors.backup.altered_library", file: list["file"]) unless whole
 
         put(part, home.join("library.sqlite3"))
         list["version"]
       rescue SystemCallError, JSON::ParserError
-        raise StateError, "#{@folder} holds no library."
+        raise StateError, Book.t("errors.backup.no_library", folder: @folder)
       ensure
         FileUtils.rm_f(home.join("library.part"))
       end

@@ -22,17 +22,17 @@ module Hobrin
       def library
         return if person.nil? || person.runs || person.librarian?
 
-        refuse("Only an administrator or a librarian can do that.")
+        refuse(Book.t("errors.permission.librarian"))
       end
 
       def runs
-        refuse("Only an administrator can do that.") unless person.nil? || person.runs
+        refuse(Book.t("errors.permission.administrator")) unless person.nil? || person.runs
       end
 
       REFUSED = {
-        reads: "You have read-only access. Ask the owner for edit access.",
-        second: "You are the second reviewer and cannot edit the search.",
-        works: "Only the owner of this inquiry can do that."
+        reads: Book.t("errors.permission.viewer"),
+        second: Book.t("errors.permission.second"),
+        works: Book.t("errors.permission.owner")
       }.freeze
       private_constant :REFUSED
 

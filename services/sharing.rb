@@ -30,7 +30,7 @@ module Hobrin
           shared = read(id)
           person = shared.people.keys.find { |key| key.id == person_id } or raise GoneError, "person"
           known = [*People::Standing::GIVEN.keys, :owns].find { |known| known.to_s == ability }
-          raise InputError, { ability: "Choose what they may do." } unless known
+          raise InputError, { ability: Book.t("errors.people.choose_role") } unless known
 
           known == :owns ? hand_over(id, shared, person) : @context.standings.give(id, person.id, known)
           @context.audit.note("inquiry #{id}", "#{person.name}: #{known}")
@@ -57,7 +57,7 @@ module Hobrin
         # Puts all of them on the person's ward, as theirs. Gives how many. Raises RefusedError where nobody
         # is signed in.
         def call
-          raise RefusedError, "Sign in first." unless @context.user.person
+          raise RefusedError, Book.t("errors.people.sign_in_first") unless @context.user.person
 
           whose = @context.user.whose
           count = @context.standings.put_unowned(**whose)

@@ -100,7 +100,7 @@ module Hobrin
         private
 
         def library
-          { name: "The library of this Hobrin", papers: @context.snapshot.size, version: @context.snapshot.version,
+          { name: Book.t("errors.inquiries.library_name"), papers: @context.snapshot.size, version: @context.snapshot.version,
             sample: @context.snapshot.sample? }
         end
 
@@ -205,8 +205,7 @@ module Hobrin
 
           unless @context.inquiries.note(id, number, note, was:)
             there = @context.inquiries.line(id, number).note
-            raise InputError, { note: "Another note was written here meanwhile: “#{there}”. Yours is not saved yet: " \
-                                      "put both together and note it again." }
+            raise InputError, { note: Book.t("errors.inquiries.note_changed", note: there) }
           end
           ApplyEdit::Outcome.new(opened: Inquiries::Read.new(@context).call(id), change: nil, line: nil)
         end

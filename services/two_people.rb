@@ -43,8 +43,8 @@ module Hobrin
         owner = @context.standings.of(@id).owner_id
         others = Sharing::ShareInquiry.new(@context).read(@id).people.keys
         second = others.find { |person| person.id == second_id }
-        raise InputError, { second: "Hand the inquiry to an owner first: the owner is one of the two." } unless owner
-        raise InputError, { second: "Choose somebody of the ward." } unless second
+        raise InputError, { second: Book.t("errors.dual.owner_first") } unless owner
+        raise InputError, { second: Book.t("errors.dual.choose_colleague_of_ward") } unless second
 
         standings = @context.standings
         standings.give(@id, second.id, :second) unless standings.of(@id).allows?(second, :second)

@@ -109,7 +109,7 @@ module Hobrin
         raise GoneError, "person" if writing { @db[:accounts].where(id:).update(**values) }.zero?
       end
 
-      def taken! = raise(InputError, { login: "Somebody signs in with this already." })
+      def taken! = raise(InputError, { login: Book.t("errors.people.login_taken") })
     end
   end
 end

@@ -58,21 +58,18 @@ module Hobrin
         return db if db.from(table).columns.include?(column)
 
         raise StateError,
-              "#{path} was made by a Hobrin from before the first release. Move it away and start again."
+              Book.t("errors.database.too_old", path:)
       rescue SystemCallError, Sequel::DatabaseConnectionError, Sequel::DatabaseError => e
         raise StateError, damaged(path, kind) if e.respond_to?(:wrapped_exception) && DAMAGE.include?(e.wrapped_exception.class)
 
-        raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
+        raise StateError, Book.t("errors.database.cannot_write", path:, reason: e.message.sub(/\A[\w:]+: /, ""))
       end
 
       # A home in which a backup was half put, one whose inquiries are gone while its people are there, and
       # a file with nothing in it are no first start.
       def self.refuse_half(path, kind)
         folder = File.dirname(path)
-        if File.exist?(File.join(folder, HALF))
-          raise StateError, "A backup was put into #{folder} and did not come to its end. Move that folder away, and " \
-                            "restore once more: hobrin restore BACKUP --home #{folder}"
-        end
+        raise StateError, Book.t("errors.database.half_restored", folder:, home: folder) if File.exist?(File.join(folder, HALF))
         # A copy that is being written has another name.
         return if kind == :library || File.basename(path) != "#{kind}.sqlite3"
 
@@ -82,8 +79,7 @@ module Hobrin
         missing = !File.exist?(path) && File.size?(File.join(folder, "#{other}.sqlite3")) && !fresh?(folder, other)
         return unless missing
 
-        raise StateError, "#{path} is missing, and #{other}.sqlite3 is there: this is half a home. Put the last " \
-                          "backup in its place (hobrin restore)."
+        raise StateError, Book.t("errors.database.half_home", path:, other:)
       end
 
       # Whether the other database has nothing in it yet: a first start that was cut off.
@@ -103,12 +99,9 @@ module Hobrin
 
       # What is said of a database that could not be read, in a sentence.
       def self.trouble(error)
-        if DAMAGE.include?(error.wrapped_exception.class)
-          return "The library or another database is damaged. Move library.sqlite3 away and fill it again (hobrin import), or " \
-                 "restore the last backup (hobrin restore)."
-        end
+        return Book.t("errors.database.damaged_somewhere") if DAMAGE.include?(error.wrapped_exception.class)
 
-        "The data could not be read (#{error.wrapped_exception.class.name.split("::").last})."
+        Book.t("errors.database.unreadable", error: error.wrapped_exception.class.name.split("::").last)
       end
 
       # For its owner only from the first moment. A file that is there is never opened but by SQLite: to
@@ -131,10 +124,7 @@ module Hobrin
       end
 
       def self.damaged(path, kind)
-        back = "Move it away, and put the last backup (hobrin backup) in its place."
-        what = { inquiries: back, people: back,
-                 library: "Move it away and fill it again: hobrin import, or bin/demo for the sample." }
-        "#{path} is damaged. #{what.fetch(kind)}"
+        Book.t("errors.database.#{kind == :library ? "library_damaged" : "restore_damaged"}", path:)
       end
       private_class_method :make, :refuse_damaged, :damaged, :refuse_half, :fresh?
 
@@ -142,9 +132,9 @@ module Hobrin
       def self.check(path)
         db = Sequel.sqlite(path.to_s, readonly: true, keep_reference: false)
         whole = db.fetch("PRAGMA integrity_check(1)").single_value == "ok"
-        raise StateError, "#{path} is damaged." unless whole
+        raise StateError, Book.t("errors.database.damaged", path:) unless whole
       rescue Sequel::Error
-        raise StateError, "#{path} is damaged."
+        raise StateError, Book.t("errors.database.damaged", path:)
       ensure
         db&.disconnect
       end
@@ -152,7 +142,7 @@ module Hobrin
       # Writes a copy of a database, as it is at one moment, to a path where there is no file yet: an
       # SQLite file, also of one that is kept elsewhere. Raises StateError.
       def self.copy(db, path, kind:)
-        raise StateError, "#{path} is there already; it is left as it is." if File.exist?(path)
+        raise StateError, Book.t("errors.database.left_as_is", path:) if File.exist?(path)
 
         # Written beside it and then renamed, so that one that fails leaves nothing in the way.
         part = "#{path}.part"
@@ -162,7 +152,7 @@ module Hobrin
         File.rename(part, path)
       rescue Sequel::DatabaseError, SystemCallError => e
         FileUtils.rm_f(part) if part
-        raise StateError, "Cannot write #{path}: #{e.message.sub(/\A[\w:]+: /, "")}"
+        raise StateError, Book.t("errors.database.cannot_write", path:, reason: e.message.sub(/\A[\w:]+: /, ""))
       end
 
       # Writes many rows with one prepared statement, which is most of the time of an import: the
@@ -194,21 +184,17 @@ module Hobrin
 
       # What keeps a database from writing, in words.
       module Trouble
-        WORDS = {
-          SQLite3::BusyException => "Another program holds the data just now.",
-          SQLite3::LockedException => "Another program holds the data just now.",
-          SQLite3::FullException => "The disk is full.",
-          SQLite3::ReadOnlyException => "The data can only be read, not written.",
-          SQLite3::IOException => "The disk does not answer as it should.",
-          SQLite3::CantOpenException => "The data cannot be opened for writing."
-        }.freeze
+        # What went wrong, as the book names it.
+        REASONS = { SQLite3::BusyException => :busy, SQLite3::LockedException => :busy, SQLite3::FullException => :full,
+                    SQLite3::ReadOnlyException => :read_only, SQLite3::IOException => :disk,
+                    SQLite3::CantOpenException => :cannot_open }.freeze
         # Of a database that is a server of its own.
         AWAY = [Sequel::DatabaseConnectionError, Sequel::DatabaseDisconnectError].freeze
         # One writer after the other: SQLite takes the lock at once; a server finds out at the end that
         # two were at the same thing, and the later one begins again.
         ONE_BY_ONE = { mode: :immediate, isolation: :serializable, num_retries: 20,
                        retry_on: [Sequel::SerializationFailure] }.freeze
-        private_constant :WORDS, :AWAY, :ONE_BY_ONE
+        private_constant :REASONS, :AWAY, :ONE_BY_ONE
 
         # Writes what the block writes, or nothing. Gives what it gives. Raises UnavailableError.
         def self.writing(db, &)
@@ -221,20 +207,20 @@ module Hobrin
         rescue Sequel::DatabaseError => e
           away! if AWAY.any? { |kind| e.is_a?(kind) }
 
-          words = WORDS.find { |kind, _| e.wrapped_exception.is_a?(kind) }&.last or raise
-          raise UnavailableError, "#{words} Nothing was changed: try again in a moment."
+          reason = REASONS.find { |kind, _| e.wrapped_exception.is_a?(kind) }&.last or raise
+          raise UnavailableError, Book.t("errors.database.reason.#{reason}")
         end
 
         # Writes files. Gives what the block gives. Raises UnavailableError where the disk cannot.
         def self.disk
           yield
         rescue Errno::ENOSPC, Errno::EDQUOT
-          raise UnavailableError, "#{WORDS.fetch(SQLite3::FullException)} Nothing was changed: make room, then try again."
+          raise UnavailableError, Book.t("errors.database.make_room")
         rescue Errno::EIO, Errno::EROFS, Errno::EACCES
-          raise UnavailableError, "#{WORDS.fetch(SQLite3::ReadOnlyException)} Nothing was changed."
+          raise UnavailableError, Book.t("errors.database.cannot_be_written")
         end
 
-        def self.away! = raise(UnavailableError, "The database does not answer. Try again in a moment.")
+        def self.away! = raise(UnavailableError, Book.t("errors.database.no_answer"))
         private_class_method :away!
       end
     end

@@ -16,7 +16,7 @@ module Hobrin
       # What came in parts and was never finished goes after so many seconds.
       GIVEN_UP = 86_400
       UPLOAD = /\A\h{32}\z/
-      LOST = "A part of this file is missing. Send it again from the beginning."
+      LOST = Book.t("errors.imports.part_missing")
       private_constant :PIECE, :ON_ITS_WAY, :OWNER_ONLY, :GIVEN_UP, :UPLOAD, :LOST
 
       # home :: Pathname
@@ -54,7 +54,7 @@ module Hobrin
         append(path, io)
         return if path.size < size
 
-        refuse("There is nothing in this file.") if path.empty?
+        refuse(Book.t("errors.imports.empty")) if path.empty?
         path
       rescue InputError
         FileUtils.rm_f(path) if path
@@ -128,10 +128,10 @@ module Hobrin
           refuse(too_large) if size > LARGEST_BYTES
           file.write(piece)
         end
-        refuse("There is nothing in this file.") if size.zero?
+        refuse(Book.t("errors.imports.empty")) if size.zero?
       end
 
-      def too_large = "This file is larger than #{LARGEST_BYTES / 1024 / 1024} MB. Split it and import the parts."
+      def too_large = Book.t("errors.imports.too_large", most: LARGEST_BYTES / 1024 / 1024)
       def refuse(words) = raise(InputError, { file: words })
     end
   end

@@ -34,10 +34,10 @@ module Hobrin
 
       # Raises InputError (:pdf) for what is not a PDF, or is too large.
       def check(path)
-        no("Choose a file first.") unless path
+        no(Book.t("errors.pdf.choose_file")) unless path
         size = File.size(path)
-        no("Keep to 25 MB: this file has #{(size / 1024.0 / 1024).ceil}.") if size > LARGEST_BYTES
-        no("This is not a PDF file.") unless File.binread(path, 1024).to_s.include?("%PDF-")
+        no(Book.t("errors.pdf.too_large", megabytes: (size / 1024.0 / 1024).ceil)) if size > LARGEST_BYTES
+        no(Book.t("errors.pdf.not_a_pdf")) unless File.binread(path, 1024).to_s.include?("%PDF-")
       end
 
       # Keeps a copy of a file as the full text of a paper, read at once, in place of an earlier one.

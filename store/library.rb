@@ -87,7 +87,7 @@ module Hobrin
       def likeness = Screening::Likeness.new(size:, counts: index.word_counts)
 
       # Replaces the headings of the library. Takes a Thesaurus.
-      def write_thesaurus(thesaurus, name: "A thesaurus", at: nil)
+      def write_thesaurus(thesaurus, name: Book.t("errors.library.thesaurus_name"), at: nil)
         changing { @thesauri.keep(thesaurus, name:, at:) }
       end
 

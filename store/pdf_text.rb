@@ -22,10 +22,10 @@ module Hobrin
       STREAM = /stream\r?\n/n
       PROGRAM = File.expand_path("read_pdf.rb", __dir__)
       # What the reader says, in words.
-      WORDS = { "encrypted" => "This PDF is locked with a password. Save it without one, then try again.",
-                "scripts" => "This PDF carries a script or starts something when it is opened: it is not kept.",
-                "broken" => "This PDF cannot be read: it is broken, or cut off." }.freeze
-      TOO_MUCH = "This PDF takes too long or too much memory to read: it is not kept."
+      WORDS = { "encrypted" => Book.t("errors.pdf.locked"),
+                "scripts" => Book.t("errors.pdf.active"),
+                "broken" => Book.t("errors.pdf.broken") }.freeze
+      TOO_MUCH = Book.t("errors.pdf.too_long")
       private_constant :SECONDS, :PATIENCE, :BYTES, :STEPS_BACK, :LARGEST_STREAM, :LARGEST, :STREAM, :PROGRAM, :WORDS, :TOO_MUCH
 
       # path :: of the file. Gives a String, "" for a PDF of pictures alone. Raises InputError

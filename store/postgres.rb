@@ -18,7 +18,7 @@ module Hobrin
           Sequel::Migrator.run(db, Database.migrations(kind), table: :"schema_of_#{kind}")
           db
         rescue Sequel::Error, LoadError => e
-          raise StateError, "The database of HOBRIN_DATABASE cannot be used: #{words(e)}"
+          raise StateError, Book.t("errors.database.postgres", reason: words(e))
         end
 
         # Copies one kind into an SQLite file that does not exist yet, as it is at one moment.

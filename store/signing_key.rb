@@ -27,7 +27,7 @@ module Hobrin
       def read
         OpenSSL::PKey.read(@file.read)
       rescue OpenSSL::PKey::PKeyError
-        raise StateError, "#{@file} holds no key. Put it back from a copy, or remove it: a new one is made then."
+        raise StateError, Book.t("errors.archive.no_key", file: @file)
       end
 
       # Written beside it and linked: of two processes that begin at once, one wins.

@@ -37,8 +37,7 @@ module Hobrin
         stored = data.fetch(:format)
         if stored > format
           raise StateError,
-                "This inquiry was written by a newer Hobrin (format #{stored}; this one reads " \
-                "#{format})."
+                Book.t("errors.inquiries.newer", format: stored, reads: format)
         end
 
         (stored...format).reduce(data) do |now, step|

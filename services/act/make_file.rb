@@ -20,7 +20,7 @@ module Hobrin
         GOING = {} # rubocop:disable Style/MutableConstant
         LOCK = Mutex.new
         OWNER_ONLY = 0o600
-        FAILED = "This file could not be made. Try again; if it fails again, tell whoever looks after Hobrin."
+        FAILED = Book.t("errors.files.not_made")
         private_constant :AT_ONCE, :QUEUE, :GOING, :LOCK, :OWNER_ONLY, :FAILED
 
         # materials :: see ReadMaterial

@@ -15,9 +15,9 @@ module Hobrin
           attributes :readers, :weighed, :twice, :open, :settled, :papers
         end
 
-        OPEN = "Choose an answer for every item."
-        OUTSIDE = "This paper was appraised before dual appraisal began, so it stands outside of it."
-        NOT_TWICE = "Dual appraisal has ended for this inquiry. Reload the page."
+        OPEN = Book.t("errors.dual.answer_all")
+        OUTSIDE = Book.t("errors.dual.appraised_before")
+        NOT_TWICE = Book.t("errors.dual.appraisal_ended")
         private_constant :OPEN, :OUTSIDE, :NOT_TWICE
 
         # Begins it. The sheets so far stay as they are, outside of it. second_id :: of a person of the
@@ -49,8 +49,8 @@ module Hobrin
         def apply(edit, done:)
           paper = edit.paper
           refuse(OUTSIDE) if hidden?(paper.record_id)
-          refuse(on? ? "#{names} appraise this paper independently." : NOT_TWICE) unless reader?
-          refuse("Judge something of it first.") if done && !paper.weighed?
+          refuse(on? ? Book.t("errors.dual.appraise", people: names) : NOT_TWICE) unless reader?
+          refuse(Book.t("errors.dual.appraise_first")) if done && !paper.weighed?
 
           saved = @context.stored.find(@id)
           change = edit.call(saved.inquiry, Surroundings.new(@context, saved))
@@ -119,7 +119,7 @@ module Hobrin
           at, person_id = @context.clock.now, @context.user.person.id
           return if apart_at?(paper.record_id) && kept.put(@id, person_id, paper, done:, at:)
 
-          refuse("Both are done with this paper. Where you differ, settle it together.")
+          refuse(Book.t("errors.dual.resolve_together"))
         end
 
         # How many of some papers each of the two is done with.

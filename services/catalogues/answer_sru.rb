@@ -13,7 +13,7 @@ module Hobrin
         INDEXES = (Strategy::Cql.indexes - ["cql.resultSetId"]).map(&:downcase).freeze
         # What this library can do, for its explain record.
         ABILITY = Catalogue::Ability.new(
-          title: "The library of this Hobrin", about: "Papers of one hospital library",
+          title: Book.t("errors.catalogues.library_title"), about: Book.t("errors.catalogues.library_about"),
           version: "2.0",
           indexes: INDEXES.to_h { |name| [name, BEYOND] }, masks: %w[* ?], near: true,
           modifiers: %w[hobrin.narrower hobrin.main hobrin.aspect], schemas: %w[dc mods marcxml],

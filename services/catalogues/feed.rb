@@ -67,7 +67,7 @@ module Hobrin
           sample = @context.snapshot.sample?
           entries = papers.map { |record, at| entry(record, at, saved.id, home) }
           head = [x.value("id", address), x.value("title",
-                                                  "New papers: #{saved.inquiry.question.text}"),
+                                                  Book.t("errors.catalogues.feed_title", question: saved.inquiry.question.text)),
                   x.value("updated", papers.map(&:last).max || saved.touched_at),
                   x.tag("author", x.value("name", "Hobrin")),
                   x.tag("link", "", rel: "self", href: address), *(x.value("subtitle", Exchange::SAMPLE_NOTE) if sample)]

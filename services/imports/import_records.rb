@@ -28,7 +28,7 @@ module Hobrin
         # The block, if any, is told [entries read, bytes read] after each piece; when it gives :stop,
         # no more is read.
         # Raises InputError (:file) when the file is in none of the formats. Gives an Outcome.
-        def call(io, format: nil, sample: false, name: "a file", import: nil, &progress)
+        def call(io, format: nil, sample: false, name: Book.t("errors.imports.file_name"), import: nil, &progress)
           format = known!(io, format)
           import ||= begun(io, format, sample, name)
           run = Run.new(@context, import, &progress)
@@ -54,13 +54,13 @@ module Hobrin
         def known!(io, format)
           io.rewind
           sample = io.read(SAMPLE_BYTES).to_s
-          raise InputError, { file: "There is nothing in this file." } if sample.strip.empty?
+          raise InputError, { file: Book.t("errors.imports.empty") } if sample.strip.empty?
 
           format ||= Exchange.detect(sample)
           return format.tap { io.rewind } if Exchange::FORMATS.key?(format)
 
           names = Exchange::FORMATS.values.map { |format| format::NAME }.join(", ")
-          raise InputError, { file: "This is in none of the formats that Hobrin reads: #{names}." }
+          raise InputError, { file: Book.t("errors.imports.unknown_format", formats: names) }
         end
 
         # The same file goes on where it was stopped.

@@ -16,7 +16,7 @@ module Hobrin
 
         # headings :: Array of Thesaurus::Heading; name :: of what they are in. Raises InputError
         #   naming what does not hang together.
-        def call(headings, name: "A thesaurus")
+        def call(headings, name: Book.t("errors.imports.thesaurus_name"))
           thesaurus = Thesaurus.new(headings)
           write(thesaurus, name)
           Outcome.new(headings: thesaurus.headings.size, warnings: [])
@@ -25,13 +25,13 @@ module Hobrin
         # io :: a SKOS file as Turtle, N-Triples or RDF/XML. The block is told how many statements were read.
         # Raises InputError (:file), saying where, when it cannot be read or does not hang together;
         # the library then keeps the headings it has.
-        def skos(io, name: "A thesaurus", &told)
+        def skos(io, name: Book.t("errors.imports.thesaurus_name"), &told)
           format = Exchange::Skos.detect(io.read(SAMPLE_BYTES).to_s)
           io.rewind
-          raise InputError, { file: "This is not Turtle, N-Triples or RDF/XML." } unless format
+          raise InputError, { file: Book.t("errors.imports.not_skos") } unless format
 
           result = Exchange::Skos::Reader.new.call(io, format:, &told)
-          raise InputError, { file: "There is no heading in this file." } if result.headings.empty?
+          raise InputError, { file: Book.t("errors.imports.no_headings") } if result.headings.empty?
 
           refuse(result.errors) if result.errors.any?
           write(Thesaurus.new(result.headings, checked: true), name)

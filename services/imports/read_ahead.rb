@@ -69,8 +69,7 @@ module Hobrin
           AHEAD = 2
           # What is given over last: a process that was killed gives no such thing.
           ENDED = :ended
-          CUT_OFF = "The process that read the file ended before its time. What it had read is in the library; go on " \
-                    "with the rest."
+          CUT_OFF = Book.t("errors.imports.ended_early")
           private_constant :LENGTH, :AHEAD, :ENDED, :CUT_OFF
 
           # The block runs in the new process. It is given a Proc that gives a value over: one of plain

@@ -7,7 +7,7 @@ module Hobrin
       # begins anew and says where it came from; nobody has signed the copy.
       class Copy < Service
         TURNS = Turns.new(at_once: 1, waiting: 1,
-                          busy: "Several archives are being opened just now. Try again in a moment.")
+                          busy: Book.t("errors.archive.busy"))
         private_constant :TURNS
 
         # id :: of the one to copy. Gives the new id. Raises GoneError.
@@ -63,7 +63,8 @@ module Hobrin
         def may_add? = ChangeHouse.new(@context).may?
 
         def add(items, sample:)
-          Imports::ImportRecords.new(@context).call(StringIO.new(JSON.generate(items)), format: :csl, name: "An archive", sample:)
+          Imports::ImportRecords.new(@context).call(StringIO.new(JSON.generate(items)), format: :csl,
+                                                                                        name: Book.t("errors.archive.file_name"), sample:)
           @context.audit.note("papers added", "#{items.size} of an archive")
           @context = @context.pinned
         end
@@ -82,9 +83,7 @@ module Hobrin
 
         def refuse(verdict)
           first = verdict.faults.first
-          places = verdict.faults.size == 1 ? "1 place" : "#{verdict.faults.size} places"
-          raise InputError, { archive: "This archive does not agree with itself in #{places}, so it is not opened. " \
-                                       "The first: #{first.path} #{first.says}." }
+          raise InputError, { archive: Book.t("errors.archive.faults", count: verdict.faults.size, path: first.path, fault: first.says) }
         end
       end
     end

@@ -99,7 +99,7 @@ module Hobrin
           #   ApplyEdit::Outcome. Raises InputError (:query), Outside::Fetch::NoAnswer, GoneError.
           def ask(id, source_id, texts, crossed_out: false)
             source = @context.library.sources.find(source_id)
-            refuse("This catalogue is harvested as a whole: it answers no search.") unless source.sru?
+            refuse(Book.t("errors.catalogues.harvested_only")) unless source.sru?
             opened = Inquiries::Read.new(@context).call(id)
             plan = Read.new(@context, opened, crossed_out:).plan(source, texts:)
             write(id, asked(source, plan.lines, plan.query))
@@ -127,7 +127,7 @@ module Hobrin
               search.source == source.name
             end
             raise GoneError, "catalogue" unless asked
-            raise InputError, { most: "Write a number from 1 to #{MOST}." } unless most.is_a?(Integer) && most.between?(1, MOST)
+            raise InputError, { most: Book.t("errors.catalogues.number", most: MOST) } unless most.is_a?(Integer) && most.between?(1, MOST)
 
             import = waiting(source, asked, most)
             outcome = ApplyEdit.new(@context, seen: @seen).call(id,
@@ -155,7 +155,7 @@ module Hobrin
 
           # The whole first, since its number is what matters; then the lines, as far as there is time.
           def asked(source, lines, query)
-            refuse("Nothing is left of the search for this catalogue.") if query.empty?
+            refuse(Book.t("errors.catalogues.nothing_left")) if query.empty?
             FieldLengths.check(:catalogue_query, query, at: :query)
 
             sru = Outside::Sources::Sru.new(@fetch, source.address, version: source.version)
@@ -183,7 +183,7 @@ module Hobrin
           end
 
           def once_more(before, ends)
-            refuse("not asked this time, since the others took so long.") if now > ends
+            refuse(Book.t("errors.catalogues.not_searched")) if now > ends
 
             source = @context.library.sources.named(before.source) or raise GoneError, "catalogue"
             sru = Outside::Sources::Sru.new(@fetch, source.address, version: source.version)

@@ -15,8 +15,7 @@ module Hobrin
           attributes :readers, :read, :twice, :open, :settled, :papers, :outside, :records
         end
 
-        OUTSIDE = "This paper was decided before dual screening began, so it stands outside of it. End dual " \
-                  "screening to change that decision."
+        OUTSIDE = Book.t("errors.dual.decided_before")
         private_constant :OUTSIDE
 
         # Begins it. What was decided so far stays as it is, outside of it. second_id :: of a person of
@@ -44,7 +43,7 @@ module Hobrin
         # (:press) for who is no reader, and for a paper on which both have decided; what the edit
         # raises.
         def apply(edit)
-          refuse("#{names} read the papers of this inquiry.") unless reader?
+          refuse(Book.t("errors.dual.screen", people: names)) unless reader?
 
           saved = @context.stored.find(@id)
           before = own_inquiry(saved.inquiry)
@@ -109,7 +108,7 @@ module Hobrin
           gone = before.map(&:record_id) - after.map(&:record_id)
           written = changed.map { |decision| kept.put(@id, @context.user.person.id, decision, at: @context.clock.now) }
           written += gone.map { |record_id| kept.take_back(@id, @context.user.person.id, record_id) }
-          refuse("Both have decided on this paper. Where you differ, settle it together.") unless written.all?
+          refuse(Book.t("errors.dual.resolve_decision")) unless written.all?
 
           agree(changed.map(&:record_id))
         end

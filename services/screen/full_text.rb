@@ -9,7 +9,7 @@ module Hobrin
         LARGEST_BYTES = Store::KeptPapers::LARGEST_BYTES
         # Reading one may take long and much: two at a time.
         READING = ReadLater.new(at_once: 2, patience: 2)
-        FOR_ALL = "This PDF is kept for everybody. A librarian removes it."
+        FOR_ALL = Book.t("errors.pdf.librarian_removes")
         private_constant :FOR_ALL
 
         # How a paper stands: waiting :: whether a PDF waits to be read; refused :: why the last one was not kept, or nil

@@ -10,8 +10,7 @@ module Hobrin
         TYPES = { "txt" => "text/plain", "csv" => "text/csv", "json" => "application/json" }.freeze
         COLUMNS = %i[number at who step kind change count_before count_after library_version
                      note].freeze
-        SAMPLE = "Made-up sample data: no paper, person or result in it is real."
-        private_constant :TYPES, :COLUMNS, :SAMPLE
+        private_constant :TYPES, :COLUMNS
 
         # extension :: "txt", "csv" or "json". Raises GoneError for another one, or an unknown
         #   inquiry.
@@ -38,16 +37,16 @@ module Hobrin
         def text(opened, lines)
           brief = Act::ReadBrief.new(@context).call(opened)
           reported = report(opened, brief).map { |reported| report_line(reported) }
-          [opened.question.text, *(SAMPLE if sample?), library_line, "",
-           "The search, line by line", *brief.lines.map { |line| search_line(line) }, "",
-           "The whole search as CQL", brief.cql, "",
-           "By the items of PRISMA-S (2021)", *reported, "",
-           "Every change", *lines.map { |line| trail_line(line) }].join("\n") << "\n"
+          [opened.question.text, *(Book.t("exports.search_log.sample") if sample?), library_line, "",
+           Book.t("exports.search_log.lines"), *brief.lines.map { |line| search_line(line) }, "",
+           Book.t("exports.search_log.cql"), brief.cql, "",
+           Book.t("exports.search_log.prisma"), *reported, "",
+           Book.t("exports.search_log.changes"), *lines.map { |line| trail_line(line) }].join("\n") << "\n"
         end
 
         def library_line
           library = @context.snapshot
-          "Library of #{library.size} papers, version #{library.version}; counted #{@context.clock.today.iso8601}"
+          Book.t("exports.search_log.library", count: library.size, version: library.version, day: @context.clock.today.iso8601)
         end
 
         def report(opened, brief) = ReadReport.new(@context).call(opened, brief.lines, brief.cql)
@@ -68,7 +67,9 @@ module Hobrin
           CSV.generate do |table|
             table << [*COLUMNS, *("sample" if sample?)]
             lines.each do |line|
-              table << [*facts(line).values.map { |value| Exchange::Tables::Cells.plain(value) }, *(SAMPLE if sample?)]
+              table << [*facts(line).values.map do |value|
+                Exchange::Tables::Cells.plain(value)
+              end, *(Book.t("exports.search_log.sample") if sample?)]
             end
           end
         end

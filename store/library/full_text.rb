@@ -128,7 +128,7 @@ module Hobrin
 
         def refuse
           raise InputError,
-                { words: "The mask takes in more than #{MOST_SPELLINGS} spellings. Write more letters." }
+                { words: Book.t("errors.pdf.truncation", most: MOST_SPELLINGS) }
         end
       end
     end

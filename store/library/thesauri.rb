@@ -29,7 +29,7 @@ module Hobrin
         # Keeps the headings that are in use as the first thesaurus, where there are any.
         def keep_first
           headings = HeadingRows.new(@db).read
-          keep(headings, name: "The thesaurus so far", at: nil) if headings.headings.any?
+          keep(headings, name: Book.t("errors.library.thesaurus_so_far"), at: nil) if headings.headings.any?
         end
 
         # Takes another into use. Raises GoneError.
