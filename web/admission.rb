@@ -7,7 +7,7 @@ module Hobrin
       SIGN_IN = "/sign-in"
       SECOND_STEP = "/second-step"
       INQUIRY = %i[reads second works owns].freeze
-      BEFORE = "This inquiry was made before you signed in. Go to the first page to take it along, or sign out to open it."
+      BEFORE = Book.t("common.errors.before_signing_in")
       private_constant :BEFORE, :SIGN_IN, :SECOND_STEP, :INQUIRY
 
       def self.registered(app)
@@ -16,7 +16,7 @@ module Hobrin
         app.error(RefusedError) do
           status 403
           context.audit.note("refused", "#{request.request_method} #{request.path_info}"[0, 300])
-          fail_with "Not yours to do", env["sinatra.error"].message
+          fail_with Book.t("common.errors.no_permission"), env["sinatra.error"].message
         end
       end
 
@@ -52,7 +52,7 @@ module Hobrin
           headers "HX-Redirect" => SIGN_IN
           halt 401, ""
         end
-        halt 401, { "content-type" => "text/plain" }, "Sign in first." unless request.get? || request.post?
+        halt 401, { "content-type" => "text/plain" }, Book.t("common.errors.sign_in_first") unless request.get? || request.post?
         redirect to(env["hobrin.half_in"] ? SECOND_STEP : SIGN_IN), 303
       end
     end

@@ -10,7 +10,7 @@ module Hobrin
     # The web application: puts the routes of each step together and says what every answer carries.
     # `App.build` makes one for a context, so that a process may serve several homes.
     class App < Sinatra::Base
-      TOO_OLD = "This page has expired. Reload and try again."
+      TOO_OLD = Book.t("common.errors.expired")
       # Denying is not the default, which would drop the session and go on.
       PROTECTION = { use: %i[authenticity_token], except: %i[remote_token], reaction: :deny,
                      message: TOO_OLD }.freeze
@@ -36,7 +36,7 @@ module Hobrin
       set :protection, false
       set :host_authorization, {}
 
-      helpers Formatting, Helpers::Rendering, Helpers::Alone, Helpers::Forms, Helpers::Files, Helpers::Identifiers,
+      helpers Formatting, Helpers::Texts, Helpers::Rendering, Helpers::Alone, Helpers::Forms, Helpers::Files, Helpers::Identifiers,
               Helpers::Sharing, Helpers::Here, People::Helpers, Pictures, Steps::Terms::Overlap::Pictures,
               Steps::Appraise::Pictures::Pooled, Steps::Appraise::Pictures::OfOutcomes, Steps::Act::Pictures::Charts,
               Steps::Act::Pictures::Flow, Steps::Trail::Picture::Svg

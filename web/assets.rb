@@ -87,7 +87,7 @@ module Hobrin
         return @app.call(env) unless address.start_with?(FOLDER)
 
         file = Assets.at(address)
-        return [404, { "content-type" => "text/plain" }, ["There is no such file.\n"]] unless file
+        return [404, { "content-type" => "text/plain" }, [Book.t("common.errors.no_file")]] unless file
 
         packed = file.packed && env["HTTP_ACCEPT_ENCODING"].to_s.match?(/\bgzip\b/)
         body = packed ? file.packed : file.body

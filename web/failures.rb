@@ -22,15 +22,15 @@ module Hobrin
       def self.registered(app)
         app.error(Hobrin::Error) do
           status Failures.status(env["sinatra.error"])
-          fail_with "That did not work", env["sinatra.error"].message
+          fail_with Book.t("common.errors.not_done"), env["sinatra.error"].message
         end
 
-        app.not_found { fail_with "Not here", "There is no page at this address." }
+        app.not_found { fail_with Book.t("common.errors.not_found"), Book.t("common.errors.no_page") }
 
         app.error do
           Failures.log(env["sinatra.error"])
-          fail_with "Something broke",
-                    "This is a fault of Hobrin's, not yours. What was saved is safe."
+          fail_with Book.t("common.errors.fault"),
+                    Book.t("common.errors.fault_hint")
         end
       end
     end

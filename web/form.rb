@@ -5,7 +5,7 @@ module Hobrin
     # What all forms have in common: parameters in, once; an edit out, and where it leads. What
     # was typed stays in the fields for the page that says what was wrong.
     class Form
-      UNKNOWN = "This page is too old for that button. Load it again, then repeat what you did."
+      UNKNOWN = Book.t("common.catalogues.button_expired")
       private_constant :UNKNOWN
 
       # The step that a form of these fields is on, nil for the one of its route.
@@ -69,11 +69,11 @@ module Hobrin
         def ask_again(asking, id)
           outcome, troubles = asking.again(id)
           wrong = troubles.map { |name, words| "#{name}: #{words}" }.join(" ")
-          raise InputError, { press: wrong.empty? ? "No other catalogue was asked yet." : wrong } unless outcome
+          raise InputError, { press: wrong.empty? ? Book.t("common.catalogues.none_searched") : wrong } unless outcome
 
           told = outcome.opened.inquiry.elsewhere.reject { |search| troubles.key?(search.source) }
-          counts = told.map { |told| "#{told.source} #{told.count} records" }
-          @said = "Asked again: #{counts.join(", ")}. #{wrong}".strip
+          counts = told.map { |search| Book.t("common.catalogues.records", source: search.source, count: search.count) }
+          @said = Book.t("common.catalogues.searched_again", counts: counts.join(", "), problems: wrong).strip
           outcome
         end
       end

@@ -59,7 +59,7 @@ module Hobrin
       def proposed(piece)
         tag("button", h(piece.words), form: "ask-form", name: "take[]", value: piece.value,
                                       class: "phrase proposed #{"unsure " unless piece.sure}of-#{tone(piece.key)}",
-                                      title: piece.sure ? "Proposed: take it" : "Proposed, not sure: take it")
+                                      title: piece.sure ? Book.t("common.proposals.proposed") : Book.t("common.proposals.proposed_unsure"))
       end
 
       # A phrase of the sentence in the colour and line of its element, as safe markup.

@@ -10,10 +10,6 @@ module Hobrin
     module Guards
       # Where nobody signs in, whoever reaches the server can do everything. So only this machine may.
       class AtHome
-        REFUSED = "Hobrin answers this machine only. To let others in, start it so that people sign in: " \
-                  "hobrin serve --shared, behind a proxy that encrypts.\n"
-        private_constant :REFUSED
-
         def initialize(app)
           @app = app
         end
@@ -21,7 +17,7 @@ module Hobrin
         def call(env)
           return @app.call(env) if at_home?(env)
 
-          [403, { "content-type" => "text/plain" }, [REFUSED]]
+          [403, { "content-type" => "text/plain" }, ["#{Book.t("common.errors.this_machine_only")}\n"]]
         end
 
         private
@@ -42,11 +38,9 @@ module Hobrin
       class Encryption
         HEADER = "strict-transport-security"
         YEAR = "max-age=31536000"
-        UNSAID = "HOBRIN_ORIGIN begins with https, but this request came in without encryption. Let the proxy in front " \
-                 "of Hobrin set the header X-Forwarded-Proto: https\n"
         # A monitor may ask without.
         HEALTH = "/health"
-        private_constant :HEADER, :YEAR, :UNSAID, :HEALTH
+        private_constant :HEADER, :YEAR, :HEALTH
 
         def initialize(app)
           @app = app
@@ -54,7 +48,10 @@ module Hobrin
 
         def call(env)
           encrypted = Rack::Request.new(env).ssl?
-          return [421, { "content-type" => "text/plain" }, [UNSAID]] unless encrypted || env["PATH_INFO"] == HEALTH
+          unless encrypted || env["PATH_INFO"] == HEALTH
+            return [421, { "content-type" => "text/plain" },
+                    ["#{Book.t("common.errors.no_encryption")}\n"]]
+          end
 
           status, headers, body = @app.call(env)
           [status, { **headers, HEADER => YEAR }, body]
@@ -110,36 +107,29 @@ module Hobrin
         # Papers for the library may be many; they come in parts, so that nobody sends much before they
         # are asked to sign in.
         IMPORTS = "/library/files"
-        IMPORT_TOO_LARGE = "This is larger than 25 MB. A browser with scripts sends such a file in parts; without, " \
-                           "split it, or use the command line: hobrin import"
-        FILE_TOO_LARGE = "This file is larger than 25 MB. Go back and choose a smaller one."
-        TOO_LARGE = "This is far longer than a question can be. Go back: what you wrote is still in the page. " \
-                    "Shorten it."
-        UNREADABLE = "This request cannot be read: its parameters are too many, too deep, or cut."
-        private_constant :LARGEST_BYTES, :IMPORTS, :IMPORT_TOO_LARGE,
-                         :FILES, :FILE_TOO_LARGE, :TOO_LARGE, :UNREADABLE
+        private_constant :LARGEST_BYTES, :IMPORTS, :FILES
 
         def initialize(app)
           @app = app
         end
 
         def call(env)
-          largest, words = bounds(env)
-          return refuse(413, words) if env["CONTENT_LENGTH"].to_i > largest
-          return refuse(400, UNREADABLE) unless readable?(env)
+          largest, reason = bounds(env)
+          return refuse(413, reason) if env["CONTENT_LENGTH"].to_i > largest
+          return refuse(400, :unreadable) unless readable?(env)
 
           @app.call(env)
         end
 
         private
 
-        # [bytes, what is said of more]
+        # [bytes, key of what is said of more]
         def bounds(env)
           path = env["PATH_INFO"].to_s
-          return [LARGEST_BYTES, TOO_LARGE] unless env["REQUEST_METHOD"] == "POST"
-          return [LARGEST_FILE, IMPORT_TOO_LARGE] if path == IMPORTS
+          return [LARGEST_BYTES, :request_too_large] unless env["REQUEST_METHOD"] == "POST"
+          return [LARGEST_FILE, :import_too_large] if path == IMPORTS
 
-          path.match?(FILES) ? [LARGEST_FILE, FILE_TOO_LARGE] : [LARGEST_BYTES, TOO_LARGE]
+          path.match?(FILES) ? [LARGEST_FILE, :file_too_large] : [LARGEST_BYTES, :request_too_large]
         end
 
         # What is parsed here is kept in env, so nothing is parsed twice.
@@ -149,7 +139,7 @@ module Hobrin
           false
         end
 
-        def refuse(status, words) = [status, { "content-type" => "text/plain" }, [words]]
+        def refuse(status, reason) = [status, { "content-type" => "text/plain" }, [Book.t("common.errors.#{reason}")]]
       end
     end
   end

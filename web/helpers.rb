@@ -10,7 +10,7 @@ module Hobrin
         def sent_text(field)
           file = params["file"]
           path = file.is_a?(Hash) && file[:tempfile]&.path
-          raise InputError, { field => "Choose a file first." } unless path
+          raise InputError, { field => Book.t("common.errors.choose_file") } unless path
 
           File.read(path, encoding: "UTF-8")
         end
@@ -22,7 +22,8 @@ module Hobrin
 
           # What asks again how far it is, is told where the file is.
           @page = Page.new.freeze
-          show_alone :"act/making", title: making ? "The file is being made" : "The file is ready", making:, path: request.fullpath
+          show_alone :"act/making", title: making ? Book.t("common.files.being_made") : Book.t("common.files.ready"), making:,
+                                    path: request.fullpath
         end
 
         # Answers with a file to save. file :: anything with name, type and body
@@ -36,16 +37,12 @@ module Hobrin
 
       # What may tell who a patient is, said beside the field where it was written.
       module Identifiers
-        KINDS = { name: "a name", birth: "a date of birth", number: "a hospital or national number",
-                  place: "a bed or room", phone: "a telephone number", mail: "an e-mail address", postcode: "a postcode" }.freeze
-        private_constant :KINDS
-
         # text :: as it is kept. What was found in it, in words; nil for nothing.
         def identifying(text)
           found = Hobrin::Text::Identifiers.in(text.to_s, today: context.clock.today)
           return if found.empty?
 
-          found.map { |match| "#{KINDS.fetch(match.kind)} (“#{match.text.strip}”)" }.uniq.join(", ")
+          found.map { |match| "#{Book.t("common.identifiers.kind.#{match.kind}")} (“#{match.text.strip}”)" }.uniq.join(", ")
         end
 
         # The same text without it.
@@ -62,7 +59,7 @@ module Hobrin
           known = Inquiry::STEPS.find { |known| known.to_s == step } || "trail"
           others = Services::Notes.new(context, inquiry_id).look(known.to_s)
           URI.encode_www_form_component(others.map do |name, where|
-            "#{name} on #{StepPage::Progress::NAMES.fetch(where.to_sym, "Trail")}"
+            Book.t("common.steps.name_on_step", name:, step: StepPage::Progress::NAMES.fetch(where.to_sym) { Book.t("common.step.trail") })
           end.join(", "))
         end
       end
@@ -77,13 +74,15 @@ module Hobrin
 
         # When a link may end: [days, name, whether it is chosen].
         def link_days
-          [["", "never", true], *Services::Act::ShareBrief::DAYS.map { |days| [days, "after #{days} days", false] }]
+          [["", Book.t("common.links.never"), true], *Services::Act::ShareBrief::DAYS.map do |days|
+            [days, Book.t("common.links.after_days", days:), false]
+          end]
         end
 
         # When a link ends and when it was opened last, in words. share :: Store::SharedBriefs::Share
         def link_facts(share)
-          ends = share.ends_at ? "It ends on #{day(share.ends_at)}." : "It does not end by itself."
-          used = share.used_at ? "Last opened on #{day_and_time(share.used_at)}." : "Nobody has opened it yet."
+          ends = share.ends_at ? Book.t("common.links.ends_on", day: day(share.ends_at)) : Book.t("common.links.never_ends")
+          used = share.used_at ? Book.t("common.links.last_opened", time: day_and_time(share.used_at)) : Book.t("common.links.never_opened")
           "#{ends} #{used}"
         end
 
@@ -107,7 +106,7 @@ module Hobrin
           notices = Services::Accounts::Read.new(context).notices
           unowned = signing_in_required? ? 0 : Services::Sharing::TakeAlong.new(context).count
           @page = Home::Page.new(overview:, errors:, question:, notices:, unowned:)
-          show_alone :"home/page", title: "Inquiries"
+          show_alone :"home/page", title: Book.t("common.layout.inquiries")
         end
 
         # Which page of the inquiries was asked for.
@@ -123,7 +122,7 @@ module Hobrin
         def show_library(errors: {})
           Services::Imports::WakeWorker.new(context).call
           @page = Library::Page.new(context:, fields:, errors:)
-          show_alone :"library/page", title: "The library"
+          show_alone :"library/page", title: Book.t("common.layout.library")
         end
 
         # What was sent, as texts alone, without what the address holds.

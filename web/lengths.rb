@@ -26,7 +26,7 @@ module Hobrin
 
           said_at = SAID_AT.fetch(name.to_sym, name.to_sym)
           raise InputError,
-                { said_at => "Keep this to #{most(name)} characters; it has #{longest}." }
+                { said_at => Book.t("common.errors.too_long", most: most(name), length: longest) }
         end
 
         # The first field that holds too much, and how much; nil when none does.

@@ -24,9 +24,9 @@ module Hobrin
 
       # What an offer would add, or that it finds nothing.
       def offer_adds(offer)
-        return "already here" if offer.held
+        return Book.t("common.offers.held") if offer.held
 
-        offer.finds? ? "adds #{number(offer.adds)}" : "finds nothing here"
+        offer.finds? ? Book.t("common.offers.adds", papers: offer.adds) : Book.t("common.offers.finds_nothing")
       end
 
       # A bar of a term: how much of its block it finds, and in full colour what only it finds.

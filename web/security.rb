@@ -14,8 +14,8 @@ module Hobrin
       HEADERS = { "content-security-policy" => POLICY, "referrer-policy" => "same-origin",
                   "x-content-type-options" => "nosniff", "cache-control" => "no-store" }.freeze
 
-      TOO_MUCH = "This request holds more than any form of Hobrin sends."
-      BAD_TEXT = "Something in this request is not readable text."
+      TOO_MUCH = Book.t("common.errors.too_large")
+      BAD_TEXT = Book.t("common.errors.not_text")
 
       # An address as the routes will read it.
       def self.address(path) = URI::DEFAULT_PARSER.unescape(path).force_encoding(Encoding::UTF_8)

@@ -65,17 +65,18 @@ module Hobrin
 
       # What the number of papers means beside the target, in words. outlook :: Narrowing::Target::Outlook
       def standing_words(outlook)
-        return "few enough to read them all" if outlook.standing == :few
+        return Book.t("common.steps.few") if outlook.standing == :few
 
         where = %i[none missing].include?(outlook.standing) ? :below : outlook.standing
-        ["#{where} your target of #{inquiry.aim.from} to #{inquiry.aim.to}", missing_words(outlook)].compact.join(": ")
+        standing = Book.t("common.steps.standing.#{where}", from: inquiry.aim.from, to: inquiry.aim.to)
+        [standing, missing_words(outlook)].compact.join(": ")
       end
 
       # Why papers may be missing; nil where nothing points to it.
       def missing_words(outlook)
         case outlook.reason
-        when :must_find then "#{count_of(outlook.about, "must-find paper")} #{outlook.about == 1 ? "is" : "are"} lost"
-        when :block then "#{letter(outlook.about)} finds far fewer papers than the other blocks"
+        when :must_find then Book.t("common.steps.must_find_lost", count: outlook.about)
+        when :block then Book.t("common.steps.finds_few", block: letter(outlook.about))
         end
       end
 
@@ -106,9 +107,9 @@ module Hobrin
       end
 
       def read_ways
-        [Way.new(key: :undo, name: "Undo", sign: "arrow-counterclockwise", keys: "Ctrl+Z", path: path(:undo),
+        [Way.new(key: :undo, name: Book.t("common.steps.undo"), sign: "arrow-counterclockwise", keys: "Ctrl+Z", path: path(:undo),
                  change: opened.undo&.change),
-         Way.new(key: :redo, name: "Redo", sign: "arrow-clockwise", keys: "Ctrl+Shift+Z", path: path(:redo),
+         Way.new(key: :redo, name: Book.t("common.steps.redo"), sign: "arrow-clockwise", keys: "Ctrl+Shift+Z", path: path(:redo),
                  change: opened.redo&.change)]
       end
 
@@ -117,8 +118,8 @@ module Hobrin
       class Progress
         include Formatting
 
-        NAMES = { ask: "Ask", word: "Terms", narrow: "Narrow", sift: "Screen", weigh: "Appraise",
-                  act: "Act" }.freeze
+        # The steps as people call them.
+        NAMES = Inquiry::STEPS.to_h { |step| [step, Book.t("common.step.#{step}")] }.freeze
 
         # papers :: how many are left by the search
         # outline :: Inquiry::Outline
@@ -141,10 +142,10 @@ module Hobrin
         # A count and its word, nil where there is none yet.
         def note(step)
           case step
-          when :word then some(terms, "term")
-          when :narrow then "#{number(@papers)} left" if terms.positive?
-          when :sift then said(@outline.kept, "included")
-          when :weigh then said(@outline.weighed, "appraised")
+          when :word then (Book.t("common.steps.terms", count: terms) if terms.positive?)
+          when :narrow then Book.t("common.steps.papers_left", papers: @papers) if terms.positive?
+          when :sift then said(:included, @outline.kept)
+          when :weigh then said(:appraised, @outline.weighed)
           end
         end
 
@@ -152,8 +153,7 @@ module Hobrin
 
         def blocks = @outline.blocks
         def terms = @outline.in_use
-        def some(count, noun) = (count_of(count, noun) if count.positive?)
-        def said(count, word) = ("#{number(count)} #{word}" if count.positive?)
+        def said(key, papers) = (Book.t("common.steps.#{key}", papers:) if papers.positive?)
       end
     end
   end

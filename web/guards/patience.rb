@@ -9,10 +9,8 @@ module Hobrin
       class Patience
         # More than any page takes, and than a change waits for another program's.
         SECONDS = 15
-        WORDS = "This took longer than %d seconds and was stopped. Nothing was changed. Make the search smaller, or " \
-                "try again when fewer people work."
         CLOCK = -> { Process.clock_gettime(Process::CLOCK_MONOTONIC) }
-        private_constant :WORDS, :CLOCK
+        private_constant :CLOCK
 
         def initialize(app, seconds: SECONDS)
           @app = app
@@ -22,7 +20,7 @@ module Hobrin
         def call(env)
           Deadline.within(@seconds, CLOCK) { @app.call(env) }
         rescue Deadline::Passed
-          [503, { "content-type" => "text/plain" }, [format(WORDS, @seconds)]]
+          [503, { "content-type" => "text/plain" }, [Book.t("common.errors.too_long_to_answer", count: @seconds)]]
         end
       end
     end

@@ -38,8 +38,8 @@ module Hobrin
 
         # Closes what is open on a page.
         def close_link(path)
-          tag("a", "Close <kbd>Esc</kbd>", class: "btn btn-quiet", href: path, "hx-get": path,
-                                           "data-close-card": true)
+          tag("a", "#{h(Book.t("common.close"))} <kbd>Esc</kbd>", class: "btn btn-quiet", href: path, "hx-get": path,
+                                                                  "data-close-card": true)
         end
 
         # A link among several of which one is where the person is, as safe markup.

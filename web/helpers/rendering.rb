@@ -73,7 +73,12 @@ module Hobrin
         rescue UnavailableError => e
           # Reading still works, so the page comes back with what was typed in it.
           status 503
-          htmx? ? fail_with("Not now", e.message) : show(form_class.step(fields) || step, errors: { press: e.message })
+          if htmx?
+            fail_with(Book.t("common.errors.not_now"),
+                      e.message)
+          else
+            show(form_class.step(fields) || step, errors: { press: e.message })
+          end
         end
 
         # Makes a change of what is kept with papers, beside the inquiry, then shows the paper again:
@@ -174,7 +179,7 @@ module Hobrin
           return if seen.nil? || seen >= outcome.opened.version - (outcome.line ? 1 : 0)
 
           lines = Services::Inquiries::Read.new(context).elsewhere(inquiry_id, seen, own: outcome.line)
-          "Also changed in another window: #{lines.map(&:change).join("; ")}." unless lines.empty?
+          Book.t("common.errors.changed_elsewhere", changes: lines.map(&:change).join("; ")) unless lines.empty?
         end
 
         # For htmx only the page's inside; the part that is swapped and what is read out.

@@ -54,8 +54,7 @@ module Hobrin
         # What the wards of who signed in are told, in words.
         def notices
           @notices.map do |ward, notice|
-            "#{notice.who}, who administers Hobrin, became a #{notice.role} of #{ward} on #{day(notice.at)}, " \
-              "and can read its inquiries."
+            Book.t("home.page.new_member", person: notice.who, role: notice.role, ward:, day: day(notice.at))
           end
         end
 
@@ -63,9 +62,9 @@ module Hobrin
 
         # What the library holds, in words, for the way there.
         def library_words
-          return "the library is empty: bring papers in" if @overview.papers.zero?
+          return Book.t("home.page.empty_library") if @overview.papers.zero?
 
-          "library of #{count_of(@overview.papers, "paper")}"
+          Book.t("home.page.library", papers: count_of(@overview.papers, "paper"))
         end
 
         # What needs somebody soonest comes first. Stages without an inquiry are left out.
@@ -88,11 +87,11 @@ module Hobrin
         # Which of them are shown, in words.
         def shown
           from = (@overview.page - 1) * Services::Inquiries::List::PAGE
-          "#{number(from + 1)} to #{number(from + @overview.entries.size)} of #{number(@overview.total)}"
+          Book.t("home.page.range", first: from + 1, last: from + @overview.entries.size, total: @overview.total)
         end
 
-        def aside = @overview.aside.map { |listed| gone(listed, "put aside", listed.aside_at) }
-        def deleted = @overview.deleted.map { |listed| gone(listed, "taken away", listed.deleted_at) }
+        def aside = @overview.aside.map { |listed| gone(listed, Book.t("home.page.when_archived"), listed.aside_at) }
+        def deleted = @overview.deleted.map { |listed| gone(listed, Book.t("home.page.when_deleted"), listed.deleted_at) }
         def kept_days = Services::Inquiries::Delete::KEPT_DAYS
 
         private
@@ -113,17 +112,17 @@ module Hobrin
         # Who still has how many papers to read or to weigh, where two do.
         def left(counts, what)
           counts.select { |_, left| left.positive? }.map do |name, left|
-            Wait.new(who: name, what: "#{count_of(left, "paper")} to #{what}", late: false)
+            Wait.new(who: name, what: Book.t("home.page.waiting", papers: count_of(left, "paper"), task: what), late: false)
           end
         end
 
         def waits(waiting)
           shown = waiting.first(MOST_WAITING).map do |wait|
-            by = ", by #{day(wait.on.iso8601)}" if wait.on
+            by = Book.t("home.page.by", day: day(wait.on.iso8601)) if wait.on
             Wait.new(who: wait.who, what: "#{wait.what}#{by}", late: wait.late)
           end
           more = waiting.size - shown.size
-          more.positive? ? [*shown, Wait.new(who: "", what: "and #{more} more", late: false)] : shown
+          more.positive? ? [*shown, Wait.new(who: "", what: Book.t("home.page.and_more", more:), late: false)] : shown
         end
 
         def steps(listed)

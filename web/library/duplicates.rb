@@ -11,8 +11,7 @@ module Hobrin
           attributes :title, :lines, :press, :fields
         end
 
-        FIELDS = { title: "Title", authors: "Authors", journal: "Journal", published: "Published", pages: "Pages",
-                   doi: "DOI", id: "Id" }.freeze
+        FIELDS = Book.names("library.duplicates.field", %i[title authors journal published pages doi id])
         private_constant :FIELDS
 
         # linked :: Array of Pair; parted :: of those that were said to be two papers; next_path :: where the list goes
@@ -27,9 +26,9 @@ module Hobrin
           after = fields.number(:after)
           found = settling.linked(after: after.is_a?(Integer) ? after : 0)
           @next_path = "/library/doubles?after=#{found.last.number}" if found.size == Services::Library::SettleDuplicates::MOST
-          @linked = found.map { |pair| row(pair, "These are different papers", { do: "part", number: pair.number }) }
+          @linked = found.map { |pair| row(pair, Book.t("library.duplicates.mark_different"), { do: "part", number: pair.number }) }
           @parted = settling.parted.map do |pair|
-            row(pair, "These are the same paper", { do: "join", first: pair.first, number: pair.number })
+            row(pair, Book.t("library.duplicates.mark_same"), { do: "join", first: pair.first, number: pair.number })
           end
           freeze
         end

@@ -13,16 +13,10 @@ module Hobrin
                      :message, :back_path
         end
 
-        STATES = { "waiting" => "waits", "running" => "is being read", "stopped" => "stopped",
-                   "failed" => "could not be read", "done" => "read",
-                   "taken back" => "taken back" }.freeze
-        MATCHED = { "waiting" => "its papers are being changed", "done" => "done",
-                    "going" => "its papers get the name back",
-                    "failed" => "its papers could not be changed; those to come are" }.freeze
         MOST_STRANGE = 40
         MOST_CHOOSABLE = 3_000
         MOST_ORIGINS = 12
-        private_constant :STATES, :MATCHED, :MOST_STRANGE, :MOST_CHOOSABLE, :MOST_ORIGINS
+        private_constant :MOST_STRANGE, :MOST_CHOOSABLE, :MOST_ORIGINS
 
         # A name that the thesaurus lacks and a heading that its papers are given: typed :: the heading that is offered
         #   for the name, or what was typed and refused
@@ -34,10 +28,6 @@ module Hobrin
         class Shared < Value
           attributes :id, :says, :at, :undone
         end
-
-        SHARED = { "resolver" => "The link resolver was changed", "filter" => "The filter “%s” was changed",
-                   "pdf" => "The PDF of %s was changed" }.freeze
-        private_constant :SHARED
 
         # thesauri :: Array of Store::Library::Thesauri::Kept, where there is anything to choose
         # allowed :: which addresses may be asked, as who runs this Hobrin wrote them
@@ -73,9 +63,9 @@ module Hobrin
 
         # [number, what it is, where it is shown or nil]
         def facts
-          [[@overview.papers, "papers"], [@overview.unindexed, "without headings"],
-           [@overview.doubles, "possible duplicates", "/library/doubles"],
-           [@overview.headings, "headings in the thesaurus"]]
+          [[@overview.papers, Book.t("library.page.papers")], [@overview.unindexed, Book.t("library.page.without_headings")],
+           [@overview.doubles, Book.t("library.page.possible_duplicates"), "/library/doubles"],
+           [@overview.headings, Book.t("library.page.headings")]]
         end
 
         # The catalogues that can be asked: Array of Store::Library::Sources::Source.
@@ -85,7 +75,7 @@ module Hobrin
         def typed(name) = errors.any? ? @fields.text(name) : ""
 
         def protocols
-          { "sru" => "searched (SRU)", "oai" => "harvested (OAI-PMH)" }.map do |value, name|
+          { "sru" => Book.t("library.catalogues.searched"), "oai" => Book.t("library.catalogues.harvested") }.map do |value, name|
             [value, name, typed(:protocol) == value]
           end
         end
@@ -108,7 +98,7 @@ module Hobrin
         # Of inquiries that who asks may not read, only how many there are.
         def others_losing
           others = losing.others
-          others == 1 ? "One inquiry of another ward" : "#{number(others)} inquiries of other wards"
+          Book.t("library.imports.other_wards", count: others)
         end
 
         private
@@ -121,13 +111,13 @@ module Hobrin
           @choosable = @overview.headings > MOST_CHOOSABLE ? [] : reading.headings
           matches = reading.matches
           @working = @overview.imports.any?(&:waiting?) || matches.any?(&:waiting?)
-          @matches = matches.map { |match| [match.name, match.label, MATCHED.fetch(match.state), match.going?] }
+          @matches = matches.map { |match| [match.name, match.label, Book.t("library.imports.mapping_state.#{match.state}"), match.going?] }
           @rows = @overview.imports.map { |import| row(import, strange(import, reading)) }
         end
 
         def shared_change(change)
-          undone = change.undone_at && "Undone by #{change.undone_by}, #{day_and_time(change.undone_at)}"
-          Shared.new(id: change.id, says: format(SHARED.fetch(change.kind), change.key),
+          undone = change.undone_at && Book.t("library.changes.undone_by", person: change.undone_by, time: day_and_time(change.undone_at))
+          Shared.new(id: change.id, says: Book.t("library.changes.of.#{change.kind}", name: change.key),
                      at: "#{change.who}, #{day_and_time(change.at)}", undone:)
         end
 
@@ -140,7 +130,8 @@ module Hobrin
 
         # What was cut off before its end is there in part.
         def state(import)
-          import.state == "failed" && import.entries.positive? ? "read in part" : STATES.fetch(import.state)
+          state = import.state == "failed" && import.entries.positive? ? "partial" : import.state.tr(" ", "_")
+          Book.t("library.imports.state.#{state}")
         end
 
         def refused_path(import)
@@ -150,10 +141,9 @@ module Hobrin
         def says(import)
           return import.message if import.format == "skos"
 
-          others = { "known already" => import.known, "of them doubles" => import.duplicates,
-                     "refused" => import.refused }.select { |_, count| count.positive? }
-          [count_of(import.added, "new paper"),
-           *others.map { |words, count| "#{number(count)} #{words}" }].join(", ")
+          others = { known: import.known, duplicates: import.duplicates, rejected: import.refused }.select { |_, count| count.positive? }
+          [Book.t("library.imports.new_papers", count: import.added),
+           *others.map { |key, papers| Book.t("library.imports.#{key}", papers:) }].join(", ")
         end
 
         def part(import)
@@ -164,9 +154,9 @@ module Hobrin
         end
 
         def presses(import)
-          return [%w[stop Stop]] if import.waiting?
+          return [["stop", Book.t("library.imports.stop")]] if import.waiting?
 
-          %w[stopped failed].include?(import.state) ? [["go", "Go on"]] : []
+          %w[stopped failed].include?(import.state) ? [["go", Book.t("library.imports.resume")]] : []
         end
 
         def back_path(import)

@@ -49,7 +49,7 @@ module Hobrin
 
         get("/library/doubles", needs: :signed_in) do
           @page = Duplicates.new(context:, fields:)
-          show_alone :"library/doubles", title: "Possible duplicates"
+          show_alone :"library/doubles", title: Book.t("library.duplicates.title")
         end
 
         post("/library/doubles", needs: :library) do
@@ -74,7 +74,7 @@ module Hobrin
           file ? leave_for("/library") : show_library
         rescue InputError => e
           answer_refused
-          htmx? ? fail_with("Not taken in", e.message) : show_library(errors: e.errors)
+          htmx? ? fail_with(Book.t("library.page.not_imported"), e.message) : show_library(errors: e.errors)
         end
 
         post("/library/imports/:id", needs: :library) do
@@ -84,7 +84,7 @@ module Hobrin
           when :go then imports.go_on(import_id)
           when :back then imports.take_back(import_id)
           else raise InputError,
-                     { press: "This page is too old for that button. Load it again." }
+                     { press: Book.t("library.page.expired") }
           end
           leave_for "/library"
         rescue InputError => e

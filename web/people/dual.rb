@@ -7,7 +7,7 @@ module Hobrin
       module Dual
         # What pages that tell of agreement have in common: tables of counts, and measures.
         class Agreement < Page
-          MARKS = { none: "Kappa", linear: "Weighted kappa" }.freeze
+          MARKS = { none: Book.t("people.dual.measure.kappa"), linear: Book.t("people.dual.measure.weighted_kappa") }.freeze
           private_constant :MARKS
 
           # A table of counts: rows :: Array of [counts, name]
@@ -50,7 +50,7 @@ module Hobrin
           def adjusted(agreement)
             return [] unless agreement.adjusted
 
-            { "Prevalence- and bias-adjusted kappa" => agreement.adjusted, "Gwet's AC1" => agreement.ac1 }
+            { Book.t("people.dual.measure.pabak") => agreement.adjusted, Book.t("people.dual.measure.ac1") => agreement.ac1 }
               .map { |name, kappa| [name, *told(kappa)] }
           end
 
@@ -83,23 +83,23 @@ module Hobrin
 
           def progress
             names.zip(@overview.read).map do |name, read|
-              "#{name} has read #{number(read)} of #{number(@overview.papers)}"
+              Book.t("people.dual.has_screened", person: name, papers: read, all: @overview.papers)
             end
           end
 
           def settled = @overview.settled
-          def reasons = Screening::Decision::Reasons.for(@frame)
+          def reasons = Screening::Decision::Reasons.for(@frame).map { |tag| [tag, reason(tag)] }
           def words = @overview.twice.words
 
           # Array of Counts.
           def tables
             verdicts = VERDICTS.values_at(*Screening::DualScreening::VERDICTS)
-            [counts("Papers, by what each decided", verdicts, said), *by_reason]
+            [counts(Book.t("people.dual.screening_table"), verdicts, said), *by_reason]
           end
 
           # Array of Measures.
           def measured
-            found = measures("Measures of agreement, with 95 % intervals", said, %i[none linear])
+            found = measures(Book.t("people.dual.measures"), said, %i[none linear])
             found.rows.empty? ? [] : [found]
           end
 
@@ -109,16 +109,17 @@ module Hobrin
 
           private
 
+          def reason(tag) = Screening::Decision::Reasons.name(tag)
           def said = @overview.twice.agreement
 
           def by_reason
             names, agreement = @overview.twice.reasons
-            names ? [counts("Papers that both excluded, by reason", names, agreement)] : []
+            names ? [counts(Book.t("people.dual.reasons_table"), names.map { |tag| reason(tag) }, agreement)] : []
           end
 
           def row(pair, record)
             said = names.zip([pair.first, pair.second]).map do |name, one|
-              [name, VERDICTS.fetch(one.verdict), one.reason, one.note]
+              [name, VERDICTS.fetch(one.verdict), one.reason && reason(one.reason), one.note]
             end
             query = Rack::Utils.build_query("paper" => pair.record_id)
             Row.new(id: pair.record_id, title: record&.title || pair.record_id, said:,
@@ -153,7 +154,7 @@ module Hobrin
 
           def progress
             names.zip(@overview.weighed).map do |name, weighed|
-              "#{name} is done with #{number(weighed)} of #{number(@overview.papers)}"
+              Book.t("people.dual.has_appraised", person: name, papers: weighed, all: @overview.papers)
             end
           end
 
@@ -177,16 +178,16 @@ module Hobrin
           def tables
             concerns = Appraisal::Checklists::Concern::LEVELS.map(&:to_s)
             answers = Appraisal::Paper::Answer::WORDS.values
-            [counts("Questions, by what each answered", answers, twice.answers),
-             counts("Papers, by the concern that error came in", concerns, twice.concerns),
-             counts("Papers, by level", (1..5).map(&:to_s), twice.levels)].reject(&:empty?)
+            [counts(Book.t("people.dual.answers_table"), answers, twice.answers),
+             counts(Book.t("people.dual.risk_table"), concerns, twice.concerns),
+             counts(Book.t("people.dual.levels_table"), (1..5).map(&:to_s), twice.levels)].reject(&:empty?)
           end
 
           # Array of Measures.
           def measured
-            { "Agreement on answers" => [twice.answers, %i[none]],
-              "On concern" => [twice.concerns, %i[linear]],
-              "On levels" => [twice.levels, %i[linear]] }
+            { Book.t("people.dual.on_answers") => [twice.answers, %i[none]],
+              Book.t("people.dual.on_risk") => [twice.concerns, %i[linear]],
+              Book.t("people.dual.on_levels") => [twice.levels, %i[linear]] }
               .map { |caption, (agreement, weightings)| measures(caption, agreement, weightings) }
               .reject { |measures| measures.rows.empty? }
           end

@@ -18,7 +18,7 @@ module Hobrin
         def made_up_people? = env.dig(SigningIn::SHARED, :demo)
 
         # A way to write to the others about a part of the inquiry; nothing where nobody signs in.
-        def note_link(kind, key, words: "Note to the others", looks: "btn btn-quiet")
+        def note_link(kind, key, words: Book.t("people.page.note_to_others"), looks: "btn btn-quiet")
           return "" unless person_here
 
           query = Rack::Utils.build_query("kind" => kind, "key" => key)
@@ -39,7 +39,7 @@ module Hobrin
         # said :: what is to be told on the page
         def show_people(errors: {}, invited: nil, said: nil)
           @page = Pages::Everybody.new(context:, errors:, invited:, said:)
-          show_alone :"people/everybody", title: "People"
+          show_alone :"people/everybody", title: Book.t("people.page.people")
         end
 
         # Asks somebody to join, by what was sent. Gives the secret part of the address.
@@ -54,19 +54,18 @@ module Hobrin
         def show_invitation(errors: {})
           invitation = Services::Accounts::Invite.new(context).read(params["token"])
           @page = Pages::Invitation.new(invitation:, errors:, fields:)
-          show_alone :"people/invitation", title: "You are invited"
+          show_alone :"people/invitation", title: Book.t("people.page.invited")
         end
 
         # Removes a text from an inquiry for good. Gives what came of it, in words.
         def forget_in(id)
           count = Services::Inquiries::ForgetText.new(context).call(id, fields.text(:forget))
-          "Removed for good from #{count == 1 ? "one place" : "#{number(count)} places"}. Backups made before still have it, " \
-            "until newer ones replace them."
+          Book.t("people.forget.deleted", count:)
         end
 
         def show_standing(errors: {}, said: nil)
           @page = Sharing.new(context:, id: inquiry_id, errors:, said:)
-          show_alone :"people/sharing", title: "Access"
+          show_alone :"people/sharing", title: Book.t("people.page.access")
         end
 
         # Raises GoneError where papers are not read twice.
@@ -74,7 +73,7 @@ module Hobrin
           raise GoneError, "page" unless Services::Screen::DualScreening.new(context, inquiry_id).on?
 
           @page = Dual::Differences.new(context:, id: inquiry_id, errors:)
-          show_alone :"people/differences", title: "Dual screening"
+          show_alone :"people/differences", title: Book.t("people.page.screening")
         end
 
         # Raises GoneError where papers are not weighed twice.
@@ -82,7 +81,7 @@ module Hobrin
           raise GoneError, "page" unless Services::Appraise::DualAppraisal.new(context, inquiry_id).on?
 
           @page = Dual::Sheets.new(context:, id: inquiry_id, errors:)
-          show_alone :"people/sheets", title: "Dual appraisal"
+          show_alone :"people/sheets", title: Book.t("people.page.appraisal")
         end
 
         # Says what holds of a paper that two weighed otherwise, by what was sent.
@@ -101,7 +100,7 @@ module Hobrin
 
         def show_notes(errors: {})
           @page = Sharing::Notes.new(context:, id: inquiry_id, fields:, errors:)
-          show_alone :"people/notes", title: "Notes to each other"
+          show_alone :"people/notes", title: Book.t("people.page.notes")
         end
 
         # talk :: Services::Notes. Raises GoneError, InputError (:text).

@@ -56,8 +56,7 @@ module Hobrin
             wards.filter_map do |ward|
               count = @overview.unowned[ward.id] or next
               people = @overview.people.select { |person| person.in?(ward.id) }
-              [ward, count == 1 ? "1 inquiry has" : "#{number(count)} inquiries have",
-               people.map { |person| [person.id, person.name, false] }]
+              [ward, Book.t("people.everybody.no_owner", count:, ward: ward.name), people.map { |person| [person.id, person.name, false] }]
             end
           end
 
@@ -70,7 +69,7 @@ module Hobrin
           # What is wrong with the log, or nil.
           def broken
             at = @overview.broken_at
-            at && "Line #{at} of the log is not as it was written, or the one before it is missing."
+            at && Book.t("people.everybody.log_broken", line: at)
           end
         end
 
@@ -130,17 +129,14 @@ module Hobrin
 
         # One of the pages of signing in.
         class SignIn < Page
-          # name :: as rodauth calls it. Gives [the view, the title]
-          NAMES = { "login" => [:sign_in, "Sign in"], "logout" => [:sign_out, "Sign out"],
-                    "forgotten" => [:forgotten, "New password"],
-                    "reset-password" => [:new_password, "New password"],
-                    "change-password" => [:password, "Change your password"],
-                    "otp-setup" => [:second_step_on, "Two-step verification"],
-                    "otp-auth" => [:second_step, "Two-step verification"],
-                    "otp-disable" => [:second_step_off, "Turn off two-step verification"],
-                    "recovery-auth" => [:spare_code, "Backup code"],
-                    "recovery-codes" => [:spare_codes, "Backup codes"],
-                    "add-recovery-codes" => [:spare_codes, "Backup codes"] }.freeze
+          # Views by the names that rodauth gives them, each with the key of its title.
+          NAMES = { "login" => [:sign_in, "sign_in.title"], "logout" => [:sign_out, "sign_in.sign_out"],
+                    "forgotten" => [:forgotten, "password.new"], "reset-password" => [:new_password, "password.new"],
+                    "change-password" => [:password, "password.change_title"], "otp-setup" => [:second_step_on, "two_step.title"],
+                    "otp-auth" => [:second_step, "two_step.title"], "otp-disable" => [:second_step_off, "two_step.turn_off"],
+                    "recovery-auth" => [:spare_code, "two_step.backup_code"],
+                    "recovery-codes" => [:spare_codes, "two_step.backup_codes"],
+                    "add-recovery-codes" => [:spare_codes, "two_step.backup_codes"] }.freeze
           private_constant :NAMES
 
           attr_reader :notice, :warning, :view, :title, :people
@@ -153,7 +149,8 @@ module Hobrin
           #   demo
           def initialize(name:, rodauth:, errors:, notice:, warning:, mail:, people: [])
             super(errors:)
-            @view, @title = NAMES.fetch(name)
+            @view, title = NAMES.fetch(name)
+            @title = Book.t("people.#{title}")
             @typed = rodauth.param_or_nil("login").to_s
             @notice = notice
             @warning = warning

@@ -17,7 +17,7 @@ module Hobrin
           not_found unless person_here
           @page = Pages::Account.new(context:, notice: env["hobrin.notice"],
                                      session: env[SigningIn::SESSION])
-          show_alone :"people/account", title: "Your account"
+          show_alone :"people/account", title: Book.t("people.page.your_account")
         end
 
         # Letters of the stand-in, in the demo alone.
@@ -25,7 +25,7 @@ module Hobrin
           post = env.dig(SigningIn::SHARED, :post)
           not_found unless post&.stand_in?
           @page = Page.new.freeze
-          show_alone :"people/outbox", title: "Sent e-mail (demo)", letters: post.letters
+          show_alone :"people/outbox", title: Book.t("people.outbox.title"), letters: post.letters
         end
 
         # For a monitor.

@@ -5,30 +5,20 @@ module Hobrin
     module People
       # What others may do with an inquiry.
       class Sharing < Page
-        CHOICES = { **Hobrin::People::Standing::GIVEN, owns: "owns it in my place" }.freeze
-        # What is said of each step that can be done twice.
-        SAID = {
-          sift: { title: "Dual screening", does: "screen its papers", sees: "decides",
-                  path: "differences", press: "Start dual screening", second: "Second reviewer",
-                  begins: "You and one other decide on every paper, each without seeing the " \
-                          "other. What you agree on holds at once; where you differ, you " \
-                          "settle it together. Papers that are decided already stay outside: " \
-                          "their decisions hold, and are hidden from the second reader." },
-          weigh: { title: "Dual appraisal", does: "appraise its papers", sees: "answers",
-                   path: "sheets", press: "Start dual appraisal", second: "Second appraiser",
-                   begins: "You and one other fill in a sheet for every kept paper, each " \
-                           "without seeing the other. When both are done with a paper, what " \
-                           "you judged alike holds, and the rest is settled point by point. " \
-                           "Papers that are appraised already stay outside, hidden from the " \
-                           "other; numbers for outcomes are written down together." }
-        }.freeze
-        private_constant :CHOICES, :SAID
+        # Where what two do independently is compared.
+        PATHS = { sift: "differences", weigh: "sheets" }.freeze
+        private_constant :PATHS
 
         # A step that two do apart, or could: names :: of the two, or none
         class Twice < Value
-          attributes :step, :names, :title, :does, :sees, :path, :press, :second, :begins
+          attributes :step, :names, :path
 
           def on? = names.any?
+          def title = Book.t("people.access.dual.#{step}.title")
+          def second = Book.t("people.access.dual.#{step}.second")
+          def start = Book.t("people.access.dual.#{step}.start")
+          def hint = Book.t("people.access.dual.#{step}.hint")
+          def going_on = Book.t("people.access.dual.#{step}.going_on", people: Book.list(names))
           def field = "second-#{step}"
         end
 
@@ -42,7 +32,7 @@ module Hobrin
           @shared = Services::Sharing::ShareInquiry.new(context).read(id)
           services = { sift: Services::Screen::DualScreening, weigh: Services::Appraise::DualAppraisal }
           @twice = services.map do |step, service|
-            Twice.new(step:, names: service.new(context, id).readers.map(&:name), **SAID.fetch(step))
+            Twice.new(step:, names: service.new(context, id).readers.map(&:name), path: PATHS.fetch(step))
           end
           @question = Services::Inquiries::Read.new(context).call(id).question.text
           freeze
@@ -50,10 +40,11 @@ module Hobrin
 
         # Who owns it, in words.
         def owned
-          return "#{@shared.owner&.name || "Nobody"} owns it." unless ward
-          return "#{@shared.owner.name} owns it; everybody on #{ward} reads it." if @shared.owner
+          owner = @shared.owner&.name
+          return owner ? Book.t("people.access.owned_by", person: owner) : Book.t("people.access.owned_by_nobody") unless ward
+          return Book.t("people.access.owned_and_read", person: owner, ward:) if owner
 
-          "#{ward} owns it: its librarians act as the owner, and can hand it over. Everybody on #{ward} reads it."
+          Book.t("people.access.owned_by_ward", ward:)
         end
 
         def ward = @shared.ward&.name
@@ -64,8 +55,14 @@ module Hobrin
         def rows
           @shared.people.map do |person, may|
             librarian = person.librarian?(@shared.ward.id)
-            [person.id, person.name, librarian, CHOICES.map { |value, name| [value, name, value == may] }]
+            [person.id, person.name, librarian, choices(may)]
           end
+        end
+
+        # What a colleague may be given, for a select.
+        def choices(may)
+          given = Hobrin::People::Standing::GIVEN.merge(owns: Book.t("people.access.own"))
+          given.map { |value, name| [value, name, value == may] }
         end
 
         # Notes to each other about an inquiry.
@@ -95,7 +92,7 @@ module Hobrin
 
           # What the new note is about, in words.
           def about_words
-            kind == "inquiry" ? "this inquiry" : "#{Services::Notes::KINDS.fetch(kind).downcase} “#{@name}”"
+            kind == "inquiry" ? Book.t("people.access.this_inquiry") : "#{Services::Notes::KINDS.fetch(kind).downcase} “#{@name}”"
           end
 
           def typed = errors.any? ? @fields.text(:text) : ""
@@ -110,7 +107,7 @@ module Hobrin
           def row(strand)
             first = strand.first
             said = [first, *strand.answers].map { |note| [note.who, day_and_time(note.at), note.text] }
-            settled = "settled by #{first.settled_by}, #{day_and_time(first.settled_at)}" unless strand.open?
+            settled = Book.t("people.dual.resolved_by", person: first.settled_by, time: day_and_time(first.settled_at)) unless strand.open?
             Row.new(id: first.id, about: named(first), path: path(first), said:, open: strand.open?, settled:)
           end
 

@@ -8,13 +8,10 @@ module Hobrin
       # What is Hobrin's own of signing in, before what rodauth does: pages, how many tries there
       # are, letters, and what is written down.
       module Behaviour
-        LOCKED = "This was tried too often. Wait a quarter of an hour, or ask who runs this Hobrin."
-        LETTER = "Somebody, likely you, asked to choose a new password. This address holds a day, and " \
-                 "once:\n\n%s\n\nIf it was not you, nothing has to be done.\n"
         # What is written down when something was done.
         TOLD = { logout: "signed out", otp_setup: "second step put on",
                  otp_disable: "second step taken off" }.freeze
-        private_constant :LOCKED, :LETTER, :TOLD
+        private_constant :TOLD
 
         def view(page, _title) = scope.page(page, self)
 
@@ -44,8 +41,8 @@ module Hobrin
           super
           return unless request.post? && request.path_info != logout_path && too_many?
 
-          set_error_flash LOCKED
-          return redirect_with(LOCKED) if logged_in?
+          set_error_flash Book.t("common.sign_in.too_often")
+          return redirect_with(Book.t("common.sign_in.too_often")) if logged_in?
 
           set_response_error_status(429)
           return_response login_view
@@ -176,8 +173,8 @@ module Hobrin
         end
 
         def letter
-          text = format(LETTER, reset_password_email_link)
-          hobrin[:post].send_later(account[:login], "New password for Hobrin", text)
+          text = Book.t("common.sign_in.reset_email", link: reset_password_email_link)
+          hobrin[:post].send_later(account[:login], Book.t("common.sign_in.reset_subject"), text)
         end
       end
     end

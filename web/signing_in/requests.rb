@@ -49,7 +49,7 @@ module Hobrin
           return request.halt(shown("forgotten")) unless request.post?
 
           rodauth.send_new_password(request.params["login"].to_s)
-          flash[:notice] = "If somebody signs in with that, a letter with an address is on its way. It holds a day."
+          flash[:notice] = Book.t("common.sign_in.reset_sent")
           request.redirect "/sign-in"
         end
 
@@ -66,7 +66,7 @@ module Hobrin
 
           session = request.params["session"]
           rodauth.sign_out_elsewhere(session)
-          flash[:notice] = "#{session ? "There" : "Elsewhere"} you are signed out."
+          flash[:notice] = Book.t("common.sign_in.word.#{session ? "session_ended" : "signed_out_elsewhere"}")
           request.redirect "/account"
         end
 

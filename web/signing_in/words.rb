@@ -5,27 +5,23 @@ module Hobrin
     module SigningIn
       # What rodauth says, in Hobrin's words, and where it leads; nil where the page says it.
       module Words
-        WRONG = "Wrong user name or password."
-        NO_KEY = "This link has expired. Ask for a new one."
-        private_constant :WRONG, :NO_KEY
-
         # The same words, whichever of the two is wrong.
-        def no_matching_login_message = WRONG
-        def unverified_account_message = WRONG
+        def no_matching_login_message = Book.t("common.sign_in.word.wrong_login")
+        def unverified_account_message = Book.t("common.sign_in.word.wrong_login")
 
         def invalid_password_message
-          request.path_info == login_path ? WRONG : "Wrong password."
+          request.path_info == login_path ? Book.t("common.sign_in.word.wrong_login") : Book.t("common.sign_in.word.wrong_password")
         end
 
         def no_matching_login_error_status = 401
         def unopen_account_error_status = 401
         def login_error_status = 401
 
-        def passwords_do_not_match_message = "The two passwords differ."
-        def same_as_existing_password_message = "Choose a password different from your current one."
-        def otp_invalid_auth_code_message = "Wrong or expired code."
-        def otp_invalid_secret_message = "This key has expired. Start again."
-        def invalid_recovery_code_message = "Not a valid backup code."
+        def passwords_do_not_match_message = Book.t("common.sign_in.word.passwords_differ")
+        def same_as_existing_password_message = Book.t("common.sign_in.word.same_password")
+        def otp_invalid_auth_code_message = Book.t("common.sign_in.word.wrong_code")
+        def otp_invalid_secret_message = Book.t("common.sign_in.word.key_expired")
+        def invalid_recovery_code_message = Book.t("common.sign_in.word.wrong_backup_code")
 
         def login_notice_flash = nil
         def login_error_flash = nil
@@ -38,18 +34,18 @@ module Hobrin
         def view_recovery_codes_error_flash = nil
         def two_factor_auth_notice_flash = nil
         def two_factor_need_authentication_error_flash = nil
-        def logout_notice_flash = "You are signed out."
-        def change_password_notice_flash = "Password changed. You have been signed out everywhere else."
-        def reset_password_notice_flash = "Password changed. Sign in with the new one."
+        def logout_notice_flash = Book.t("common.sign_in.word.signed_out")
+        def change_password_notice_flash = Book.t("common.sign_in.word.password_changed")
+        def reset_password_notice_flash = Book.t("common.sign_in.word.password_chosen")
 
         def otp_setup_notice_flash
-          "Two-step verification is on. Keep the backup codes below in a safe place, away from your phone."
+          Book.t("common.sign_in.word.two_step_on")
         end
 
-        def otp_disable_notice_flash = "Two-step verification is off."
-        def active_sessions_error_flash = "You were signed out here. Sign in again."
-        def no_matching_reset_password_key_error_flash = NO_KEY
-        def otp_lockout_error_flash = "Too many wrong codes. Use one of your backup codes."
+        def otp_disable_notice_flash = Book.t("common.sign_in.word.two_step_off")
+        def active_sessions_error_flash = Book.t("common.sign_in.word.ended_here")
+        def no_matching_reset_password_key_error_flash = Book.t("common.sign_in.word.link_expired")
+        def otp_lockout_error_flash = Book.t("common.sign_in.word.many_wrong_codes")
 
         def login_redirect = "/"
         def logout_redirect = "/sign-in"

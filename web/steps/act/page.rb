@@ -78,7 +78,7 @@ module Hobrin
           def no_day
             return if inquiry.plan.look_again.empty? || inquiry.plan.look_again_on
 
-            "Set a review date, such as 2027-02-01, to get a reminder on Home and in your calendar."
+            Book.t("act.page.review_hint")
           end
 
           def kept = counts.kept
@@ -96,7 +96,7 @@ module Hobrin
           # Who signed last, in words.
           def signed_words
             last = inquiry.acting.signed.last
-            last ? "Signed off by #{last.name} on #{day(last.on.iso8601)}." : "Not signed off yet."
+            last ? Book.t("act.page.signed_by", name: last.name, day: day(last.on.iso8601)) : Book.t("act.page.not_signed")
           end
 
           # The code to read an address off a screen or a printed page, as safe markup.
@@ -110,27 +110,24 @@ module Hobrin
 
           # [name, path, whether it is open]
           def parts
-            names = { shall_we: "Decision", steps: "Action plan",
-                      measures: "Measures (#{inquiry.acting.measures.size})", versions: "Sign-off and sharing" }
+            names = { shall_we: Book.t("act.page.decision"), steps: Book.t("act.page.plan"),
+                      measures: Book.t("act.page.measures", measures: inquiry.acting.measures.size), versions: Book.t("act.page.sharing") }
             named = names.map do |part, name|
               [name, path(key, show: PARTS.fetch(part).first), open_part == part]
             end
-            [["The brief", path, open_part == :brief], *named]
+            [[Book.t("act.page.brief"), path, open_part == :brief], *named]
           end
 
           def path_to_portion = ->(from) { "#{path(key, from:)}#evidence-title" }
           def rows = portion.shown.map { |row| evidence(row) }
 
           def searched_on
-            "counted on " \
-              "#{day(brief.searched_on.iso8601)}#{" in the made-up sample library" if sample?}"
+            Book.t("act.page.#{sample? ? "counted_in_sample" : "counted"}", day: day(brief.searched_on.iso8601))
           end
 
           def dock_words
-            papers = count_of(counts.unread, "paper")
-            unread = "#{papers} #{counts.unread == 1 ? "was" : "were"} not screened."
-            [(unread if counts.unread.positive?),
-             ("#{counts.unsure} unsure." if counts.unsure.positive?)].compact.join(" ")
+            [(Book.t("act.page.unread", count: counts.unread) if counts.unread.positive?),
+             (Book.t("act.page.unsure", papers: counts.unsure) if counts.unsure.positive?)].compact.join(" ")
           end
 
           private
@@ -153,41 +150,35 @@ module Hobrin
 
           def evidence(row)
             paper = row.paper
-            moved = ", moved: #{paper.graded_why}" if paper && paper.graded != 0
-            Evidence.new(record: row.record, design: row.design&.name || "not appraised yet",
+            moved = Book.t("act.evidence.moved", reason: paper.graded_why) if paper && paper.graded != 0
+            Evidence.new(record: row.record, design: row.design&.name || Book.t("act.evidence.not_appraised"),
                          level: row.level && "#{row.level}#{moved}", finding: paper&.finding, applicability: row.applicability,
                          results: row.results.map { |result| Brief::Words::OfPaper.of(result) })
           end
 
           # Everything that can be taken away from Act as a file.
           module Files
-            # What it is for, and [address after "files/", name] of each.
-            REPORTS = {
-              "One-page summary for the ward" => [%w[ward.pdf PDF]],
-              "Full brief" => [%w[brief.pdf PDF], %w[brief.docx Word], %w[brief.html HTML],
-                               %w[brief.md Markdown]],
-              "The tables" => [%w[brief.xlsx Excel], ["findings.csv", "findings as CSV"],
-                               ["papers.csv", "papers as CSV"], ["measures.csv", "measures as CSV"]],
-              "For other systems" => [["brief.fhir.json", "FHIR R5"]]
-            }.freeze
-            PAPERS = [%w[evidence.ris RIS], %w[evidence.bib BibTeX],
-                      %w[evidence.json CSL-JSON]].freeze
-            WHOLE = "The whole inquiry (archive)"
-            private_constant :REPORTS, :PAPERS, :WHOLE
+            # Addresses after "files/", by what they are for; the book names both.
+            REPORTS = { ward: %w[ward.pdf], full: %w[brief.pdf brief.docx brief.html brief.md],
+                        tables: %w[brief.xlsx findings.csv papers.csv measures.csv], systems: %w[brief.fhir.json] }.freeze
+            PAPERS = %w[evidence.ris evidence.bib evidence.json].freeze
+            private_constant :REPORTS, :PAPERS
 
             # page :: Act. Gives [what it is for, Array of [path, name]].
             def self.of(page)
-              reports = REPORTS.transform_values do |files|
-                files.map { |file, words| [page.path("files/#{file}", style: page.style), words] }
+              reports = REPORTS.map do |key, files|
+                [Book.t("act.files.#{key}"), files.map { |file| [page.path("files/#{file}", style: page.style), name(file)] }]
               end
-              papers = PAPERS.map { |file, words| [page.path(file), words] }
-              [*reports, ["The papers", papers], [WHOLE, archives(page)]]
+              papers = PAPERS.map { |file| [page.path(file), name(file)] }
+              [*reports, [Book.t("act.files.papers"), papers], [Book.t("act.files.archive"), archives(page)]]
             end
+
+            def self.name(file) = Book.t("act.files.format.#{file.tr(".", "_")}")
 
             # What led to the question may tell of a patient: it goes along only where that is chosen.
             def self.archives(page)
-              [[page.path("archive.json"), "Archive"],
-               [page.path("archive.json", situation: "yes"), "Archive with the situation"]]
+              [[page.path("archive.json"), Book.t("act.files.archive_plain")],
+               [page.path("archive.json", situation: "yes"), Book.t("act.files.archive_situation")]]
             end
             private_class_method :archives
           end
@@ -208,10 +199,10 @@ module Hobrin
 
             # Array of Line, from the top.
             def call
-              [Line.new(papers: counts.joined, says: "match all blocks", aside: limited, last: false),
-               Line.new(papers: counts.found, says: "left to read", aside: dropped, last: false),
+              [Line.new(papers: counts.joined, says: Book.t("act.flow.all_blocks"), aside: limited, last: false),
+               Line.new(papers: counts.found, says: Book.t("act.flow.left"), aside: dropped, last: false),
                *(open_line if (counts.unsure + counts.unread).positive?),
-               Line.new(papers: counts.kept, says: "in the evidence set", aside: kept_outside,
+               Line.new(papers: counts.kept, says: Book.t("act.flow.in_set"), aside: kept_outside,
                         last: true)]
             end
 
@@ -221,25 +212,27 @@ module Hobrin
 
             def limited
               added = counts.by_hand + counts.threaded
-              threaded = " (#{number(counts.threaded)} of them by citation searching)" if counts.threaded.positive?
-              "−#{number(counts.limited)} by limits#{", +#{number(added)} added manually#{threaded}" if added.positive?}"
+              key = if added.zero? then "limited"
+                    else counts.threaded.zero? ? "limited_and_added" : "limited_added_and_cited"
+                    end
+              Book.t("act.flow.#{key}", removed: counts.limited, added:, cited: counts.threaded)
             end
 
             def dropped
-              return "none excluded" if counts.dropped_total.zero?
+              return Book.t("act.flow.none_excluded") if counts.dropped_total.zero?
 
-              reasons = counts.dropped.map { |reason, count| "#{reason.downcase} #{count}" }
-              "−#{counts.dropped_total} excluded: #{reasons.join(", ")}"
+              reasons = counts.dropped.map { |reason, count| "#{Screening::Decision::Reasons.name(reason).downcase} #{count}" }
+              Book.t("act.flow.excluded", papers: counts.dropped_total, reasons: reasons.join(", "))
             end
 
             def open_line
               Line.new(papers: counts.unsure + counts.unread, says: "open",
-                       aside: "#{counts.unsure} unsure, #{counts.unread} not screened", last: false)
+                       aside: Book.t("act.flow.unsure_unread", unsure: counts.unsure, unread: counts.unread), last: false)
             end
 
             def kept_outside
               outside = counts.kept_outside
-              outside.positive? ? "and #{outside} included earlier that this search no longer finds" : ""
+              outside.positive? ? Book.t("act.flow.outside", papers: outside) : ""
             end
           end
         end

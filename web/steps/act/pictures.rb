@@ -43,7 +43,7 @@ module Hobrin
 
             def chart_notes(chart, height)
               sides = chart.ticks.map { |y, words| note(words, 54, y + 4, "end") }
-              begun = chart.start ? note("the change", chart.start + 4, height - 12) : ""
+              begun = chart.start ? note(Book.t("act.measures.change"), chart.start + 4, height - 12) : ""
               sides.join + begun
             end
           end

@@ -26,7 +26,7 @@ module Hobrin
             # [key, name, whether it is chosen]
             def decisions
               chosen = @page.typed_or(:decision, @acting.decision)
-              [["", "not decided yet", chosen.empty?]] +
+              [["", Book.t("act.plan.not_decided"), chosen.empty?]] +
                 Brief::Acting::Consideration::DECISIONS.map { |key, name| [key, name, key == chosen] }
             end
 
@@ -57,7 +57,8 @@ module Hobrin
 
             # What is neither a benefit nor a harm is said here.
             def certainty(row)
-              "#{row.outcome.name}: #{row.certainty.word}#{" (#{row.words})" unless row.side}"
+              facts = { outcome: row.outcome.name, certainty: row.certainty.word }
+              row.side ? Book.t("act.plan.outcome", **facts) : Book.t("act.plan.outcome_without_side", **facts, words: row.words)
             end
           end
 
@@ -169,7 +170,7 @@ module Hobrin
             def fewest_after = Statistics::RunChart::FEWEST
 
             def better
-              [["", "Choose…", open&.better.nil?], *@page.choices(:better, Brief::Measure::BETTER, open&.better.to_s)]
+              [["", Book.t("common.choose"), open&.better.nil?], *@page.choices(:better, Brief::Measure::BETTER, open&.better.to_s)]
             end
 
             def target = @page.typed_or(:target, open&.target ? format("%g", open.target) : "")

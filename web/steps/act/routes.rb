@@ -115,21 +115,21 @@ module Hobrin
 
             def better
               fields.one_of(:better, Brief::Measure::BETTER.keys) or
-                raise InputError, { better: "Choose whether you want less of it or more." }
+                raise InputError, { better: Book.t("act.measures.choose_aim") }
             end
 
             # Of a share in people of 100.
             def target
               text = fields.some_text(:target) or return
               Appraisal::Reported::Figures::Typed.number(text) || raise(InputError,
-                                                                        { target: "Write a number, such as 20." })
+                                                                        { target: Book.t("act.page.number_example") })
             end
 
             def started
               text = fields.some_text(:started) or return
               Date.iso8601(text)
             rescue Date::Error
-              raise InputError, { started: "Write a day, such as 2026-09-07." }
+              raise InputError, { started: Book.t("act.page.day_example") }
             end
           end
 
@@ -138,12 +138,12 @@ module Hobrin
           class SignForm < Form
             def signer = fields.text(:signer)
             def reason = written(:reason)
-            def after(_outcome) = Form::After.new(said: "Signed off.", list: { "show" => "versions" })
+            def after(_outcome) = Form::After.new(said: Book.t("act.page.signed_off"), list: { "show" => "versions" })
           end
 
           # What a change needs, its steps by their rows, and its cycles. A row without words is none.
           class StepsForm < Form
-            DAY = "Write a day, such as 2026-09-07."
+            DAY = Book.t("act.page.day_example")
             private_constant :DAY
 
             def edit

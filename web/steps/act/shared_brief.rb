@@ -22,10 +22,9 @@ module Hobrin
           # Which version this is, in words.
           def standing
             made = day(@shared.report.made.iso8601)
-            return "Not signed off yet: as it stands on #{made}." unless @shared.version
+            return Book.t("act.share.not_signed_yet", day: made) unless @shared.version
 
-            newer = ". Work has gone on since" if @shared.newer
-            "Version #{@shared.version}, as it was signed off on #{made}#{newer}."
+            Book.t("act.share.#{@shared.newer ? "signed_and_changed" : "signed"}", version: @shared.version, day: made)
           end
         end
       end

@@ -26,7 +26,8 @@ module Hobrin
             attributes :title, :lines
           end
 
-          TITLES = { conclusion: "Conclusion and findings", decision: "Decision and plan", open: "Not finished" }.freeze
+          TITLES = { conclusion: Book.t("act.versions.conclusion_findings"), decision: Book.t("act.versions.decision_plan"),
+                     open: Book.t("act.versions.not_finished") }.freeze
           private_constant :TITLES
 
           # gaps :: Array of Gaps, empty where everything fits
@@ -98,11 +99,11 @@ module Hobrin
           end
 
           def told(row)
-            return "not there" unless row
+            return Book.t("act.versions.missing") unless row
 
             papers = @page.count_of(row.pool.studies.size, "paper")
             effect = Brief::Words::OfResult.new(row.pool.measure).of(row.effect) if row.effect
-            certainty = "#{row.certainty.word} certainty" if row.certainty
+            certainty = Book.t("act.versions.certainty", word: row.certainty.word) if row.certainty
             [papers, effect, certainty].compact.join(", ")
           end
         end

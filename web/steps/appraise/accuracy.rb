@@ -7,8 +7,7 @@ module Hobrin
         # An outcome that is a test: its papers in pairs, pooled together, and what a result means
         # where a known share of people has the condition.
         class Accuracy < Outcome
-          TEST_PARTS = { "together" => "Pooled", "values" => "Predictive values",
-                         "certainty" => "Certainty", "is" => "Outcome" }.freeze
+          TEST_PARTS = %w[together values certainty is].freeze
           private_constant :TEST_PARTS
 
           def view = part == "together" ? "appraise/test" : "appraise/#{part}"
@@ -26,8 +25,8 @@ module Hobrin
 
           # "97.5 (86.8 to 99.9)", of a Statistics::Interval of proportions
           def share(interval)
-            "#{page.points(interval.estimate)} (#{page.points(interval.low)} to " \
-              "#{page.points(interval.high)})"
+            Book.t("appraise.accuracy.interval", estimate: page.points(interval.estimate), low: page.points(interval.low),
+                                                 high: page.points(interval.high))
           end
 
           def pooled = pool.tests
@@ -36,8 +35,7 @@ module Hobrin
             return [] unless pooled
 
             [pooled.converged ? together : apart, between,
-             "A positive test is #{page.decimal(positive)} times as often found in those who have it; " \
-             "a negative one #{page.decimal(negative)} times."]
+             Book.t("appraise.accuracy.ratios", positive: page.decimal(positive), negative: page.decimal(negative))]
           end
 
           private
@@ -53,17 +51,15 @@ module Hobrin
 
           def between
             one, two = [0, 1].map { |place| page.decimal(pooled.between[place, place], 3) }
-            "τ² #{one} of sensitivity and #{two} of false positives, on the scale of log odds."
+            Book.t("appraise.accuracy.between", sensitivity: one, false_positives: two)
           end
 
           def together
-            "Sensitivity and false positives are pooled together (Reitsma 2005, restricted maximum likelihood): " \
-              "between papers they go together by #{page.decimal(pooled.correlation)}."
+            Book.t("appraise.accuracy.bivariate", correlation: page.decimal(pooled.correlation))
           end
 
           def apart
-            "Sensitivity and specificity are pooled apart, as if one had nothing to do with the other: " \
-              "#{pool.studies.size < 3 ? "fewer than three papers" : "together the model did not come to rest"}."
+            Book.t("appraise.accuracy.#{pool.studies.size < 3 ? "separately_few" : "separately"}")
           end
 
           # Papers on a test by false alarms and by what they find, with the pooled middle and its
@@ -117,8 +113,8 @@ module Hobrin
             def outline(pairs) = pairs.map { |alarms, found| "#{x(alarms)},#{y(found)}" }.join(" ")
 
             def label(study, test)
-              "#{study.label}: finds #{(100 * test.sensitivity.estimate).round} of 100 who have it, alarms " \
-                "#{(100 * (1 - test.specificity.estimate)).round} of 100 who have not"
+              Book.t("appraise.accuracy.study", study: study.label, sensitivity: (100 * test.sensitivity.estimate).round,
+                                                false_positives: (100 * (1 - test.specificity.estimate)).round)
             end
           end
 
@@ -155,7 +151,7 @@ module Hobrin
             def refused
               return if typed_text.empty? || Appraisal::Reported::Figures::Typed.number(typed_text)&.between?(0, 100)
 
-              "Write a number from 0 to 100."
+              Book.t("appraise.accuracy.prevalence_range")
             end
 
             # Of those with a positive test, how many have it; of those with a negative one, how many
@@ -175,7 +171,7 @@ module Hobrin
             def specificity = @pool.tests.specificity.estimate
 
             def value(share)
-              share ? "#{@part.page.points(share)} of 100" : "nobody has such a result"
+              share ? Book.t("appraise.accuracy.percent", share: @part.page.points(share)) : Book.t("appraise.accuracy.nobody")
             end
 
             def usual

@@ -7,7 +7,8 @@ module Hobrin
         # The sheet of one paper: how it was made, the questions that fit, whether it is about
         # people like ours.
         class Checklist
-          MOVES = { "-1" => "one stronger", "0" => "as the table says", "1" => "one weaker" }.freeze
+          # What a person may do to a level: each as a form sends it, with the key of its name.
+          MOVES = { "-1" => :stronger, "0" => :as_table, "1" => :weaker }.freeze
           private_constant :MOVES
 
           # A group of questions: concern :: in words, nil where nothing is answered; set :: Array of
@@ -46,13 +47,7 @@ module Hobrin
 
           # What two who weigh the paper apart are told of it, nil where it is weighed as any other.
           def apart_words
-            theirs = "#{@both} appraise this paper independently."
-            { theirs:, mine: "#{theirs} Say when you are done with it.",
-              waiting: "You are done with this paper, and the other is not yet. A change here " \
-                       "opens your sheet again.",
-              open: "Both are done with this paper, and differ.",
-              outside: "This paper was appraised before dual appraisal began. What was said of it is hidden " \
-                       "from you until that has ended." }[standing]
+            Book.t("appraise.paper.dual.#{standing}", people: @both) if standing
           end
 
           # Where the two settle it, once both are done.
@@ -64,7 +59,7 @@ module Hobrin
           end
 
           def designs
-            choose = design ? [] : [["", "Choose…", true]]
+            choose = design ? [] : [["", Book.t("common.choose"), true]]
             choose + Appraisal::Design::ALL.map { |offered| [offered.key, offered.name, offered == design] }
           end
 
@@ -74,7 +69,7 @@ module Hobrin
             return [] unless design&.key == "systematic_review"
 
             chosen = reviewed&.key
-            [["", "Choose…", chosen.nil?]] +
+            [["", Book.t("common.choose"), chosen.nil?]] +
               Appraisal::Level.reviewable(@page.question.kind).map { |offered| [offered.key, offered.name, offered.key == chosen] }
           end
 
@@ -92,7 +87,7 @@ module Hobrin
                                           answers: answers.transform_values(&:says))
           end
 
-          def moves = MOVES.map { |value, name| [value, name, value == graded] }
+          def moves = MOVES.map { |value, key| [value, Book.t("appraise.paper.level_move.#{key}"), value == graded] }
 
           # The sheet that fits the design; nil while that is not chosen.
           def sheet = design && Appraisal::Checklists.for(design, @page.question.kind)
@@ -124,7 +119,7 @@ module Hobrin
           end
 
           # Where the sheet comes from, and by which rule its concerns are worked out.
-          def rule = "#{sheet.spirit} The wording is our own. #{Appraisal::Checklists::Concern::RULE}"
+          def rule = Book.t("appraise.paper.rule", source: sheet.spirit, rule: Appraisal::Checklists::Concern::RULE)
 
           # The sentences of the abstract, to choose from.
           def sentences = passage.sentences.map(&:text)
@@ -164,7 +159,7 @@ module Hobrin
 
           def group(key, questions, concern)
             chosen = @row.paper&.concerns&.[](key)
-            set = [["", "by the rule", chosen.nil?]] +
+            set = [["", Book.t("appraise.paper.by_rule"), chosen.nil?]] +
                   Appraisal::Checklists::Concern::WORDS.map { |value, words| [value, words, chosen&.concern == value] }
             items = questions.map { |question| item(question) }
             Group.new(key:, name: Appraisal::Checklists::GROUPS.fetch(key), items:, set:, why: chosen&.why.to_s,
@@ -176,8 +171,8 @@ module Hobrin
             answers = Appraisal::Paper::Answer::WORDS.map { |value, words| [value, words, value == given] }
             ask = shown(question.key).empty? && given != :not_told
             offers = ask ? question.sentences(passage).map(&:text) : []
-            note = "Here a “no” is of some concern only: it often cannot be otherwise." if question.light
-            note = [note, "A sentence is chosen. Now answer the question."].compact.join(" ") if @row.paper&.sentences&.key?(question.key)
+            note = Book.t("appraise.paper.light") if question.light
+            note = [note, Book.t("appraise.paper.sentence_chosen")].compact.join(" ") if @row.paper&.sentences&.key?(question.key)
             Item.new(key: question.key, text: question.text, answers:, shown: shown(question.key), offers:, note:)
           end
         end

@@ -50,7 +50,7 @@ module Hobrin
           # What the two numbers are told in.
           def worthwhile_unit
             kind = @outcome&.kind || usual_kind
-            %w[events time share test].include?(kind) ? "people of 100" : "in the units of the measure"
+            Book.t("appraise.outcome.unit.#{%w[events time share test].include?(kind) ? "per_100" : "of_measure"}")
           end
 
           # Papers whose numbers would be taken away with it.

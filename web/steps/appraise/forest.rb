@@ -44,10 +44,14 @@ module Hobrin
           def headings
             return [@pool.arms.intervention_name, @pool.arms.comparison_name].map { |name| capital(name) } if @part.outcome.sort.two_groups?
 
-            [@part.outcome.kind == "share" ? "Had it" : "People", nil]
+            [@part.outcome.kind == "share" ? Book.t("appraise.pooled.had_it") : Book.t("appraise.pooled.people_column"), nil]
           end
 
-          def less = @pool.measure.nothing ? "less with #{@pool.arms.intervention_name}" : "of 100"
+          def less
+            return Book.t("appraise.pooled.per_100") unless @pool.measure.nothing
+
+            Book.t("appraise.pooled.less_with", group: @pool.arms.intervention_name)
+          end
 
           private
 
@@ -98,12 +102,13 @@ module Hobrin
             end
 
             def without
-              lines(@pool.studies.map { |study| "without #{study.label}" }.zip(@pool.without_each).select(&:last))
+              names = @pool.studies.map { |study| Book.t("appraise.pooled.without_study", study: study.label) }
+              lines(names.zip(@pool.without_each).select(&:last))
             end
 
             def in_time
               names = @pool.studies.each_with_index.map do |study, place|
-                place.zero? ? study.label : "and #{study.label}"
+                place.zero? ? study.label : Book.t("appraise.pooled.and_study", study: study.label)
               end
               lines(names.zip(@pool.one_by_one).select(&:last))
             end
@@ -123,16 +128,15 @@ module Hobrin
 
             # How these are worked out.
             def method
-              knapp = " (Hartung–Knapp from three papers on)" if @pool.way.random? && @pool.way.knapp
-              "Every line is pooled as the whole is#{knapp}."
+              knapp = @pool.way.random? && @pool.way.knapp
+              Book.t("appraise.pooled.#{knapp ? "same_model_knapp" : "same_model"}")
             end
 
             # The test of the difference between groups, in a sentence.
             def difference
-              return "All papers are alike in that." unless groups
+              return Book.t("appraise.pooled.all_alike") unless groups
 
-              "Between the groups Q is #{decimal(groups.between)} on #{groups.df}, p #{@part.told.p(groups.p)}. " \
-                "A difference between papers is not one between people."
+              Book.t("appraise.pooled.between", q: decimal(groups.between), df: groups.df, p: @part.told.p(groups.p))
             end
 
             private
@@ -170,7 +174,7 @@ module Hobrin
 
             # Where the baseline comes from, in words.
             def from
-              @part.outcome.baseline ? "our own baseline" : "the middle of the papers' comparison groups"
+              Book.t("appraise.pooled.#{@part.outcome.baseline ? "own_baseline" : "median_baseline"}")
             end
 
             def typed

@@ -30,7 +30,7 @@ module Hobrin
             def decimal(name)
               text = fields.some_text(name) or return
               Appraisal::Reported::Figures::Typed.number(text) || raise(InputError,
-                                                                        { name => "Write a number, such as 3.5." })
+                                                                        { name => Book.t("appraise.page.number_example") })
             end
           end
 
@@ -163,7 +163,7 @@ module Hobrin
               when :out, :back then Edits::Results::Count.new(record_id:, number: result,
                                                               counts: fields.text(:do) == "back")
               when :mend, :split, :count
-                trap = fields.one_of(:trap, Appraisal::Synthesis::IntegrityWarnings::IntegrityWarning::WORDS.keys)
+                trap = fields.one_of(:trap, Appraisal::Synthesis::IntegrityWarnings::IntegrityWarning::KEYS)
                 Edits::Results::SettleWarning.new(record_id:, number: result, trap:,
                                                   mend: fields.text(:do) == "split" ? :split : fields.text(:do) == "mend")
               else unknown

@@ -6,9 +6,7 @@ module Hobrin
       module Appraise
         # An outcome: its papers together, how sure that is, and what the outcome is.
         class Outcome
-          PARTS = { "together" => "Pooled", "certainty" => "Certainty", "without" => "Leave-one-out",
-                    "time" => "Cumulative",
-                    "groups" => "Subgroups", "small" => "Small-study effects", "is" => "Outcome" }.freeze
+          PARTS = %w[together certainty without time groups small is].freeze
           private_constant :PARTS
 
           # An open trap: of :: in words; fields :: of the presses that settle it; path :: to the
@@ -43,7 +41,7 @@ module Hobrin
 
           # What is open: the key of a part.
           def part
-            parts_offered.key?(page.fields.text(:part)) ? page.fields.text(:part) : "together"
+            parts_offered.include?(page.fields.text(:part)) ? page.fields.text(:part) : "together"
           end
 
           # How much it matters and which way is better, in words.
@@ -60,8 +58,8 @@ module Hobrin
 
           # [name, path, whether it is open]
           def parts
-            parts_offered.map do |key, name|
-              [name, page.path_to_outcome(outcome, part: (key unless key == "together")),
+            parts_offered.map do |key|
+              [Book.t("appraise.outcome.part.#{key}"), page.path_to_outcome(outcome, part: (key unless key == "together")),
                key == part]
             end
           end
@@ -108,14 +106,11 @@ module Hobrin
           # Why nothing is pooled, in a sentence; nil where something is.
           def unpooled
             return if pool.pooled
-            return "No paper reports numbers for it yet." if pool.studies.empty?
-            if pool.open_traps.any?
-              return "Nothing is pooled while a trap is open: something would count twice, or " \
-                     "does not belong."
-            end
-            return "Only one paper: nothing to pool." if pool.studies.size == 1
+            return Book.t("appraise.outcome.no_data") if pool.studies.empty?
+            return Book.t("appraise.outcome.blocked") if pool.open_traps.any?
+            return Book.t("appraise.outcome.one_paper") if pool.studies.size == 1
 
-            "Not pooled: look at the papers individually."
+            Book.t("appraise.outcome.individually")
           end
 
           # The papers one by one: how many lie on which side, the middle effect and the range; nil
@@ -125,8 +120,8 @@ module Hobrin
 
             less = pool.results.count { |result| result.effect.negative? }
             low, middle, high = pool.range
-            "#{less} of #{pool.studies.size} lie on the side of less. Their middle effect is " \
-              "#{told.value(middle)}, from #{told.range(low, high)}."
+            Book.t("appraise.outcome.not_pooled_summary", less:, papers: pool.studies.size, median: told.value(middle),
+                                                          range: told.range(low, high))
           end
 
           private
@@ -146,10 +141,6 @@ module Hobrin
           # How sure an outcome is: what was proposed and why, what a person set, and what comes of
           # it.
           class Certainty
-            STEPS = { 2 => "up two levels", 1 => "up one level", 0 => "no change", -1 => "down one level",
-                      -2 => "down two levels" }.freeze
-            private_constant :STEPS
-
             # A reason: proposed, said :: steps in words; choices :: of the select; by :: what a
             #   person wrote
             class Line < Value
@@ -169,13 +160,13 @@ module Hobrin
 
             def start
               "#{@certainty.start_why} " \
-                "#{"Upgrading applies only to low-certainty evidence that has not been downgraded." if @certainty.start == 2}"
+                "#{Book.t("appraise.certainty.upgrading") if @certainty.start == 2}"
             end
 
             def lines
               @certainty.lines.map do |line|
                 Line.new(domain: line.domain, name: Appraisal::Certainty::DOMAINS.fetch(line.domain),
-                         proposed: STEPS.fetch(line.proposed),
+                         proposed: steps_words(line.proposed),
                          why: line.why, said: said(line), choices: choices(line), by: by(line))
               end
             end
@@ -185,11 +176,14 @@ module Hobrin
 
             private
 
+            # -1 => "down one level"
+            def steps_words(steps) = Book.t("appraise.certainty.steps.#{%w[none up_one up_two down_two down_one].fetch(steps)}")
+
             def said(line)
-              steps = STEPS.fetch(line.steps)
+              steps = steps_words(line.steps)
               return steps if line.steps.zero? || @certainty.counts?(line)
 
-              "#{steps}, not counted: #{@certainty.start == 4 ? "it starts high" : "something is rated down"}"
+              Book.t("appraise.certainty.#{@certainty.start == 4 ? "not_counted_high" : "not_counted_down"}", steps:)
             end
 
             def by(line)
@@ -200,7 +194,8 @@ module Hobrin
               typed = @part.page.fields.text(:steps) if line.domain.to_s == refused
               chosen = typed || line.judgement&.steps.to_s
               steps = line.up? ? [0, 1, 2] : [0, -1, -2]
-              [["", "as proposed", chosen.empty?]] + steps.map { |step| [step, STEPS.fetch(step), step.to_s == chosen] }
+              proposed = ["", Book.t("appraise.certainty.as_proposed"), chosen.empty?]
+              [proposed, *steps.map { |step| [step, steps_words(step), step.to_s == chosen] }]
             end
           end
         end

@@ -48,7 +48,7 @@ module Hobrin
 
           def empty? = rows.empty?
           def weighing = inquiry.weighing
-          def heading = count_of(rows.size, "included paper")
+          def heading = Book.t("appraise.page.included_papers", count: rows.size)
           def weighed = rows.count { |row| weighed?(row) }
           def path_to_portion = ->(from) { path(key, from:) }
 
@@ -82,7 +82,7 @@ module Hobrin
             shows = %i[sheet numbers].include?(pane)
             portion.shown.map do |row|
               level = row.level if weighed?(row)
-              Title.new(record: row.record, level: level || "not appraised yet", gives: gives(row),
+              Title.new(record: row.record, level: level || Book.t("appraise.page.not_appraised"), gives: gives(row),
                         path: path(key, paper: row.record.id), open: shows && row == open)
             end
           end
@@ -106,10 +106,10 @@ module Hobrin
           def path_to_fresh = path(key, show: "new")
 
           def dock_words
-            return "Say on Ask what kind of question this is: the level depends on it." unless kind
+            return Book.t("appraise.page.choose_type") unless kind
 
             traps = weighing.outcomes.sum { |outcome| pool(outcome).open_traps.size }
-            traps.positive? ? "#{count_of(traps, "trap")} to settle before all is put together." : ""
+            traps.positive? ? Book.t("appraise.page.warnings_open", count: traps) : ""
           end
 
           private
@@ -130,9 +130,10 @@ module Hobrin
             return unless apart.apart?
 
             overview = apart.overview
-            done = overview.readers.zip(overview.weighed).map { |person, count| "#{person.name} is done with #{number(count)}" }
+            readers = overview.readers.map(&:name).zip(overview.weighed)
+            done = readers.map { |person, papers| Book.t("appraise.page.done_with", person:, papers:) }
             open = count_of(overview.open.size, "paper")
-            ["Weighed twice, apart: #{done.join(", ")}. #{open} to settle.", path(:sheets)]
+            [Book.t("appraise.page.dual", done: done.join(", "), papers: open), path(:sheets)]
           end
 
           # What a paper gives may stand before anybody judged it.
@@ -142,8 +143,8 @@ module Hobrin
 
           def says(outcome)
             pool = pool(outcome)
-            return "no data yet" if pool.studies.empty?
-            return count_of(pool.open_traps.size, "trap") if pool.open_traps.any?
+            return Book.t("appraise.page.no_data") if pool.studies.empty?
+            return Book.t("appraise.page.warnings", count: pool.open_traps.size) if pool.open_traps.any?
 
             "#{count_of(pool.studies.size, "result")} · #{certainty(outcome).word}"
           end
@@ -183,7 +184,7 @@ module Hobrin
             def effect
               return test(reported.values) if outcome.kind == "test"
 
-              @told.result(reported, outcome.way) || "tells nothing by the #{outcome.measure.name}"
+              @told.result(reported, outcome.way) || Book.t("appraise.page.not_with_measure", measure: outcome.measure.name)
             end
 
             # Four counts with their difference and number needed, as Brief::Words::OfEffect; nil for
@@ -195,18 +196,20 @@ module Hobrin
             private
 
             def test(test)
-              both = { "sensitivity" => test.sensitivity, "specificity" => test.specificity }
-              ratios = { "likelihood ratio of a positive test" => test.positive_ratio,
-                         "of a negative one" => test.negative_ratio, "odds ratio" => test.odds_ratio }
-              [*both.map { |name, one| "#{name} #{share(one)}" },
-               *ratios.map { |name, one| "#{name} #{ratio(one)}" }].join(", ")
+              both = { sensitivity: test.sensitivity, specificity: test.specificity }
+              ratios = { positive_ratio: test.positive_ratio, negative_ratio: test.negative_ratio, odds_ratio: test.odds_ratio }
+              shares = both.map { |name, interval| Book.t("appraise.result.#{name}", interval: share(interval)) }
+              [*shares, *ratios.map { |name, interval| Book.t("appraise.result.#{name}", interval: ratio(interval)) }].join(", ")
             end
 
-            def ratio(one) = "#{@page.decimal(one.estimate)} (#{@page.decimal(one.low)} to #{@page.decimal(one.high)})"
+            def ratio(one)
+              Book.t("appraise.page.ratio_interval", estimate: @page.decimal(one.estimate), low: @page.decimal(one.low),
+                                                     high: @page.decimal(one.high))
+            end
 
             def share(one)
-              "#{@page.points(one.estimate)} (#{@page.points(one.low)} to " \
-                "#{@page.points(one.high)})"
+              Book.t("appraise.page.share_interval", estimate: @page.points(one.estimate), low: @page.points(one.low),
+                                                     high: @page.points(one.high))
             end
           end
         end

@@ -103,9 +103,8 @@ module Hobrin
           # a result of a test means. Each stands beside a table of the same numbers.
           module OfOutcomes
             # Where the people of a tree stand, and what is said of them.
-            TREE = { people: [310, 18, "people"], ill: [155, 102, "have it"], well: [465, 102, "have it not"],
-                     found: [70, 172, "found"], missed: [230, 172, "missed"], alarmed: [390, 172, "false alarm"],
-                     cleared: [550, 172, "cleared"] }.freeze
+            TREE = { people: [310, 18], ill: [155, 102], well: [465, 102], found: [70, 172], missed: [230, 172],
+                     alarmed: [390, 172], cleared: [550, 172] }.freeze
             BRANCHES = { people: %i[ill well], ill: %i[found missed], well: %i[alarmed cleared] }.freeze
             private_constant :TREE, :BRANCHES
 
@@ -117,7 +116,7 @@ module Hobrin
               line = shape("line", "forest-one", x1: middle, y1: top, x2: middle, y2: bottom)
               points = small.points.map { |point| paper_point(point, 5) }
               ticks = small.ticks.map { |x, words| note(words, x.round(1), height - 16, "middle") }
-              ends = note("exact", 4, 12) + note("less exact", 4, bottom)
+              ends = note(Book.t("appraise.small.precise"), 4, 12) + note(Book.t("appraise.small.imprecise"), 4, bottom)
               drawing("0 0 #{width} #{height}", edge + line + points.join + ticks.join + ends, "funnel")
             end
 
@@ -140,7 +139,7 @@ module Hobrin
               lines = BRANCHES.flat_map do |from, ends|
                 ends.map { |to| branch(TREE.fetch(from), TREE.fetch(to)) }
               end
-              knots = TREE.map { |name, (x, y, words)| knot(x, y, people.public_send(name), words) }
+              knots = TREE.map { |name, (x, y)| knot(x, y, people.public_send(name), Book.t("appraise.accuracy.tree.#{name}")) }
               drawing("0 0 620 190", lines.join + knots.join, "thousand")
             end
 
@@ -163,9 +162,9 @@ module Hobrin
                 note(words, roc.x(share), foot,
                      "middle") + note(words, roc.edge - 4, roc.y(share) + 4, "end")
               end
-              ticks.join + note("false alarms of 100 well", roc.edge + (roc.side / 2), foot + 16,
+              ticks.join + note(Book.t("appraise.accuracy.x_axis"), roc.edge + (roc.side / 2), foot + 16,
                                 "middle") +
-                note("found, of 100 ill", 4, 12)
+                note(Book.t("appraise.accuracy.y_axis"), 4, 12)
             end
 
             def branch(from, to)

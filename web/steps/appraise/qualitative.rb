@@ -9,7 +9,8 @@ module Hobrin
         class Qualitative
           include Formatting
 
-          STEPS = { 0 => "no change", -1 => "down one level", -2 => "down two levels" }.freeze
+          # Steps of confidence, with the keys of their names.
+          STEPS = { 0 => :none, -1 => :down_one, -2 => :down_two }.freeze
           private_constant :STEPS
 
           # A paper in the form of a finding: place :: its place in the form; speaks :: choices;
@@ -55,7 +56,8 @@ module Hobrin
 
           # For the grid: what a paper says to a finding, in a word.
           def says(finding, record)
-            { for: "says so", against: "otherwise" }[finding.support[record.id]&.speaks] || "–"
+            speaks = finding.support[record.id]&.speaks
+            %i[for against].include?(speaks) ? Book.t("appraise.findings.speaks.#{speaks}") : "–"
           end
 
           def confidence = finding && @confidences.fetch(finding)
@@ -64,8 +66,8 @@ module Hobrin
           def lines
             confidence.lines.map do |line|
               [line.component, Appraisal::Finding::Confidence::COMPONENTS.fetch(line.component),
-               STEPS.fetch(line.proposed), line.why,
-               STEPS.fetch(line.steps), choices(line), line.judgement&.why.to_s]
+               steps_words(line.proposed), line.why,
+               steps_words(line.steps), choices(line), line.judgement&.why.to_s]
             end
           end
 
@@ -83,7 +85,7 @@ module Hobrin
 
           def speaks(place, stored)
             given = @page.refused?(:speaks) ? @page.fields.nested(:speaks).text(place) : stored&.speaks.to_s
-            [["", "nothing of it", given.empty?]] +
+            [["", Book.t("appraise.findings.speaks.nothing"), given.empty?]] +
               Appraisal::Finding::Voice::WAYS.map { |value, name| [value, name, value.to_s == given] }
           end
 
@@ -98,9 +100,12 @@ module Hobrin
             (found.empty? ? passage.sentences : found).first(3).map(&:text)
           end
 
+          def steps_words(steps) = Book.t("appraise.certainty.steps.#{STEPS.fetch(steps)}")
+
           def choices(line)
             chosen = line.judgement&.steps
-            [["", "as proposed", chosen.nil?]] + STEPS.map { |step, name| [step, name, step == chosen] }
+            proposed = ["", Book.t("appraise.findings.as_proposed"), chosen.nil?]
+            [proposed] + STEPS.keys.map { |step| [step, steps_words(step), step == chosen] }
           end
         end
       end

@@ -143,7 +143,7 @@ module Hobrin
           # Where the sentence does not tell which group is which, the person says it.
           def paths(offer, place)
             take = ->(**rest) { page.path_to_numbers(record, outcome, take: place, **rest) }
-            return [["Take #{offer.says.join(" and ")}", take.call]] if offer.settled
+            return [[Book.t("appraise.result.use", numbers: offer.says.join(" and ")), take.call]] if offer.settled
 
             offer.says.zip(%w[first second]).map { |says, group| [says, take.call(with: group)] }
           end

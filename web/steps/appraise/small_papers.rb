@@ -33,9 +33,10 @@ module Hobrin
           # Large papers stand high.
           def points
             @pool.studies.map do |study|
-              Point.new(x: x(study.result.effect), y: y(study.result.error),
-                        label: "#{study.label}: #{@part.told.value(study.result.effect)}, error " \
-                               "#{decimal(study.result.error)}")
+              result = study.result
+              label = Book.t("appraise.small.study", study: study.label, effect: @part.told.value(result.effect),
+                                                     error: decimal(result.error))
+              Point.new(x: x(result.effect), y: y(result.error), label:)
             end
           end
 
@@ -56,8 +57,8 @@ module Hobrin
           def words
             return too_few unless @pool.enough_to_test?
 
-            tests = { "Egger's test" => @pool.egger }
-            tests = { "Peters' test" => @pool.peters, **tests } if @pool.ratio_of_events?
+            tests = { Book.t("appraise.small.egger") => @pool.egger }
+            tests = { Book.t("appraise.small.peters") => @pool.peters, **tests } if @pool.ratio_of_events?
             [*tests.map { |name, test| result(name, test) }, *misleads].join(" ")
           end
 
@@ -71,21 +72,20 @@ module Hobrin
           private
 
           def too_few
-            "A test for small-study effects needs #{Statistics::Pooling::SmallStudyEffects::Egger::FEWEST} papers or more; with " \
-              "#{@pool.studies.size} it would show nothing."
+            Book.t("appraise.small.too_few", least: Statistics::Pooling::SmallStudyEffects::Egger::FEWEST, studies: @pool.studies.size)
           end
 
           def result(name, test)
-            return "#{name}: there is no variation between the papers to test." unless test
+            return Book.t("appraise.small.no_variation", test: name) unless test
 
-            found = test.p < 0.1 ? "small papers differ from large ones" : "no sign that small papers differ"
-            "#{name}: t #{decimal(test.t)} on #{test.df}, p #{@part.told.p(test.p)}: #{found}."
+            key = test.p < 0.1 ? "effects" : "no_effects"
+            Book.t("appraise.small.#{key}", test: name, t: decimal(test.t), df: test.df, p: @part.told.p(test.p))
           end
 
           def misleads
             return unless @pool.ratio_of_events?
 
-            "For ratios of events go by Peters' test: Egger's finds small-study effects that are not there."
+            Book.t("appraise.small.use_peters")
           end
 
           def middle = @pool.pooled.estimate

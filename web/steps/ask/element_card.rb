@@ -27,13 +27,10 @@ module Hobrin
             attributes :says, :value, :move, :sign, :name
           end
 
-          USUAL = { searched: "It becomes a block of names.", limit: "Put it on at Narrow: age, sex, study type.",
-                    reading: "Judged while reading." }.freeze
-          EDGES = [["begins", "start:-1", "arrow-left", "Begin a word earlier"],
-                   [nil, "start:1", "arrow-right", "Begin a word later"],
-                   ["ends", "end:-1", "arrow-left", "End a word earlier"],
-                   [nil, "end:1", "arrow-right", "End a word later"]].freeze
-          private_constant :USUAL, :EDGES
+          # [key of the text before it, what a press sends, icon, key of its name]
+          EDGES = [[:starts, "start:-1", "arrow-left", :start_earlier], [nil, "start:1", "arrow-right", :start_later],
+                   [:ends, "end:-1", "arrow-left", :end_earlier], [nil, "end:1", "arrow-right", :end_later]].freeze
+          private_constant :EDGES
 
           # page :: Ask; element :: Question::Element
           def initialize(page, element)
@@ -61,8 +58,9 @@ module Hobrin
 
           # The buttons of an open phrase.
           def edges(phrase)
-            EDGES.map do |says, move, sign, name|
-              Edge.new(says:, value: "#{phrase.place}:#{move}", move:, sign:, name:)
+            EDGES.map do |before, move, sign, name|
+              Edge.new(says: before && Book.t("ask.element.#{before}"), value: "#{phrase.place}:#{move}", move:, sign:,
+                       name: Book.t("ask.element.#{name}"))
             end
           end
 
@@ -80,7 +78,7 @@ module Hobrin
           def remark
             return @element.slot.prompt if @element.blank?
 
-            advice&.text || USUAL.fetch(@element.use)
+            advice&.text || Book.t("ask.element.usual.#{@element.use}")
           end
 
           # The use that the rules of practice would give it, when it has another one: [what a press

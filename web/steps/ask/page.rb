@@ -26,10 +26,6 @@ module Hobrin
             attributes :name, :words, :limit
           end
 
-          NOTHING_YET = "Accept the suggestions, or mark the words yourself: " \
-                        "who it is about and what you would do carry the search."
-          private_constant :NOTHING_YET
-
           # What the question is understood to say.
           attr_reader :reading
 
@@ -80,18 +76,18 @@ module Hobrin
 
           def kind_words
             guess = reading.guess
-            return "#{kind.name} is best answered by #{kind.best}.#{other_guess(guess)}" if kind
-            return "Choose one: it determines which study designs answer it best." unless guess
+            return [Book.t("ask.page.answered_by", kind: kind.name, designs: kind.best), other_guess(guess)].compact.join(" ") if kind
+            return Book.t("ask.page.choose_type") unless guess
 
-            "#{sounds(guess)}. Best answered by #{guess.kind.best}."
+            Book.t("ask.page.guessed", guess: sounds(guess), designs: guess.kind.best)
           end
 
           def next_words
-            return NOTHING_YET if question.searched.empty?
-            return "Choose the question type: it determines which study designs answer it best." unless question.kind
+            return Book.t("ask.page.nothing_marked") if question.searched.empty?
+            return Book.t("ask.page.choose_type_next") unless question.kind
 
             letters = question.searched.map(&:letter)
-            "#{letters.join(", ")} will be searched#{" together" if letters.size > 1}."
+            Book.t("ask.page.will_be_searched", count: letters.size, elements: Book.list(letters))
           end
 
           # The sentence in its pieces, marked, proposed and plain.
@@ -125,32 +121,18 @@ module Hobrin
           end
 
           def other_guess(guess)
-            return "" if guess.nil? || guess.kind == kind
-
-            " #{sounds(guess)}."
+            "#{sounds(guess)}." unless guess.nil? || guess.kind == kind
           end
 
           # How sure it is, and by which words.
           def sounds(guess)
-            verb = guess.sure >= Question::Understanding::LIKELY ? "It sounds like" : "It may be"
-            "#{verb} #{guess.kind.name.downcase}#{", because of “#{guess.cue}”" if guess.cue}"
+            key = guess.sure >= Question::Understanding::LIKELY ? "sounds_like" : "may_be"
+            kind = guess.kind.name.downcase
+            guess.cue ? Book.t("ask.page.#{key}_by", kind:, cue: guess.cue) : Book.t("ask.page.#{key}", kind:)
           end
 
           # Why a phrase is proposed, in words.
           class Why
-            CLASSES = {
-              "people" => "people", "staff" => "people who care", "setting" => "a place of care",
-              "condition" => "a complaint", "drug" => "a medicine", "device" => "a thing that is used",
-              "procedure" => "something that is done", "test" => "a test",
-              "outcome" => "something that may come about", "change" => "a word of change",
-              "assess" => "a word of finding out", "tell" => "a word of telling",
-              "money" => "a word of money", "time" => "a time", "number" => "a number",
-              "quality" => "how people are", "nothing" => "what is done already, or nothing"
-            }.freeze
-            WORDS = { after: "after “%s”", before: "before “%s”", comparing: "set against something by “%s”",
-                      begins: "in a sentence that begins with “%s”" }.freeze
-            private_constant :CLASSES, :WORDS
-
             # proposal :: Question::Understanding::Proposal
             def initialize(proposal)
               @proposal = proposal
@@ -158,17 +140,19 @@ module Hobrin
 
             def to_s
               words = [*@proposal.reasons.map { |reason| told(reason) }, known].compact
-              words.empty? ? "from the shape of the sentence" : words.join("; ")
+              words.empty? ? Book.t("ask.page.from_shape") : words.join("; ")
             end
 
             private
 
             def told(reason)
-              reason.what == :names ? CLASSES.fetch(reason.word) : format(WORDS.fetch(reason.what), reason.word)
+              return Book.t("ask.proposal.class.#{reason.word}") if reason.what == :names
+
+              Book.t("ask.proposal.reason.#{reason.what}", word: reason.word)
             end
 
             def known
-              "the thesaurus knows #{@proposal.headings.join(", ")}" if @proposal.headings.any?
+              Book.t("ask.page.in_thesaurus", headings: @proposal.headings.join(", ")) if @proposal.headings.any?
             end
           end
         end

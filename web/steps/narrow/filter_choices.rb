@@ -36,7 +36,7 @@ module Hobrin
           end
 
           def name(kind = self.kind)
-            kind == "reviews" ? "Reviews" : Question::Kind.fetch(kind).name
+            kind == "reviews" ? Book.t("narrow.filters.reviews") : Question::Kind.fetch(kind).name
           end
 
           def card_path = @page.path(show: "filters")
@@ -61,13 +61,13 @@ module Hobrin
 
           # Where a filter comes from, in short.
           def origin(published)
-            changed = "Terms changed: open it to see how." unless published.as_published?
+            changed = Book.t("narrow.filters.terms_changed") unless published.as_published?
             ["#{published.source}.", published.note, changed].compact.join(" ")
           end
 
           # Where the original looked and where this looks, and what became of its figures.
           def adapted(published)
-            ["The original looked in #{published.searched}; this looks in #{published.here}.",
+            [Book.t("narrow.filters.fields_changed", original: published.searched, here: published.here),
              changed(published)].compact.join(" ")
           end
 
@@ -77,10 +77,8 @@ module Hobrin
             wide, narrow = rows.each_cons(2).find { |one, other| size(one) < size(other) }
             return unless wide
 
-            "Here “#{wide.leaf.width}” leaves #{count_of(size(wide),
-                                                         "paper")} and “#{narrow.leaf.width}” " \
-              "#{size(narrow)}, the wrong way round: look at the counts beside the terms. A filter that leans on " \
-              "headings finds little where few papers carry them."
+            Book.t("narrow.filters.wrong_way", broad: wide.leaf.width, broad_papers: count_of(size(wide), "paper"),
+                                               narrow: narrow.leaf.width, narrow_papers: size(narrow))
           end
 
           def joined = @page.opened.cascade.joined.size
@@ -97,8 +95,8 @@ module Hobrin
             return if published.as_published?
 
             figures = [published.sensitivity, published.specificity]
-            own = ", so the published figures (#{figures.join(" and ")} %) are not those of these terms" if figures.all?
-            "Changed: #{published.changed}#{own}."
+            own = Book.t("narrow.filters.figures_do_not_apply", figures: figures.join(" and ")) if figures.all?
+            Book.t("narrow.filters.changed", change: published.changed, own:)
           end
 
           def trouble? = @page.errors.keys.intersect?(%i[title terms replace])

@@ -30,7 +30,7 @@ module Hobrin
               when :added
                 from = fields.text(:since).strip
                 InputError.at(:since) { Strategy::Dates.new(name: :added, from:) }
-              when nil then raise InputError, { limit: "There is no such limit." }
+              when nil then raise InputError, { limit: Book.t("narrow.limits.unknown") }
               else Strategy::Limit.new(name:, values: fields.list(:values))
               end
             end
@@ -52,7 +52,7 @@ module Hobrin
           # One of the usual aims, or the two numbers that were typed.
           class TargetForm < Form
             def edit
-              usual = Narrowing::Target::USUAL[fields.text(:usual)]
+              usual = Narrowing::Target::USUAL[fields.one_of(:usual, Narrowing::Target::USUAL.keys)]
               from, to = usual || [fields.number(:aim_from), fields.number(:aim_to)]
               Edits::Limits::SetTarget.new(aim: Narrowing::Target.new(from:, to:))
             end
@@ -140,7 +140,7 @@ module Hobrin
               service.call(id, name: fields.text(:reviewer), verdict: fields.text(:verdict), remarks:)
             end
 
-            def after(_outcome) = Form::After.new(said: "Review saved.", stay: { "show" => "check" })
+            def after(_outcome) = Form::After.new(said: Book.t("narrow.reviews.saved"), stay: { "show" => "check" })
           end
 
           # The card of study filters: one put on, one of our own put on, written or forgotten.

@@ -8,12 +8,8 @@ module Hobrin
         class LimitChoices
           include Formatting
 
-          # Further limits that unfold below the usual ones, each with why it stands where it does.
-          # :full_text is a flag.
-          FURTHER = { flag: ["Only", "two of them mean both"], sex: ["Sex"], species: ["Species"], journal: ["Journal"],
-                      place: ["Place"], added: ["Added to its source", "for a look at what is new"],
-                      full_text: ["Full text", "last of all: what is free is not what is best"],
-                      language: ["Language", "last of all: no measure of quality"] }.freeze
+          # Further limits that unfold below the usual ones. :full_text is a flag.
+          FURTHER = %i[flag sex species journal place added full_text language].freeze
           FULL_TEXT = "free full text"
           MOST_PLACES = 12
           private_constant :FURTHER, :FULL_TEXT, :MOST_PLACES
@@ -57,7 +53,7 @@ module Hobrin
 
           # Whether the further limits are shown.
           def further?
-            @page.showing?("limits") || limits.any? { |limit| FURTHER.key?(limit.name) } ||
+            @page.showing?("limits") || limits.any? { |limit| FURTHER.include?(limit.name) } ||
               @page.errors.keys.intersect?(%i[since journal])
           end
 
@@ -78,18 +74,21 @@ module Hobrin
           def limits = @page.inquiry.limits
 
           def read_usual(offered)
-            ages = "one more means either" if chosen?(:age)
-            types = "one more means either" if chosen?(:type)
-            types ||= "the study filter does this already: use one of the two" if chosen?(:filter)
-            [Group.new(name: :age, title: "Age group", note: ages, choices: choices(:age, offered)),
-             Group.new(name: :type, title: "Study type", note: types, choices: choices(:type, offered))]
+            ages = Book.t("narrow.limits.either") if chosen?(:age)
+            types = Book.t("narrow.limits.either") if chosen?(:type)
+            types ||= Book.t("narrow.limits.filter_does") if chosen?(:filter)
+            [Group.new(name: :age, title: Book.t("narrow.limits.age"), note: ages, choices: choices(:age, offered)),
+             Group.new(name: :type, title: Book.t("narrow.limits.type"), note: types, choices: choices(:type, offered))]
           end
 
           def read_further(offered)
-            groups = FURTHER.map do |name, (title, note)|
-              Group.new(name:, title:, note:, choices: choices(name, offered))
-            end
+            groups = FURTHER.map { |name| Group.new(name:, **texts(name), choices: choices(name, offered)) }
             groups.select { |group| group.choices.any? || group.typed? }
+          end
+
+          def texts(name)
+            note = "narrow.limits.note.#{name}"
+            { title: Book.t("narrow.limits.title.#{name}"), note: (Book.t(note) if Book.has?(note)) }
           end
 
           # In the order in which they are offered; of places only the commonest. offered :: gives the previews of a

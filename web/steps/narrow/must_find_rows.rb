@@ -33,7 +33,7 @@ module Hobrin
           end
 
           def empty? = @known.empty?
-          def found = "#{@known.count(&:found)} of #{@known.size} still in"
+          def found = Book.t("narrow.must_find.found", found: @known.count(&:found), known: @known.size)
 
           # What was typed and refused.
           def typed = @page.errors[:known] ? @page.fields.text(:known) : ""
@@ -62,38 +62,41 @@ module Hobrin
             difference = if one.recovery then one.recovery.added.size
                          elsif pair then pair.size - @page.opened.final
                          end
-            { moves: moves.map(&:name), says: moves.map(&:wording).join(", then "), difference: }
+            { moves: moves.map(&:name), says: moves.map(&:wording).join(Book.t("narrow.must_find.then")), difference: }
           end
 
           # "lost by “Adults, 19 and over” and “2016 to 2026”"
           def lost_by(one)
-            return "nothing is searched" if one.steps.empty?
+            return Book.t("narrow.must_find.no_search") if one.steps.empty?
 
             rows = one.steps.map { |step| @page.rows.find { |row| row.step.equal?(step) } }
-            "lost by #{rows.map { |row| "“#{row.short_label}”" }.join(" and ")}"
+            Book.t("narrow.must_find.lost_by", steps: rows.map { |row| "“#{row.short_label}”" }.join(" and "))
           end
 
           def found_line(rates)
-            by_hand = " #{count_of(rates.by_hand, "paper")} added manually not counted." if rates.by_hand.positive?
-            "Sensitivity to your must-find papers: #{rates.found} of #{rates.known}, " \
-              "#{percent(rates.sensitivity)}.#{by_hand}"
+            line = Book.t("narrow.must_find.sensitivity", found: rates.found, known: rates.known, percent: percent(rates.sensitivity))
+            [line, not_counted(rates.by_hand)].compact.join(" ")
           end
 
           def precision_line(rates)
-            papers = count_of(rates.read, "paper")
-            kept = "Of #{papers} screened, #{rates.kept} included: precision #{percent(rates.precision)}"
+            facts = { count: rates.read, included: rates.kept, percent: percent(rates.precision) }
             needed = rates.number_needed_to_read
-            needed = "; #{decimal(needed, 1)} screened for each one included" if needed
-            added = " #{count_of(@page.brought_in, "paper")} added manually not counted." if @page.brought_in.positive?
-            "#{kept}#{needed}.#{added}"
+            line = if needed then Book.t("narrow.must_find.precision_and_needed", **facts, needed: decimal(needed, 1))
+                   else Book.t("narrow.must_find.precision", **facts)
+                   end
+            [line, not_counted(@page.brought_in)].compact.join(" ")
           end
 
-          # "19 % (95 % interval 9 to 35 %)"
+          def not_counted(papers)
+            Book.t("narrow.must_find.not_counted", count: papers) if papers.positive?
+          end
+
+          # "19 % (95 % CI 9 to 35 %)"
           def percent(share)
             estimate, low, high = [share.estimate, share.low, share.high].map do |bound|
               hundredths(bound)
             end
-            "#{estimate} % (95 % interval #{low} to #{high} %)"
+            Book.t("narrow.must_find.percent", estimate:, low:, high:)
           end
         end
       end

@@ -21,7 +21,7 @@ module Hobrin
           class Group < Value
             attributes :block, :rows
 
-            def name = block ? block.name : "limits and the whole"
+            def name = block ? block.name : Book.t("narrow.elsewhere.limits_and_whole")
 
             # Lines that are not asked as they stand here.
             def changed = rows.count { |row| row.notes.any? }
@@ -32,13 +32,7 @@ module Hobrin
             attributes :name, :cells, :state
           end
 
-          COLUMNS = ["asked on", "found there", "brought in", "of them found by this search",
-                     "the same paper from elsewhere, too", "only from there"].freeze
-          STATES = { "waiting" => "is about to be brought in", "running" => "is being brought in",
-                     "stopped" => "was stopped", "failed" => "could not be brought in",
-                     "taken back" => "was taken back" }.freeze
-          TEXTS = { plain: "With AND, OR and NOT, fields in words", cql: "As CQL" }.freeze
-          private_constant :STATES, :TEXTS
+          COLUMNS = %i[searched_on found_there imported also_found also_elsewhere only_here].freeze
 
           # chosen :: the catalogue that is looked at, nil where there is none; crossed_out :: labels of the terms that
           # are crossed out; texts :: [name, text] of the search to copy
@@ -55,7 +49,7 @@ module Hobrin
             @sources = reading.askable
             @chosen = @sources.find { |source| source.id == page.fields.number(:source) } || @sources.first
             @crossed_out = reading.crossed_out_terms.map(&:label)
-            @texts = reading.texts.map { |key, text| [TEXTS.fetch(key), text] }.reject { |_, text| text.empty? }
+            @texts = reading.texts.map { |key, text| [Book.t("narrow.elsewhere.text.#{key}"), text] }.reject { |_, text| text.empty? }
             @plan = reading.plan(chosen, texts: page.errors.any? ? typed : before(reading)) if chosen
             given = reading.given
             @bringing = given.any? { |catalogue| catalogue.import&.waiting? }
@@ -105,10 +99,10 @@ module Hobrin
           # What it can do, in words.
           def ability
             can = chosen.ability
-            parts = { "headings" => can.index?("dc.subject"), "phrases" => can.relation?(can.anywhere, "adj"),
-                      "words cut off with a mask" => can.masks.any?, "nearness" => can.near,
-                      "years" => can.index?("dc.date"), "study types" => can.index?("dc.type") }
-            parts.keys.partition { |name| parts[name] }
+            parts = { headings: can.index?("dc.subject"), phrases: can.relation?(can.anywhere, "adj"), truncation: can.masks.any?,
+                      proximity: can.near, years: can.index?("dc.date"), study_types: can.index?("dc.type") }
+            can, cannot = parts.keys.partition { |name| parts[name] }
+            [can, cannot].map { |names| names.map { |name| Book.t("narrow.elsewhere.ability.#{name}") } }
           end
 
           private
@@ -144,16 +138,21 @@ module Hobrin
           def effect(line)
             return if line.wider.nil? || line.notes.empty?
 
-            said = [*("#{number(line.wider)} more" if line.wider.positive?),
-                    *("#{number(line.lost)} fewer" if line.lost.positive?)]
-            said.empty? ? "the same papers here" : "here: #{said.join(", ")}"
+            said = [*(Book.t("narrow.elsewhere.wider", papers: line.wider) if line.wider.positive?),
+                    *(Book.t("narrow.elsewhere.narrower", papers: line.lost) if line.lost.positive?)]
+            said.empty? ? Book.t("narrow.elsewhere.same") : Book.t("narrow.elsewhere.effect_here", papers: said.join(", "))
+          end
+
+          def state_of(import)
+            key = "narrow.elsewhere.state.#{import.state.tr(" ", "_")}" if import
+            Book.t(key) if key && Book.has?(key)
           end
 
           def told(one)
             search = one.search
             cells = [search.on, number(search.count), number(one.given), number(one.found),
                      number(one.doubles), number(one.only)]
-            Given.new(name: search.source, cells:, state: one.import && STATES[one.import.state])
+            Given.new(name: search.source, cells:, state: state_of(one.import))
           end
         end
       end

@@ -46,7 +46,9 @@ module Hobrin
           # How many of them citation searching found.
           def added_words
             threaded = inquiry.threaded_ids.size
-            ["the search alone does not find them", ("#{threaded} of them by citation searching" if threaded.positive?)].compact.join("; ")
+            return Book.t("narrow.page.added_manually") if threaded.zero?
+
+            Book.t("narrow.page.added_manually_and_by_citations", citations: threaded)
           end
 
           def aim = TargetScale.new(self)
@@ -57,13 +59,12 @@ module Hobrin
           # The next sensible thing to do, by where the count stands.
           def advice
             on = inquiry.limits.count(&:on)
-            todo = case @outlook.standing
-                   when :few then ""
-                   when :inside then "Read them."
-                   when :above then "Add a limit: the number beside each shows how many would remain."
-                   else on.zero? ? "Add terms at Terms." : "Turn off a limit, or add terms at Terms."
+            standing = @outlook.standing
+            todo = case standing
+                   when :few, :inside, :above then standing
+                   else on.zero? ? :none_without_limits : :none
                    end
-            "#{capital(standing_words(@outlook))}. #{todo}".strip
+            "#{capital(standing_words(@outlook))}. #{Book.t("narrow.page.advice.#{todo}")}".strip
           end
 
           private
@@ -109,7 +110,7 @@ module Hobrin
 
             def usual
               Narrowing::Target::USUAL.map do |name, (from, to)|
-                Usual.new(value: name, words: "#{name} #{number(from)}–#{number(to)}",
+                Usual.new(value: name, words: Book.t("narrow.target.usual.#{name}", from:, to:),
                           chosen: [aim.from, aim.to] == [from, to])
               end
             end
@@ -137,7 +138,7 @@ module Hobrin
             end
 
             # The two handles: [side, year, name].
-            def handles = [[:from, span.first, "From year"], [:to, span.last, "To year"]]
+            def handles = [[:from, span.first, Book.t("narrow.limits.from_year")], [:to, span.last, Book.t("narrow.limits.to_year")]]
 
             def words = counts.map { |year, papers| "#{year}: #{papers}" }.join(", ")
 
@@ -151,7 +152,7 @@ module Hobrin
               return if lost.zero?
 
               them = lost == 1 ? "it" : "them"
-              "#{count_of(lost, "paper")} without a year: any limit by date loses #{them}."
+              Book.t("narrow.limits.without_year", papers: count_of(lost, "paper"), lost: them)
             end
           end
         end

@@ -33,7 +33,8 @@ module Hobrin
           end
 
           def verdicts
-            [["", "Choose…", false], *@page.choices(:verdict, { accepted: "I accept the search", changes: "I ask for changes" }, "")]
+            said = %i[accepted changes].to_h { |verdict| [verdict, Book.t("narrow.reviews.verdict.#{verdict}")] }
+            [["", Book.t("common.choose"), false], *@page.choices(:verdict, said, "")]
           end
 
           # The last first.

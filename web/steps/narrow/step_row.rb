@@ -9,10 +9,7 @@ module Hobrin
           include Formatting
 
           MOST_NAMED = 3
-          SILENT = { age: "state no age", type: "state no study type", dates: "state no year", sex: "state no sex",
-                     species: "do not say whether people or animals", language: "state no language",
-                     place: "state no place", added: "do not say when they were added" }.freeze
-          private_constant :MOST_NAMED, :SILENT
+          private_constant :MOST_NAMED
 
           # A button of the step: value :: what it sends; name :: in full, for who cannot see where
           #   it stands
@@ -63,7 +60,7 @@ module Hobrin
           def short_label
             return label unless values.size > MOST_NAMED && values != Records::AgeGroups::ADULTS
 
-            "#{values.first(MOST_NAMED).join(", ").capitalize} or #{values.size - MOST_NAMED} more"
+            Book.t("narrow.cascade.values_and_more", values: values.first(MOST_NAMED).join(", ").capitalize, more: values.size - MOST_NAMED)
           end
 
           def colour = "ink of-#{block? ? tone : "limit"}"
@@ -75,9 +72,11 @@ module Hobrin
 
           # Why papers that say nothing are gone. silence :: Narrowing::Previews::Silences::Silence
           def unstated(silence)
-            fresh = ", #{silence.not_indexed} of them because they are not indexed yet" if silence.not_indexed.positive?
-            "#{silence.papers} of the #{removed} papers that “#{short_label}” took away " \
-              "#{SILENT.fetch(step.source.name)}#{fresh}. Open the step to look at them."
+            state = Book.t("narrow.cascade.silent.#{step.source.name}")
+            facts = { papers: silence.papers, removed:, step: short_label, state: }
+            return Book.t("narrow.cascade.unstated", **facts) if silence.not_indexed.zero?
+
+            Book.t("narrow.cascade.unstated_and_not_indexed", **facts, not_indexed: silence.not_indexed)
           end
 
           private
@@ -88,18 +87,23 @@ module Hobrin
 
           def block_label
             name = @page.question.element(step.source.key).name
-            step.source.operator == :not ? "Not: #{name}" : name[0].upcase + name[1..]
+            step.source.operator == :not ? Book.t("narrow.cascade.negated", step: name) : name[0].upcase + name[1..]
           end
 
           def switch
             way, icon = on? ? %w[off toggle-on] : %w[on toggle-off]
-            Tool.new(value: "switch", icon:, says: "Switch", name: "Switch #{label} #{way}")
+            Tool.new(value: "switch", icon:, says: Book.t("narrow.cascade.switch"),
+                     name: Book.t("narrow.cascade.switch_named", step: label, way:))
           end
 
-          def up = Tool.new(value: "up", icon: "arrow-up", says: "Up", name: "Move #{label} up")
+          def up
+            Tool.new(value: "up", icon: "arrow-up", says: Book.t("narrow.cascade.up"),
+                     name: Book.t("narrow.cascade.move_up", step: label))
+          end
 
           def off
-            Tool.new(value: "remove", icon: "x-lg", says: "Take off", name: "Take off #{label}")
+            Tool.new(value: "remove", icon: "x-lg", says: Book.t("narrow.cascade.remove"),
+                     name: Book.t("narrow.cascade.remove_named_step", step: label))
           end
 
           # Whether one of its kind stands above it.
@@ -110,7 +114,7 @@ module Hobrin
           class TakenAway
             include Formatting
 
-            ORDERS = { newest: "newest first", strongest: "strongest design first" }.freeze
+            ORDERS = %i[newest strongest].freeze
             FEW = 8
             MANY = 40
             private_constant :ORDERS, :FEW, :MANY
@@ -128,15 +132,15 @@ module Hobrin
               freeze
             end
 
-            def title = "“#{@row.short_label}” took away #{count_of(total, "paper")}"
+            def title = Book.t("narrow.cascade.removed", step: @row.short_label, papers: count_of(total, "paper"))
             def records = @read.records
             def total = @read.total
             def cut? = total > records.size
             def close_path = @page.path
 
             def orders
-              ORDERS.map do |order, name|
-                Order.new(name:, path: here(order:), chosen: order == self.order)
+              ORDERS.map do |order|
+                Order.new(name: Book.t("narrow.cascade.order.#{order}"), path: here(order:), chosen: order == self.order)
               end
             end
 
@@ -147,11 +151,11 @@ module Hobrin
             def keep = { opened: @row.name, order: }
 
             def included?(record) = @page.inquiry.included_ids.include?(record.id)
-            def facts(record) = "#{record.year} · #{record.types.first || "study type not stated"}"
+            def facts(record) = "#{record.year} · #{record.types.first || Book.t("narrow.cascade.type_not_stated")}"
 
             private
 
-            def order = @page.fields.one_of(:order, ORDERS.keys) || :newest
+            def order = @page.fields.one_of(:order, ORDERS) || :newest
             def more? = @page.fields.text(:more) == "yes"
             def here(**query) = @page.path(opened: @row.name, **query)
           end

@@ -42,8 +42,8 @@ module Hobrin
           def way_shown? = @page.showing?("way")
 
           def way_words
-            lost = ", #{way.lost} must-find lost" if must_find?
-            ["#{way.inside ? "Reaches the target" : "Nearest"}: #{count_of(way.size, "paper")}", lost]
+            reached = Book.t("narrow.what_ifs.#{way.inside ? "reaches" : "nearest"}", papers: count_of(way.size, "paper"))
+            [reached, (Book.t("narrow.what_ifs.must_find_lost", lost: way.lost) if must_find?)]
           end
 
           private
@@ -102,18 +102,19 @@ module Hobrin
               known = @page.inquiry.must_find.size
               return "" if known.zero?
 
-              back = "#{@what_if.regained.size} back" if @what_if.regained.size.positive?
-              lost = "#{@what_if.lost.size} of #{known} lost" if @what_if.lost.size.positive?
-              back || lost ? [back, lost].compact.join(", ") : "none lost"
+              regained, lost = @what_if.regained.size, @what_if.lost.size
+              said = [(Book.t("narrow.what_ifs.regained", regained:) if regained.positive?),
+                      (Book.t("narrow.what_ifs.lost_of", lost:, known:) if lost.positive?)].compact
+              said.empty? ? Book.t("narrow.what_ifs.none_lost") : said.join(", ")
             end
 
             private
 
             def read_papers(finder)
-              sets = { "in" => @what_if.added, "out" => @what_if.removed }
-              sets.zip(finder.papers(@what_if)).filter_map do |(where, set), records|
-                newest = ", the newest" if set.size > records.size
-                Papers.new(says: "#{count_of(set.size, "paper")} #{where}#{newest}:", records:) if records.any?
+              sets = { papers_gained: @what_if.added, papers_lost: @what_if.removed }
+              sets.zip(finder.papers(@what_if)).filter_map do |(key, set), records|
+                shown = set.size > records.size ? "#{key}_newest" : key
+                Papers.new(says: Book.t("narrow.what_ifs.#{shown}", count: set.size), records:) if records.any?
               end
             end
           end

@@ -31,12 +31,12 @@ module Hobrin
           end
 
           # What the button says, or why there is none.
-          def press = "Follow the citations of #{@page.count_of(next_from.size, "paper")}"
+          def press = Book.t("screen.citations.follow", papers: @page.count_of(next_from.size, "paper"))
 
           def nothing
-            return "Include a paper first: citation searching starts from it." if @page.inquiry.kept_ids.empty?
+            return Book.t("screen.citations.include_first") if @page.inquiry.kept_ids.empty?
 
-            "Nothing new included or added since the last round: citation searching is complete."
+            Book.t("screen.citations.complete")
           end
 
           # How many papers came in by following citations.
@@ -47,16 +47,18 @@ module Hobrin
           def told(round, around)
             total = @page.inquiry.rounds[round.number - 1].found_ids.size
             from = @page.count_of(round.from, "paper")
-            heading = "Round #{round.number}: from #{from}, #{@page.number(total)} found"
+            heading = Book.t("screen.citations.round", round: round.number, papers: from, found: @page.number(total))
             Round.new(heading:, papers: round.found.map { |tied| found(tied, around) }, more: total - round.found.size)
           end
 
           def found(tied, around)
             named = tied.by.first(2).map do |record|
-              "#{record.authors.first&.family || "no author"} #{record.year}"
+              "#{record.authors.first&.family || Book.t("screen.citations.no_author")} #{record.year}"
             end
-            more = tied.by.size > 2 ? " and #{tied.by.size - 2} more" : ""
-            Found.new(near: around.near(tied.near), by: "hangs on #{tied.by.size}: #{named.join(", ")}#{more}")
+            more = tied.by.size - named.size
+            key = more.positive? ? "linked_to_and_more" : "linked_to"
+            by = Book.t("screen.citations.#{key}", count: tied.by.size, papers: named.join(", "), more:)
+            Found.new(near: around.near(tied.near), by:)
           end
 
           # The threads as a picture: years across, rungs up, papers as marks, citations as lines.

@@ -27,10 +27,10 @@ module Hobrin
           def links
             free = @record.flags.include?(Records::Flags::FREE)
             own = @record.links.grep(%r{\Ahttps?://}).map do |address|
-              Link.new(name: host(address), address:, note: "a link of the record")
+              Link.new(name: host(address), address:, note: Book.t("screen.full_text.record_link"))
             end
-            doi = @record.doi && Link.new(name: "DOI #{@record.doi}", address: "https://doi.org/#{doi_path}",
-                                          note: free ? "its source says that it is free" : "may ask for money")
+            doi = @record.doi && Link.new(name: Book.t("screen.full_text.doi", doi: @record.doi), address: "https://doi.org/#{doi_path}",
+                                          note: free ? Book.t("screen.full_text.free") : Book.t("screen.full_text.may_cost"))
             [*own, *doi, *resolved].sort_by.with_index do |link, place|
               [link.note.include?("free") ? 0 : 1, place]
             end
@@ -41,10 +41,8 @@ module Hobrin
           # A letter to the first author.
           def request
             author = @record.authors.first
-            ["Dear #{author ? "#{author.given} #{author.family}".strip : "author"},", "",
-             "we are looking for an answer to this question: #{@page.question.text}",
-             "Your paper may help, and we cannot reach its full text:", "", citation, "",
-             "Could you send us a copy? It would be read by our team only.", "", "With thanks"].join("\n")
+            name = author ? "#{author.given} #{author.family}".strip : Book.t("screen.full_text.author")
+            Book.t("screen.full_text.request_letter", name:, question: @page.question.text, citation:)
           end
 
           def styles
@@ -69,7 +67,7 @@ module Hobrin
           def keeps? = @state.keeps
 
           # For whom a PDF would be kept.
-          def kept_for = keeps? ? "For everybody." : "For your ward; a librarian keeps one for everybody."
+          def kept_for = keeps? ? Book.t("screen.full_text.for_all") : Book.t("screen.full_text.for_ward")
 
           def download = @page.path("full-text", paper: @record.id)
 
@@ -84,7 +82,7 @@ module Hobrin
             return if @state.resolver.empty?
 
             address = Exchange::OpenUrl.of(@state.resolver, @record)
-            Link.new(name: "Our library's link resolver", address:, note: "what our library has")
+            Link.new(name: Book.t("screen.full_text.resolver"), address:, note: Book.t("screen.full_text.resolver_hint"))
           end
 
           def doi_path

@@ -8,7 +8,7 @@ module Hobrin
         class Page < StepPage
           KEY = :sift
 
-          VERDICTS = { keep: "included", unsure: "unsure", drop: "excluded" }.freeze
+          VERDICTS = Book.names("screen.decide.verdict", %i[keep unsure drop])
           SHOWN = %w[around full threads].freeze
           private_constant :SHOWN
 
@@ -81,10 +81,10 @@ module Hobrin
           def pace_words
             return unless @pace
 
-            "at about #{@pace < 1 ? "half a minute" : count_of(@pace.round, "minute")} each"
+            @pace < 1 ? Book.t("screen.page.half_a_minute") : Book.t("screen.page.minutes", count: @pace.round)
           end
 
-          def design(record) = Appraisal::Design.proposed(record)&.name || "study type not stated"
+          def design(record) = Appraisal::Design.proposed(record)&.name || Book.t("screen.page.type_not_stated")
 
           # How the list is looked at, as an address and a form keep it.
           def list_query = view.to_query.transform_keys(&:to_sym)
@@ -94,26 +94,31 @@ module Hobrin
 
           def dock_words
             unsure = tally.fetch(:unsure, 0)
-            left = unread.zero? ? "All screened." : ["#{number(unread)} still to screen", *pace_words].join(", ").concat(".")
-            unsure.positive? ? "#{left} #{unsure} unsure: review these before you appraise." : left
+            [left_words, (Book.t("screen.page.unsure", papers: unsure) if unsure.positive?)].compact.join(" ")
+          end
+
+          def left_words
+            return Book.t("screen.page.all_screened") if unread.zero?
+
+            pace_words ? Book.t("screen.page.left_at_pace", papers: unread, pace: pace_words) : Book.t("screen.page.left", papers: unread)
           end
 
           def verdicts
-            [%w[keep Include i check2],
-             %w[unsure Unsure u question-lg]].map do |value, name, letter, icon|
-              Verdict.new(value:, name:, letter:, icon:, chosen: decision&.verdict.to_s == value)
+            [%w[keep i check2], %w[unsure u question-lg]].map do |value, letter, icon|
+              Verdict.new(value:, name: Book.t("screen.decide.press.#{value}"), letter:, icon:, chosen: decision&.verdict.to_s == value)
             end
           end
 
           # Each reason with the number that picks it and whether it was picked.
           def reasons
-            Screening::Decision::Reasons.for(question.frame).map.with_index(1) { |reason, key| [reason, key, decision&.reason == reason] }
+            reasons = Screening::Decision::Reasons
+            reasons.for(question.frame).map.with_index(1) { |tag, key| [tag, reasons.name(tag), key, decision&.reason == tag] }
           end
 
           def neighbours
-            { -1 => %w[Previous p], 1 => %w[Next n] }.filter_map do |by, (name, letter)|
+            { -1 => %w[previous p], 1 => %w[next n] }.filter_map do |by, (key, letter)|
               record = list.beside(by)
-              Neighbour.new(name:, letter:, path: path_to_paper(record)) if record
+              Neighbour.new(name: Book.t("screen.page.#{key}"), letter:, path: path_to_paper(record)) if record
             end
           end
 
@@ -127,11 +132,11 @@ module Hobrin
           # stand apart.
           def tags
             [design(open), *open.ages,
-             *("language: #{open.language}" if open.language && open.language != "eng")]
+             *(Book.t("screen.page.language", language: open.language) if open.language && open.language != "eng")]
           end
 
           def by_hand
-            [("added manually" if inquiry.included_ids.include?(open.id)),
+            [(Book.t("screen.page.added_manually") if inquiry.included_ids.include?(open.id)),
              ("must-find" if must_find?)].compact
           end
 
@@ -155,7 +160,7 @@ module Hobrin
           def path_to_threads = path(:sift, **list_query, show: "threads")
 
           # What a marked sentence tells, in a word or two.
-          def told_words(told) = Pane::TOLD.fetch(told)
+          def told_words(told) = Book.t("screen.paper.told.#{told}")
 
           # What a form keeps that stays on this paper, or in the threads.
           def staying_fields = { **list_query, reading: open&.id, show: shown }.compact
@@ -163,7 +168,7 @@ module Hobrin
           def said
             return super unless errors.empty?
 
-            open ? "#{unread} to screen. Now open: #{open.title}" : "No papers"
+            open ? Book.t("screen.page.summary", papers: unread, title: open.title) : Book.t("screen.page.no_papers")
           end
 
           # The address of this page looked at in another way.
@@ -189,8 +194,9 @@ module Hobrin
             return unless reading.apart?
 
             overview = reading.overview
-            read = overview.readers.zip(overview.read).map { |person, count| "#{person.name} has read #{number(count)}" }
-            words = "Read twice, apart: #{read.join(", ")}. #{count_of(overview.open.size, "difference")} to settle."
+            readers = overview.readers.map(&:name).zip(overview.read)
+            read = readers.map { |person, papers| Book.t("screen.page.reader", person:, papers:) }
+            words = Book.t("screen.page.dual", read: read.join(", "), differences: count_of(overview.open.size, "difference"))
             [[words, *outside(overview.outside)].join(" "), path(:differences)]
           end
 
@@ -198,7 +204,7 @@ module Hobrin
           def outside(count)
             return if count.zero?
 
-            "#{count_of(count, "paper")} decided before dual screening began #{count == 1 ? "is" : "are"} outside it."
+            Book.t("screen.page.outside", count:)
           end
         end
       end

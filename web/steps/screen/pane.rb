@@ -18,18 +18,14 @@ module Hobrin
             attributes :name, :sentences
           end
 
-          # told :: what a sentence tells, a key of TOLD, or nil; matched in it :: highlighted
+          # told :: what a sentence tells, design, results, conclusion, or nil; matched in it :: highlighted
           class Told < Value
             attributes :text, :told
           end
 
-          TOLD = { design: "how made", results: "found",
-                   conclusion: "concludes" }.freeze
-          NAMES = { background: "Background", methods: "Methods", results: "Results",
-                    conclusion: "Conclusion" }.freeze
           # Results that can be used have a number beside people or an effect.
           FOUND = /\d+(?:,\d{3})* (?:of|out of) \d|\d\s?%|\b(?:CI|ratio|difference)\b/
-          private_constant :NAMES, :FOUND
+          private_constant :FOUND
 
           # around_counts :: how many papers of the library it cites, and how many cite it
           attr_reader :record, :around_counts
@@ -44,8 +40,8 @@ module Hobrin
           end
 
           def parts
-            { nil => "Abstract", "around" => "Around it",
-              "full" => "Full text, cite" }.map do |show, name|
+            { nil => Book.t("screen.paper.abstract"), "around" => Book.t("screen.paper.around"),
+              "full" => Book.t("screen.paper.full_text") }.map do |show, name|
               count = show == "around" ? " #{around_counts.sum}" : ""
               Part.new(name: "#{name}#{count}", path: @page.path_showing(show),
                        chosen: @page.shown == show)
@@ -55,28 +51,28 @@ module Hobrin
           def sections
             groups = close.passage.sentences.chunk_while { |one, two| one.section == two.section }
             groups.map do |some|
-              Section.new(name: NAMES.fetch(some.first.section, ""), sentences: some.map { |sentence| told(sentence) })
+              Section.new(name: section_name(some.first.section), sentences: some.map { |sentence| told(sentence) })
             end
           end
 
           # What a reader is warned of, in words: Array of [words, Record or nil].
           def warnings
             [*standing, *doubts.map { |words| [words, nil] },
-             *([["Possible duplicate of:", close.double_of]] if close.double_of),
-             *close.reports.map { |other| ["May report the same participants as", other] },
-             (["Not indexed yet: found by text words only.", nil] unless record.indexed?),
-             (["No abstract, title only.", nil] if record.abstract.to_s.empty?)].compact
+             *([[Book.t("screen.paper.duplicate_of"), close.double_of]] if close.double_of),
+             *close.reports.map { |other| [Book.t("screen.paper.same_participants"), other] },
+             ([Book.t("screen.paper.not_indexed"), nil] unless record.indexed?),
+             ([Book.t("screen.paper.no_abstract"), nil] if record.abstract.to_s.empty?)].compact
           end
 
           # What the label says, what the text tells, and whether they agree; in words.
-          def label = close.label&.name || "none stated"
+          def label = close.label&.name || Book.t("screen.paper.none_stated")
           def made_as = close.made_as
           def told_design = made_as.design && Appraisal::Design.fetch(made_as.design).name
 
           def made_words
             case made_as.verdict
-            when :agree then "The methods agree."
-            when :disagree then "The methods suggest otherwise: #{told_design.downcase}."
+            when :agree then Book.t("screen.paper.agree")
+            when :disagree then Book.t("screen.paper.disagree", design: told_design.downcase)
             else untold_words
             end
           end
@@ -84,10 +80,10 @@ module Hobrin
           def disagreements = close.disagreements
 
           def numbers_words
-            return "No numbers here can be checked." if disagreements.empty? && !close.worked_out
-            return "The numbers that can be checked agree." if disagreements.empty?
+            return Book.t("screen.paper.nothing_to_check") if disagreements.empty? && !close.worked_out
+            return Book.t("screen.paper.numbers_agree") if disagreements.empty?
 
-            "#{disagreements.size == 1 ? "Two numbers" : "#{disagreements.size} pairs of numbers"} do not agree:"
+            Book.t("screen.paper.numbers_disagree", count: disagreements.size)
           end
 
           def review? = close.label&.key == "systematic_review"
@@ -97,22 +93,27 @@ module Hobrin
           attr_reader :close
 
           def standing
-            [(["Retracted: do not use as evidence.", nil] if record.retracted?),
-             (["Protocol: no results yet.", nil] if protocol?)].compact
+            [([Book.t("screen.paper.retracted"), nil] if record.retracted?),
+             ([Book.t("screen.paper.protocol"), nil] if protocol?)].compact
           end
 
           # What close reading found, said where nobody overlooks it.
           def doubts
-            [*("The label and the methods disagree: check the design." if made_as.verdict == :disagree),
-             *("Two numbers disagree: see below." if disagreements.any?)]
+            [*(Book.t("screen.paper.check_design") if made_as.verdict == :disagree),
+             *(Book.t("screen.paper.check_numbers") if disagreements.any?)]
+          end
+
+          def section_name(section)
+            key = "screen.paper.section.#{section}"
+            Book.has?(key) ? Book.t(key) : ""
           end
 
           def protocol? = close.label&.key == "protocol"
 
           def untold_words
-            return "The methods do not say." if told_design.nil?
+            return Book.t("screen.paper.methods_silent") if told_design.nil?
 
-            "No label; the methods suggest: #{told_design.downcase}."
+            Book.t("screen.paper.no_label", design: told_design.downcase)
           end
 
           def told(sentence) = Told.new(text: sentence.text, told: kind_of(sentence))
@@ -136,9 +137,6 @@ module Hobrin
               attributes :record, :facts, :standing, :path, :in_set, :must_find
             end
 
-            LEADS = "A review's own references are the shortest way to single studies."
-            private_constant :LEADS
-
             # page :: Sift
             def initialize(page, context)
               @page = page
@@ -149,9 +147,10 @@ module Hobrin
             # record :: that the others stand around. Gives an Array of Group.
             def groups(record, review:)
               found = @reader.call(record)
-              [Group.new(name: "It cites", note: review ? LEADS : "", papers: papers(found[:cites])),
-               Group.new(name: "Cited by", note: "", papers: papers(found[:cited_by])),
-               Group.new(name: "Like it by its words", note: "", papers: papers(found[:alike]))]
+              hint = review ? Book.t("screen.paper.review_hint") : ""
+              [Group.new(name: Book.t("screen.paper.cites"), note: hint, papers: papers(found[:cites])),
+               Group.new(name: Book.t("screen.paper.cited_by"), note: "", papers: papers(found[:cited_by])),
+               Group.new(name: Book.t("screen.paper.similar_words"), note: "", papers: papers(found[:alike]))]
             end
 
             # near :: Services::Screen::Paper::Around::Near. Gives a Near.
@@ -166,22 +165,36 @@ module Hobrin
             def papers(all) = all.map { |one| near(one) }
 
             def facts(near)
-              design = Appraisal::Design.proposed(near.record)&.name || "study type not stated"
-              like = near.likeness && "#{@page.hundredths(near.likeness)} of 100 alike"
+              design = Appraisal::Design.proposed(near.record)&.name || Book.t("screen.paper.type_not_stated")
+              like = near.likeness && Book.t("screen.paper.likeness", share: @page.hundredths(near.likeness))
               [near.record.year, design, like].compact.join(" · ")
             end
 
             def standing(standing)
               verdict = standing.decision && Page::VERDICTS.fetch(standing.decision.verdict)
-              reason = standing.decision&.reason
-              return "in this set, #{verdict || "not screened"}#{": #{reason.downcase}" if reason}" if standing.in_set
-              return "not here#{", #{verdict} earlier" if verdict}" unless standing.kept_out
+              return in_set(verdict, standing.decision&.reason) if standing.in_set
 
-              "kept out by #{step(standing.kept_out)}#{", #{verdict} earlier" if verdict}"
+              where = if standing.kept_out then Book.t("screen.paper.removed_by", step: step(standing.kept_out))
+                      else Book.t("screen.paper.not_here")
+                      end
+              verdict ? Book.t("screen.paper.decided_earlier", where:, verdict:) : where
+            end
+
+            def in_set(verdict, reason)
+              return Book.t("screen.paper.in_set_not_screened") unless verdict
+
+              if reason
+                Book.t("screen.paper.in_set_because", verdict:,
+                                                      reason: Screening::Decision::Reasons.name(reason).downcase)
+              else
+                Book.t(
+                  "screen.paper.in_set", verdict:
+                )
+              end
             end
 
             def step(source)
-              return "block #{@page.letter(source.key)}" if source.is_a?(Strategy::Block)
+              return Book.t("screen.paper.block", letter: @page.letter(source.key)) if source.is_a?(Strategy::Block)
 
               Narrowing::AppliedLimit::Wording.named(source.leaf).sub(/\A./, &:downcase)
             end

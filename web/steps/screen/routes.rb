@@ -118,16 +118,13 @@ module Hobrin
 
           # Several papers decided in one way: those that were chosen, or all of a part of the list.
           class SeveralForm < Form
-            CHANGED = "The list has %<now>d papers now, it had %<then>d. Look again, then press once more."
-            private_constant :CHANGED
-
             # The block gives the ids of the whole part as it is now.
             # Raises InputError (:several) when the part is not what the person saw.
             def edit_of
               whole = fields.number(:whole)
               unknown unless whole.nil? || whole.is_a?(Integer)
               ids = whole ? yield : fields.list(:papers)
-              raise InputError, { several: format(CHANGED, now: ids.size, then: whole) } if whole && ids.size != whole
+              raise InputError, { several: Book.t("screen.several.changed", now: ids.size, before: whole) } if whole && ids.size != whole
 
               Edits::Screen::DecideSeveral.new(record_ids: ids, verdict:, reason:, note: "")
             end
@@ -137,7 +134,7 @@ module Hobrin
 
             def after(outcome)
               number = outcome.change.facts[:papers]
-              said = "#{number} #{number == 1 ? "paper" : "papers"} decided. Undo takes all of them back." if number
+              said = Book.t("screen.several.decided", count: number) if number
               Form::After.new(list: view.to_query, said:)
             end
 
@@ -157,7 +154,7 @@ module Hobrin
             def after(outcome)
               found = outcome.change.facts[:found]
               Form::After.new(list: { **Page.view_of(fields).to_query, "show" => "threads" },
-                              said: found && "#{found} #{found == 1 ? "paper" : "papers"} found.")
+                              said: found && Book.t("screen.citations.found", count: found))
             end
           end
         end

@@ -44,13 +44,14 @@ module Hobrin
           def found_with = @page.list_query.except(:find)
 
           def heading
-            part = list.total == list.all ? "" : " of #{@page.number(list.all)}"
-            "#{@page.number(list.total)}#{part} #{list.all == 1 ? "paper" : "papers"}"
+            return Book.t("common.papers", count: list.total) if list.total == list.all
+
+            Book.t("screen.list.papers_of", count: list.all, shown: list.total)
           end
 
           # What is said of the list that is not all of it.
           def shown_words
-            "The first #{list.records.size} are shown." if list.total > list.records.size
+            Book.t("screen.list.first_shown", papers: list.records.size) if list.total > list.records.size
           end
 
           def groupings
@@ -71,7 +72,7 @@ module Hobrin
           # How the list is ordered and grouped, in words.
           def order_words
             order = Screening::ListView::ORDERS.fetch(@page.view.order)
-            first = @page.likeliest? ? order : "#{order} first"
+            first = @page.likeliest? ? order : Book.t("screen.list.order_first", order:)
             group = Screening::ListView::GROUPS.fetch(@page.view.group) unless @page.view.group == :none
             [first, *group].join(", ").sub(/\A./, &:upcase)
           end
@@ -87,8 +88,12 @@ module Hobrin
           end
 
           # How each of several papers is decided: [value, name], and the reasons to drop them.
-          def several_verdicts = [%w[keep Include], %w[unsure Unsure]]
-          def several_reasons = Screening::Decision::Reasons.for(@page.question.frame)
+          def several_verdicts = %w[keep unsure].map { |verdict| [verdict, Book.t("screen.decide.press.#{verdict}")] }
+
+          def several_reasons
+            reasons = Screening::Decision::Reasons
+            reasons.for(@page.question.frame).map { |tag| [tag, reasons.name(tag)] }
+          end
 
           # How many are chosen by the press that takes all of the part.
           def whole_part = list.total
@@ -146,16 +151,19 @@ module Hobrin
             end
 
             def facts(step)
-              ["#{step.read} screened", ("#{step.kept} included" if step.kept.positive?),
-               ("newest #{step.newest}" if step.newest)].compact.join(" · ")
+              [Book.t("screen.list.screened", papers: step.read), (if step.kept.positive?
+                                                                     Book.t("screen.list.included", papers: step.kept)
+                                                                   end),
+               (Book.t("screen.list.newest", year: step.newest.to_s) if step.newest)].compact.join(" · ")
             end
 
             def why(choice)
               size = choice.rung.papers.size
-              return "#{choice.rung.name}: the only one" if size == 1
+              return Book.t("screen.list.only_one", rung: choice.rung.name) if size == 1
 
-              near = ", closest to the search" if choice.closest
-              "#{choice.rung.name}: #{choice.newest ? "the newest" : "next newest"} of #{size}#{near}"
+              key = choice.newest ? "newest_of" : "next_newest_of"
+              key += "_closest" if choice.closest
+              Book.t("screen.list.#{key}", rung: choice.rung.name, papers: size)
             end
           end
 
@@ -187,9 +195,9 @@ module Hobrin
 
             # How many keepers are expected among the unread, and whether to stop, in sentences.
             def may_stop
-              return "All papers are screened." if @page.unread.zero?
-              return "With fewer than #{few} papers, read them all." if @page.list.all < few
-              return "Too early to tell: decide on #{enough} first." if @page.list.all - @page.unread < enough
+              return Book.t("screen.list.all_screened") if @page.unread.zero?
+              return Book.t("screen.list.few", papers: few) if @page.list.all < few
+              return Book.t("screen.list.too_early", papers: enough) if @page.list.all - @page.unread < enough
 
               "#{expected} #{advice}"
             end
@@ -203,15 +211,15 @@ module Hobrin
 
             def expected
               about = @page.decimal(stopping.expected, stopping.expected < 10 ? 1 : 0)
-              most = stopping.high == Screening::StoppingEstimate::MOST ? "" : ", hardly more than #{stopping.high}"
-              "Of #{@page.number(@page.unread)} to screen, about #{about} are expected to be included#{most}."
+              key = stopping.high == Screening::StoppingEstimate::MOST ? "expected" : "expected_at_most"
+              Book.t("screen.list.#{key}", papers: @page.unread, about:, most: stopping.high)
             end
 
             def advice
               none = @page.hundredths(stopping.none)
-              return "Probably nothing left to find: #{none} in 100 that none is left." if stopping.none >= BRINGS_NOTHING
+              return Book.t("screen.list.stop", chance: none) if stopping.none >= BRINGS_NOTHING
 
-              "Keep screening, most likely first."
+              Book.t("screen.list.go_on")
             end
 
             def said_of(reasons)

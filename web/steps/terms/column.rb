@@ -55,21 +55,11 @@ module Hobrin
 
           # Why a heading is near to the block. suggestion :: Retrieval::HeadingSuggestions::Suggestion
           def why_near(suggestion)
-            about = suggestion.near.about
-            case suggestion.near.how
-            when :word then "shares the word “#{about}”"
-            when :narrower then "narrower than #{about}"
-            when :beside then "beside #{about} in the thesaurus"
-            when :related then "related to #{about}"
-            when :broader then "broader than #{about}"
-            when :papers then "#{about} of 10 papers with it are in this block"
-            end
+            Book.t("terms.missing.near.#{suggestion.near.how}", about: suggestion.near.about)
           end
 
           def sample_words(name, sample)
-            return "Among the #{count_of(sample.size, "paper")} you included" if name == :kept
-
-            "Among its #{sample.size} newest indexed papers"
+            Book.t("terms.missing.sample.#{name == :kept ? "included" : "newest"}", count: sample.size)
           end
 
           # Whether the last change was about this block, so that what was wrong is said here.
@@ -102,11 +92,10 @@ module Hobrin
           def foot
             terms = block.in_use
             return "" if terms.empty?
-            return " · no words yet, so papers not indexed yet are missed" if terms.all?(&:heading?)
+            return Book.t("terms.block.no_words") if terms.all?(&:heading?)
 
-            fresh = @column.figures.not_indexed
-            by_words = " · #{number(@column.figures.by_words)} only by words"
-            fresh.positive? ? "#{by_words}, #{number(fresh)} of them not indexed yet" : by_words
+            by_words, fresh = @column.figures.by_words, @column.figures.not_indexed
+            fresh.positive? ? Book.t("terms.block.by_words_and_not_indexed", by_words:, fresh:) : Book.t("terms.block.by_words", by_words:)
           end
 
           # One term in its block: how it searches, what it finds, and what no other one does.
@@ -146,7 +135,7 @@ module Hobrin
               return crossed_out if @term.crossed_out?
 
               note = Strategy::Wording.note(@term.leaf, @column.narrower[label])
-              @term.excluded? ? "taken away · #{note}" : note
+              @term.excluded? ? Book.t("terms.block.excluded", note:) : note
             end
 
             # How many spellings a truncated term in use takes in, when they are very many; else nil.
@@ -154,11 +143,11 @@ module Hobrin
 
             # What it finds that no other term does, in words.
             def alone
-              return "would add #{number(figures.alone)}" if @term.crossed_out?
-              return "takes #{number(figures.alone)}" if @term.excluded?
-              return "finds nothing" if figures.empty?
+              return Book.t("terms.block.would_add", papers: figures.alone) if @term.crossed_out?
+              return Book.t("terms.block.removes", papers: figures.alone) if @term.excluded?
+              return Book.t("terms.block.finds_nothing") if figures.empty?
 
-              figures.alone.zero? ? "adds nothing" : "#{number(figures.alone)} only here"
+              figures.alone.zero? ? Book.t("terms.block.adds_nothing") : Book.t("terms.block.unique", papers: figures.alone)
             end
 
             # For the bar: what it finds, what of that no other one does, the whole block.
@@ -169,7 +158,7 @@ module Hobrin
             def figures = @column.figures.terms.fetch(id)
 
             def crossed_out
-              @term.crossed_out.empty? ? "crossed out" : "crossed out: #{@term.crossed_out}"
+              @term.crossed_out.empty? ? Book.t("terms.block.crossed_out") : Book.t("terms.block.crossed_out_why", why: @term.crossed_out)
             end
           end
 

@@ -8,11 +8,8 @@ module Hobrin
         class Offers
           include Formatting
 
-          WAYS = { ranked: "best first", contains: "labels that contain it",
-                   begins: "labels that begin with it" }.freeze
-          NO_HEADING = "No heading here. Words can still be searched: write them a * after three letters for any ending."
-          NO_LABEL = "No heading here with such a label. Try “best first”."
-          private_constant :WAYS, :NO_HEADING, :NO_LABEL
+          WAYS = %i[ranked contains begins].freeze
+          private_constant :WAYS
 
           # One part of how the typing was read: choices :: for a select
           class Part < Value
@@ -43,7 +40,7 @@ module Hobrin
           def typed? = !typed.strip.empty?
           def path = "/inquiries/#{@id}/offers?block=#{block}"
 
-          def ways = WAYS.map { |key, name| [key, name, key == way] }
+          def ways = WAYS.map { |key| [key, Book.t("terms.offers.way.#{key}"), key == way] }
 
           def rows
             @offers.map { |offer| Row.new(offer:, look: (look(offer) if offer.heading?)) }
@@ -56,8 +53,8 @@ module Hobrin
             @parts.map do |part|
               text = part.text
               heading = ["heading:#{part.label}", heading_words(part), true] if part.kind == :heading
-              words = ["words:#{text}", "words #{text.downcase}", false]
-              nothing = ["leave:", "nothing for “#{text}”", false]
+              words = ["words:#{text}", Book.t("terms.offers.as_words", words: text.downcase), false]
+              nothing = ["leave:", Book.t("terms.offers.as_nothing", words: text), false]
               Part.new(text:, choices: [heading, words, nothing].compact)
             end
           end
@@ -65,32 +62,34 @@ module Hobrin
           # What Enter does with operators: words, and the texts that may be meant instead.
           def operators
             return if @entry.nil? || @entry.plain?
-            return ["“#{@entry.unread}” is not read here. What do you mean?", @entry.choices] unless @entry.read?
+            return [Book.t("terms.offers.unread", words: @entry.unread), @entry.choices] unless @entry.read?
 
             added, without = [@entry.added, @entry.without].map { |parts| parts.map { |part| part.is_a?(String) ? part : near(part) } }
-            ["Enter adds: #{added.join(", ")}#{"; takes away: #{without.join(", ")}" if without.any?}.", []]
+            [Book.t("terms.offers.#{without.any? ? "enter_adds_and_excludes" : "enter_adds_terms"}",
+                    added: added.join(", "), excluded: without.join(", ")), []]
           end
 
           # What is said where no heading fits, nil where one does.
           def remark
             return if !typed? || operators || @offers.any?(&:heading?) || @parts.any? { |part| part.kind == :heading }
 
-            way == :ranked ? NO_HEADING : NO_LABEL
+            Book.t("terms.offers.#{way == :ranked ? "no_heading" : "no_label"}")
           end
 
           private
 
           def way = @fields.one_of(:way, Thesaurus::LookUp::WAYS) || :ranked
 
-          def near(leaf) = "#{leaf.left} within #{count_of(leaf.distance, "word")} of #{leaf.right}"
+          def near(leaf) = Book.t("terms.offers.near", left: leaf.left, words: count_of(leaf.distance, "word"), right: leaf.right)
 
           def look(offer)
             "/inquiries/#{@id}/word?#{Rack::Utils.build_query(open: "heading:#{block}:#{offer.leaf.label}")}"
           end
 
           def heading_words(part)
-            filed = part.text.casecmp?(part.label) ? "" : ": “#{part.text.downcase}” is filed under it"
-            "heading #{part.label}#{filed}"
+            return Book.t("terms.offers.as_heading", heading: part.label) if part.text.casecmp?(part.label)
+
+            Book.t("terms.offers.as_heading_of", heading: part.label, words: part.text.downcase)
           end
         end
       end

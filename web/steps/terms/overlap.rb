@@ -29,19 +29,18 @@ module Hobrin
             # Every number of the picture: [what, papers].
             def rows
               each = letters.zip(sets.sizes)
-              two = pairs.map { |one, other, size| ["#{one} and #{other}", size] }
-              all = keys.size > 2 ? [["all #{keys.size}", sets.all]] : []
+              two = pairs.map { |one, other, size| [Book.t("terms.overlap.pair", one:, other:), size] }
+              all = keys.size > 2 ? [[Book.t("terms.overlap.all", blocks: keys.size), sets.all]] : []
               alone = sets.regions.select { |places, _| places.size == 1 }
-              [*each, *two, *all, *alone.map { |(place), size| ["only #{letters[place]}", size] }]
+              [*each, *two, *all, *alone.map { |(place), size| [Book.t("terms.overlap.only", letter: letters[place]), size] }]
             end
 
             # How true the picture is.
             def remark
-              return "Bars: how many papers each block finds, and, in full colour, how many are in all." unless circles
-              return "The areas are in true proportion." if keys.size == 2
+              return Book.t("terms.overlap.bars") unless circles
+              return Book.t("terms.overlap.true_areas") if keys.size == 2
 
-              "Circles and their overlaps two by two are in true proportion; what all three share comes out as it may: " \
-                "regions are off by #{points(circles.error)} % of all papers shown."
+              Book.t("terms.overlap.approximate", error: points(circles.error))
             end
           end
 

@@ -62,11 +62,6 @@ module Hobrin
           class Dock
             include Formatting
 
-            ADVICE = { few: "", none: "Adding terms finds more: synonyms, or a broader heading.",
-                       missing: "Adding terms finds more: synonyms, or a broader heading.",
-                       inside: "You can screen these now.", above: "Narrow them in the next step." }.freeze
-            private_constant :ADVICE
-
             # How many papers the joined blocks have together.
             attr_reader :size
 
@@ -78,25 +73,24 @@ module Hobrin
               freeze
             end
 
-            # Where those papers are: "papers are in both", "paper is in P, while O has no name yet".
+            # Where those papers are: "papers are in both", "paper is in P, no terms yet in O".
             def where
-              verb = size == 1 ? "paper is" : "papers are"
-              excluded = letters(of(:not).select { |column| column.block.tree })
-              waiting = letters(of(:and) - filled)
-              [[verb, inside].join(" "), ("not in #{excluded}" if excluded),
-               ("while #{waiting} #{waiting.include?(" ") ? "have" : "has"} no name yet" if waiting && filled.any?)]
-                .compact.join(", ")
+              excluded = of(:not).select { |column| column.block.tree }
+              waiting = of(:and) - filled
+              [Book.t("terms.dock.#{inside}", count: size, blocks: letters(filled), number: filled.size),
+               (Book.t("terms.dock.not_in", blocks: letters(excluded)) if excluded.any?),
+               (Book.t("terms.dock.no_terms_in", blocks: letters(waiting)) if waiting.any? && filled.any?)].compact.join(", ")
             end
 
             # What keeps the papers few, or what to do with them.
             def advice
               joined = of(:and)
-              return "No block is combined with AND." if joined.empty?
-              return "Add a first term to each block." if filled.empty?
+              return Book.t("terms.dock.no_block") if joined.empty?
+              return Book.t("terms.dock.add_first") if filled.empty?
 
               nothing = filled.select(&:nothing?)
-              return "#{nothing.map(&:name).join(", ")}: nothing found yet." if nothing.any?
-              return "Each block finds papers, but no paper is in all of them." if size.zero?
+              return Book.t("terms.dock.finds_nothing", blocks: nothing.map(&:name).join(", ")) if nothing.any?
+              return Book.t("terms.dock.no_overlap") if size.zero?
 
               "#{limits_words}#{reading_words}"
             end
@@ -105,28 +99,28 @@ module Hobrin
 
             def of(operator) = @page.columns.select { |column| column.block.operator == operator }
             def filled = of(:and).select { |column| column.block.tree }
-            def letters(columns) = columns.empty? ? nil : columns.map(&:letter).join(" and ")
+            def letters(columns) = Book.list(columns.map(&:letter))
 
             def inside
-              return "joined" if filled.empty?
-              return "in #{letters(filled)}" if filled.size < of(:and).size
-              return "in this block" if filled.size == 1
+              return :combined if filled.empty?
+              return :in_blocks if filled.size < of(:and).size
+              return :in_this_block if filled.size == 1
 
-              filled.size == 2 ? "in both" : "in all #{filled.size}"
+              filled.size == 2 ? :in_both : :in_all
             end
 
             def limits_words
               on = @page.inquiry.limits.count(&:on)
               final = @page.opened.final
               words = @page.standing_words(@outlook)
-              return "#{capital(words)}. #{ADVICE.fetch(@outlook.standing)}".strip if on.zero?
+              return "#{capital(words)}. #{Book.t("terms.dock.advice.#{@outlook.standing}")}".strip if on.zero?
 
-              "#{on} #{on == 1 ? "limit leaves" : "limits leave"} #{number(final)}: #{words}."
+              Book.t("terms.dock.limits_leave", count: on, papers: final, standing: words)
             end
 
             def reading_words
               kept = @page.question.elements.reject { |element| element.searched? || element.blank? }
-              kept.empty? ? "" : " Not searched: #{kept.map { |element| "“#{element.name}”" }.join(", ")}."
+              kept.empty? ? "" : " #{Book.t("terms.dock.not_searched", elements: kept.map { |element| "“#{element.name}”" }.join(", "))}"
             end
           end
         end

@@ -41,7 +41,7 @@ module Hobrin
 
           def found_by
             letters = @paper.keys.map { |key| @page.letter(key) }
-            letters.empty? ? "No block finds it." : "Found by #{letters.join(", ")}."
+            letters.empty? ? Book.t("terms.papers.no_block") : Book.t("terms.papers.found_by", blocks: letters.join(", "))
           end
 
           def facts
@@ -62,16 +62,16 @@ module Hobrin
           end
 
           def title
-            return "Papers for “#{@page.open.last}”" if @page.open?("find")
+            return Book.t("terms.papers.for_words", words: @page.open.last) if @page.open?("find")
 
             key = searched_key
-            "The newest #{key ? "in #{@page.letter(key)}" : "in the join"}"
+            key ? Book.t("terms.papers.newest_in_block", letter: @page.letter(key)) : Book.t("terms.papers.newest")
           end
 
           def rows
             @records.map do |record|
               headings = record.headings.size
-              indexed = headings.zero? ? "not indexed yet" : count_of(headings, "heading")
+              indexed = headings.zero? ? Book.t("terms.papers.not_indexed_yet") : count_of(headings, "heading")
               Row.new(record:, path: @page.path(open: "paper:#{record.id}"),
                       facts: "#{record.year} · #{indexed}")
             end

@@ -100,9 +100,9 @@ module Hobrin
 
             # What could not be read stays in the box.
             def after_list(refused)
-              return Form::After.new(said: "The list was added.") if refused.empty?
+              return Form::After.new(said: Book.t("terms.list.added")) if refused.empty?
 
-              said = refused.map { |entry, why| "“#{entry}” was not added: #{why}" }.join(" ")
+              said = refused.map { |entry, why| Book.t("terms.list.not_added", line: entry, why:) }.join(" ")
               Form::After.new(said:,
                               stay: { "open" => "list:#{block}",
                                       "list" => refused.map(&:first).join("\n") })
@@ -184,7 +184,7 @@ module Hobrin
 
             def operator
               fields.one_of(:operator, Strategy::Block::OPERATORS.keys) or
-                raise InputError, { operator: "Choose how this block is joined." }
+                raise InputError, { operator: Book.t("terms.list.choose_operator") }
             end
           end
         end

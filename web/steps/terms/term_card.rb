@@ -8,18 +8,16 @@ module Hobrin
         class TermCard
           include Formatting
 
-          KINDS = { spelling: "spelled so", number: "singular or plural", joined: "one word or two",
-                    truncated: "any ending", also_called: "also called" }.freeze
           MOST_SPELLINGS = 14
           FEW_ASPECTS = 3
-          private_constant :KINDS, :MOST_SPELLINGS, :FEW_ASPECTS
+          private_constant :MOST_SPELLINGS, :FEW_ASPECTS
 
           # param, value :: what a press or a tick sends; on :: whether the heading is searched so
           #   now
           class Choice < Value
             attributes :name, :param, :value, :on, :size, :pressed
 
-            def turned = on ? "if off" : "if on"
+            def turned = on ? Book.t("terms.term.turned_off") : Book.t("terms.term.turned_on")
           end
 
           # A heading in the neighbourhood: depth :: in its branch; held :: whether the block has it
@@ -56,7 +54,8 @@ module Hobrin
 
           # The blocks that it could be moved to, for a select.
           def others
-            @page.columns.reject { |other| other.key == key }.map { |other| [other.key, "to #{other.letter}", false] }
+            columns = @page.columns.reject { |column| column.key == key }
+            columns.map { |column| [column.key, Book.t("terms.term.to_block", letter: column.letter), false] }
           end
 
           def also_called = heading.also_called.join(", ")
@@ -89,7 +88,7 @@ module Hobrin
 
           def synonyms
             @card.synonyms.map do |synonym|
-              Synonym.new(text: synonym.leaf.text, adds: synonym.adds, kind: KINDS.fetch(synonym.kind))
+              Synonym.new(text: synonym.leaf.text, adds: synonym.adds, kind: Book.t("terms.term.kind.#{synonym.kind}"))
             end
           end
 

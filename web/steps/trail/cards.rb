@@ -28,7 +28,7 @@ module Hobrin
 
             def name = @point.name
             def line? = !@point.line.nil?
-            def title = "#{line? ? "After line" : "Line"} #{name}: #{@point.says}"
+            def title = Book.t("trail.point.#{line? ? "after_line" : "line"}", line: name, change: @point.says)
             def papers = count_of(@point.papers.size, "paper")
             def close_path = @page.path(:trail, **@page.filter.given)
             # The note that stands there, and what is in the field: that one, or what was refused.
@@ -37,9 +37,8 @@ module Hobrin
 
             # What is to be said of the count, "" for nothing.
             def remark
-              moved = ", #{number(@point.line.count_after)} when it was made: the library has changed since" if @point.moved?
-              searched = " Nothing was searched yet." if @point.cql.empty?
-              "#{moved}.#{searched}"
+              moved = Book.t("trail.point.moved", papers: @point.line.count_after) if @point.moved?
+              ["#{moved}.", (Book.t("trail.point.no_search") if @point.cql.empty?)].compact.join(" ")
             end
 
             # The lines that it can be compared with, for a select.
@@ -57,8 +56,10 @@ module Hobrin
 
             # How the two can become one: [in words, in the notation of lines].
             def joinings
-              { "Either" => "#{name} or #{@other.name}", "Both" => "#{name} and #{@other.name}",
-                "Only #{name}" => "#{name} not #{@other.name}", "Only #{@other.name}" => "#{@other.name} not #{name}" }
+              { Book.t("trail.comparison.either") => "#{name} or #{@other.name}",
+                Book.t("trail.comparison.both") => "#{name} and #{@other.name}",
+                Book.t("trail.comparison.only", line: name) => "#{name} not #{@other.name}",
+                Book.t("trail.comparison.only", line: @other.name) => "#{@other.name} not #{name}" }
             end
 
             # The two names, for the picture; its circles, nil where there are none to draw.
@@ -68,8 +69,8 @@ module Hobrin
             # What only the one finds, what both, what only the other: [papers, in words].
             def shares
               sizes, both = comparison.overlap.sizes, comparison.overlap.all
-              [[sizes.first - both, "only after line #{name}"], [both, "both"],
-               [sizes.last - both, "only after line #{@other.name}"]]
+              [[sizes.first - both, Book.t("trail.comparison.only_after", line: name)], [both, Book.t("trail.comparison.in_both")],
+               [sizes.last - both, Book.t("trail.comparison.only_after", line: @other.name)]]
             end
 
             # What the kept papers that each finds say of those that both missed; nil while none was
@@ -79,18 +80,14 @@ module Hobrin
               return cannot_tell(kept) unless all
 
               estimate, low, high = [all.estimate, all.low, all.high].map { |bound| decimal(bound, 0) }
-              "Of the papers you included, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
-                "#{kept.sizes.last}, both #{kept.all}. If the two found them independently there are " \
-                "about #{estimate} such papers in all (95 % interval #{low} to #{high}), and both " \
-                "missed about #{decimal(comparison.missed, 0)}. " \
-                "Searches by like words are not independent: then more were missed. Chapman’s estimate."
+              Book.t("trail.comparison.missed", **found_by(kept), estimate:, low:, high:, missed: decimal(comparison.missed, 0))
             end
 
             def only
               compared = @page.comparison
               { name => compared.only_one,
                 @other.name => compared.only_other }.filter_map do |one, records|
-                Only.new(says: "Only after line #{one}, the newest:", records:) if records.any?
+                Only.new(says: Book.t("trail.comparison.only_after_newest", line: one), records:) if records.any?
               end
             end
 
@@ -101,7 +98,7 @@ module Hobrin
             def records = @other ? [] : @point.records
 
             def cut
-              ("The newest #{records.size}." if records.any? && @point.papers.size > records.size)
+              (Book.t("trail.comparison.newest", papers: records.size) if records.any? && @point.papers.size > records.size)
             end
 
             def searched? = !@point.cql.empty?
@@ -110,7 +107,7 @@ module Hobrin
             def search_open? = line? && @other.nil?
 
             def search_title
-              lines.any? ? "The search line by line, and the whole as CQL" : "The whole as CQL"
+              lines.any? ? Book.t("trail.comparison.lines_and_cql") : Book.t("trail.comparison.cql")
             end
 
             private
@@ -121,9 +118,11 @@ module Hobrin
             def cannot_tell(kept)
               return if kept.sizes.sum.zero?
 
-              "Of the papers you included, line #{name} finds #{kept.sizes.first}, line #{@other.name} " \
-                "#{kept.sizes.last}, both #{kept.all}. These two cannot tell how many both missed: for that, each " \
-                "would have to find papers without regard to the other, and some that the other does not."
+              Book.t("trail.comparison.cannot_estimate", **found_by(kept))
+            end
+
+            def found_by(kept)
+              { one: name, found_by_one: kept.sizes.first, other: @other.name, found_by_other: kept.sizes.last, both: kept.all }
             end
           end
 
@@ -132,9 +131,7 @@ module Hobrin
             include Formatting
 
             FEW = 12
-            ANEW = "The library was built anew since, so what is new in it cannot be told; below are the " \
-                   "lines whose counts moved."
-            private_constant :FEW, :ANEW
+            private_constant :FEW
 
             # Lines whose counts moved: rows :: Array of Hobrin::Trail::Rerun::Moved; open :: whether
             #   they are few
@@ -168,22 +165,22 @@ module Hobrin
 
             def before
               base = @outcome.base
-              "#{number(rerun.before)} at line #{base.number} of #{day_and_time(base.at)}"
+              Book.t("trail.again.at_line", papers: rerun.before, line: base.number, time: day_and_time(base.at))
             end
 
             # What is new, and what changed among the others.
             def remark
               reindexed = rerun.reindexed
-              changed = " #{signed(reindexed)} of those that were here already, because headings changed." if reindexed != 0
-              "#{fresh}#{changed}"
+              changed = Book.t("trail.again.reindexed", papers: signed(reindexed)) if reindexed != 0
+              [fresh, changed].compact.join(" ")
             end
 
             def records = @outcome.records
-            def cut = ("the newest #{records.size}" if rerun.fresh.size > records.size)
+            def cut = (Book.t("trail.again.newest", papers: records.size) if rerun.fresh.size > records.size)
 
             def moved
-              { "Lines of the search whose counts moved" => rerun.lines,
-                "Lines of the trail whose counts moved" => @outcome.trail }.filter_map do |title, rows|
+              { moved_search: rerun.lines, moved_trail: @outcome.trail }.filter_map do |key, rows|
+                title = Book.t("trail.again.#{key}")
                 Moved.new(title:, rows:, open: rows.size <= FEW) if rows.any?
               end
             end
@@ -193,12 +190,11 @@ module Hobrin
             def rerun = @outcome.rerun
 
             def fresh
-              return ANEW unless rerun.known
+              return Book.t("trail.again.library_rebuilt") unless rerun.known
 
-              papers = count_of(rerun.fresh.size, "paper")
-              return "#{papers} came into the library since." unless rerun.fresh.empty?
+              return Book.t("trail.again.fresh", count: rerun.fresh.size) unless rerun.fresh.empty?
 
-              @outcome.changed? ? "None of them came into the library since." : "Every line counts as it did."
+              @outcome.changed? ? Book.t("trail.again.none_new") : Book.t("trail.again.unchanged")
             end
           end
         end

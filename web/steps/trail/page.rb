@@ -40,7 +40,7 @@ module Hobrin
             freeze
           end
 
-          def title = "Trail: #{question.text}"
+          def title = Book.t("trail.page.document_title", question: question.text)
 
           # How many papers are left now, where the library has changed since the last line; else nil.
           def left_now = (opened.final if lines.any? && lines.first.count_after != opened.final)
@@ -67,9 +67,9 @@ module Hobrin
           def notation = errors[:name] || errors[:notation] ? fields.text(:notation) : ""
 
           def again_hint
-            return "The library has changed since the last line was counted." if @library_moved
+            return Book.t("trail.page.changed_note") if @library_moved
 
-            "Over the library as it is now: what is new, and which counts moved."
+            Book.t("trail.page.rerun_hint")
           end
 
           private
@@ -160,13 +160,14 @@ module Hobrin
             # All, then each step that has lines.
             def steps
               there = Inquiry::STEPS.select { |step| @all.any? { |line| line.step == step } }
-              [choice("All", nil, :step), *there.map { |step| choice(StepPage::Progress::NAMES.fetch(step), step, :step) }]
+              choices = there.map { |step| choice(StepPage::Progress::NAMES.fetch(step), step, :step) }
+              [choice(Book.t("trail.filter.all"), nil, :step), *choices]
             end
 
             # Everybody, then each person; none while there is but one.
             def people
               people = @all.map(&:who).uniq.sort
-              people.size < 2 ? [] : [choice("Everybody", nil, :who), *people.map { |who| choice(who, who, :who) }]
+              people.size < 2 ? [] : [choice(Book.t("trail.filter.everybody"), nil, :who), *people.map { |who| choice(who, who, :who) }]
             end
 
             private

@@ -71,15 +71,15 @@ module Hobrin
           end
 
           # Below the picture, in text.
-          def ends = ["line 1", "line #{@lines.size}"]
+          def ends = [Book.t("trail.picture.line", number: 1), Book.t("trail.picture.line", number: @lines.size)]
 
           # For who cannot see it.
           def summary
             steps = @lines.slice_when { |one, two| one.step != two.step }.map do |alike|
-              "#{StepPage::Progress::NAMES.fetch(alike.first.step)}, lines #{alike.first.number} to #{alike.last.number}: " \
-                "#{alike.last.count_after} left"
+              Book.t("trail.picture.step", step: StepPage::Progress::NAMES.fetch(alike.first.step), first: alike.first.number,
+                                           last: alike.last.number, papers: alike.last.count_after)
             end
-            "Papers left over the changes. #{steps.join("; ")}."
+            Book.t("trail.picture.summary", steps: steps.join("; "))
           end
 
           private

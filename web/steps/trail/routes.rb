@@ -44,7 +44,7 @@ module Hobrin
           def self.told(lines)
             return "" if lines.empty?
 
-            "Changed in another window: #{lines.last(MOST_TOLD).map(&:change).join("; ")}."
+            Book.t("trail.page.changed_elsewhere", changes: lines.last(MOST_TOLD).map(&:change).join("; "))
           end
 
           # A line of the trail that is restored or noted on.
@@ -63,7 +63,7 @@ module Hobrin
             def after(outcome)
               return Form::After.new(stay: { "line" => number.to_s }) unless outcome.change
 
-              Form::After.new(said: "Restored as it was after line #{number}.")
+              Form::After.new(said: Book.t("trail.page.restored", line: number))
             end
 
             private
@@ -83,15 +83,15 @@ module Hobrin
 
             def after(outcome)
               name, rule = outcome.change.facts.values_at(:name, :rule)
-              return Form::After.new(said: "Took off “#{name}”.") unless rule
+              return Form::After.new(said: Book.t("trail.page.removed", name:)) unless rule
 
-              Form::After.new(stay: { "line" => name }, said: "The line “#{name}” is #{rule}.")
+              Form::After.new(stay: { "line" => name }, said: Book.t("trail.page.saved", name:, rule:))
             end
           end
 
           # One change back.
           class UndoForm < Form
-            VERB = "Undone"
+            VERB = Book.t("trail.page.undone")
 
             def edit = Edits::Trail::Undo.new
 
@@ -105,7 +105,7 @@ module Hobrin
 
           # One change forth again.
           class RedoForm < UndoForm
-            VERB = "Done again"
+            VERB = Book.t("trail.page.redone")
 
             def edit = Edits::Trail::Redo.new
           end
