@@ -42,7 +42,7 @@ RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
       ["count", "sleep and"] => [1, /Column 10: found the end/], ["count"] => [1, /count takes CQL/], %w[cuont x] => [1, /Did you mean “count”/],
       ["find", "x", "--limit", "none"] => [1, /limit must be a whole number/], ["find", "x", "--format", "xml"] => [1, /xml/], ["count", "x", "--frmat", "json"] => [1, /frmat/],
       ["count", "cql.resultSetId = 3"] => [1, /no line “3”/], ["explain", "10.5555/none", "x"] => [1, /not here/], %w[trail 99] => [1, /not here/],
-      ["import", "/nowhere/at/all"] => [2, /No such file/], ["count", "x", "--home", "/proc/none"] => [2, /Cannot write/], %w[thesaurus improt x] => [1, /thesaurus import/]
+      ["import", "/not in the inquiry/at/all"] => [2, /No such file/], ["count", "x", "--home", "/proc/none"] => [2, /Cannot write/], %w[thesaurus improt x] => [1, /thesaurus import/]
     }.each do |arguments, (status, message)|
       found = run(*arguments)
       expect([arguments, found[0], found[1], found[2].lines.size]).to eq([arguments, status, "", 1])
@@ -106,7 +106,7 @@ RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
       expect(run("thesaurus", "export", at["out.ttl"], *here)[0]).to eq(0)
       expect(File.read(at["out.ttl"])).to include("<urn:a>", '"Sleep"@en')
       expect(run("backup", at["copy.sqlite3"], "--library", *here)[0]).to eq(0)
-      expect(run("backup", at["copy.sqlite3"], *here)).to match([2, "", /there already/])
+      expect(run("backup", at["copy.sqlite3"], *here)).to match([2, "", /exists already/])
     end
   end
 
@@ -140,7 +140,7 @@ RSpec.describe Hobrin::Cli::Main, :small_sample, :slow do
       File.write(file.path, text.sub('"verdict": "keep"', '"verdict": "drop"'))
       out = StringIO.new
       expect(described_class.new(out:, err: StringIO.new, env: {}).call(["verify", file.path])).to eq(1)
-      expect(out.string).to match(%r{^inquiry/decisions/\d+ is not what was written})
+      expect(out.string).to match(%r{^inquiry/decisions/\d+ was altered})
       File.truncate(file.path, (100 * 1_048_576) + 1)
       err = StringIO.new
       expect(described_class.new(out:, err:, env: {}).call(["verify", file.path])).not_to eq(0)

@@ -39,7 +39,7 @@ RSpec.describe Hobrin::Appraisal do
               level(kind, "systematic_review", reviewed:)]).to eq([kind, reviewed, number])
     end
     expect(level_of("treatment", "systematic_review"))
-      .to have_attributes(number: nil, why: /what kind of studies it reviewed/)
+      .to have_attributes(number: nil, why: /designs it reviewed/)
   end
 
   it "asks of a test how it was judged, and of a prognosis whether people were followed" do
@@ -72,7 +72,7 @@ RSpec.describe Hobrin::Appraisal do
     end
     %w[guideline protocol opinion].each { |design| expect(level("treatment", design)).to be_nil }
     unasked = level_of(nil, "cohort")
-    expect(unasked.why).to include("kind of question")
+    expect(unasked.why).to include("question type")
   end
 
   it "moves a level by one, never off the table, and asks why" do
@@ -80,7 +80,7 @@ RSpec.describe Hobrin::Appraisal do
             level("treatment", "systematic_review", reviewed: "randomized_trial",
                                                     graded: -1)]).to eq([3, 1])
     expect { described_class::Paper.new(record_id: "x", design: "cohort", graded: 1) }
-      .to raise_error(Hobrin::InputError, /Say why/)
+      .to raise_error(Hobrin::InputError, /Give a reason/)
   end
 
   it "proposes the design that a record's labels point to" do

@@ -15,15 +15,15 @@ RSpec.describe Hobrin::Brief do
                             dropped: { "A double" => 1, "Other people" => 1 }, unsure: 1, unread: 1,
                             kept: 1, kept_outside: 1, origins:, settled: 2)
     expect(described_class::Flow::Boxes.new(flow).steps.first.main.lines)
-      .to eq(["found by the search", "4 a colleague's long lis…", "2 b", "1 c", "1 d", "1 from others",
-              "2 the same paper once more"])
+      .to eq(["found by the search", "4 a colleague's long lis…", "2 b", "1 c", "1 d", "1 from other sources",
+              "2 possible duplicates"])
     expect(described_class::Flow::Boxes.new(flow).steps[-3].main.lines)
-      .to eq(["to read", "2 settled between two readers"])
+      .to eq(["screened", "2 resolved between two reviewers"])
     expect(flow.dropped_total + flow.unsure + flow.unread + flow.kept).to eq(flow.found)
   end
 
   it "drops a paper only with a reason" do
     expect { decision("a", :drop, "Because") }
-      .to raise_error(Hobrin::InputError, /choose one reason/)
+      .to raise_error(Hobrin::InputError, /Choose a reason/)
   end
 end

@@ -96,19 +96,19 @@ RSpec.describe Hobrin::Edits do
     ],
     "Terms::Restore" => [
       ->(e) { e::Restore.new(term_id: 1) },
-      "Took back earplug* in I", ->(now) { !now.block("I").term(1).crossed_out? }
+      "Restored earplug* in I", ->(now) { !now.block("I").term(1).crossed_out? }
     ],
     "Terms::Exclude" => [
       ->(e) { e::Exclude.new(term_id: 1) },
-      "Takes away earplug* in I", ->(now) { now.block("I").term(1).excluded? }
+      "Excluded earplug* in I (NOT)", ->(now) { now.block("I").term(1).excluded? }
     ],
     "Terms::Remove" => [
       ->(e) { e::Remove.new(term_id: 1) },
-      "Removed earplug* in I", ->(now) { now.block("I").terms.size == 1 }
+      "Removed earplug* from I", ->(now) { now.block("I").terms.size == 1 }
     ],
     "Terms::TurnHeading" => [
       ->(e) { e::TurnHeading.new(term_id: 3, choice: "nursing") },
-      "Changed Delirium in P: heading · nothing narrower · only nursing",
+      "Changed Delirium in P: heading · no narrower headings · subheadings: nursing",
       ->(now) { now.block("P").term(3).leaf.aspects == ["nursing"] }
     ],
     "Terms::Reword" => [
@@ -126,11 +126,11 @@ RSpec.describe Hobrin::Edits do
     ],
     "Blocks::Join" => [
       ->(e) { e::Join.new(block: "I", operator: :not, step: :word) },
-      "I is taken away", ->(now) { now.block("I").operator == :not }
+      "I: NOT", ->(now) { now.block("I").operator == :not }
     ],
     "Blocks::Switch" => [
       ->(e) { e::Switch.new(block: "I", step: :narrow) },
-      "I is left out", ->(now) { now.block("I").operator == :out }
+      "I: not used", ->(now) { now.block("I").operator == :out }
     ],
     "Blocks::MoveUp" => [
       ->(e) { e::MoveUp.new(block: "I", step: :narrow) },
@@ -138,45 +138,45 @@ RSpec.describe Hobrin::Edits do
     ],
     "SearchCheck::ReviewSearch" => [
       ->(e) { e::ReviewSearch.new(name: " Ines  Quarrel", verdict: "changes", remarks: { words: "Add masks.", limits: " " }) },
-      "Ines Quarrel reviewed the search: changes asked for",
+      "Ines Quarrel reviewed the search: changes requested",
       ->(now) { now.peer_reviews.map(&:remarks) == [{ words: "Add masks." }] }
     ],
     "Limits::Apply" => [
       ->(e) { e::Apply.new(leaf: s::Limit.new(name: :species, values: ["humans"])) },
-      "Limit Species: Humans", ->(now) { now.limit(:species).on }
+      "Limit: Species: Humans", ->(now) { now.limit(:species).on }
     ],
     "Limits::ApplyJournals" => [
       ->(e) { e::ApplyJournals.new(names: ["a journal"]) },
-      "Limit Journal: A Journal", ->(now) { now.limit(:journal).on }
+      "Limit: Journal: A Journal", ->(now) { now.limit(:journal).on }
     ],
     "Limits::Remove" => [
       ->(e) { e::Remove.new(slot: "sex") },
-      "Took off limit Sex: Female", ->(now) { now.limit(:sex).nil? }
+      "Removed limit: Sex: Female", ->(now) { now.limit(:sex).nil? }
     ],
     "Limits::Switch" => [
       ->(e) { e::Switch.new(slot: :sex) },
-      "Switched limit Sex: Female", ->(now) { !now.limit(:sex).on }
+      "Switched limit: Sex: Female", ->(now) { !now.limit(:sex).on }
     ],
     "Limits::MoveUp" => [
       ->(e) { e::MoveUp.new(slot: :dates) },
-      "Moved up limit Published: 2016 or later", ->(now) { now.limits.first.slot == :dates }
+      "Moved limit up: Published: 2016 or later", ->(now) { now.limits.first.slot == :dates }
     ],
     "Limits::SwitchAllOff" => [
       ->(e) { e::SwitchAllOff.new },
-      "Switched all limits off", ->(now) { now.limits.none?(&:on) }
+      "Turned off all limits", ->(now) { now.limits.none?(&:on) }
     ],
     "Limits::SetTarget" => [
       ->(e) { e::SetTarget.new(aim: Hobrin::Narrowing::Target.new(from: 1, to: 2)) },
-      "Aim 1 to 2 papers", ->(now) { now.aim.to == 2 }
+      "Target 1 to 2 papers", ->(now) { now.aim.to == 2 }
     ],
     "WhatIfs::Apply" => [
       ->(e) { e::Apply.new(names: [move(:main_on).name, move(:flag).name]) },
-      "Tried: Delirium as a main topic only, then only peer reviewed",
+      "Tried: Delirium as main topic only, then only peer reviewed",
       ->(now) { now.block("P").term(3).leaf.main }
     ],
     "WhatIfs::Dismiss" => [
       ->(e) { e::Dismiss.new(name: move(:main_on).name) },
-      "Dismissed: Delirium as a main topic only", ->(now) { now.dismissed.size == 1 }
+      "Dismissed: Delirium as main topic only", ->(now) { now.dismissed.size == 1 }
     ],
     "SearchCheck::MendFinding" => [
       ->(e) { e::MendFinding.new(name: finding(:nothing).name) },
@@ -184,16 +184,16 @@ RSpec.describe Hobrin::Edits do
     ],
     "OtherCatalogues::RecordSearch" => [
       ->(e) { e::RecordSearch.new(search: elsewhere.with(count: 9, query: "sleep")) },
-      "Asked Ward catalogue: 9 records, 4 the last time",
+      "Searched Ward catalogue: 9 records, 4 last time",
       ->(now) { now.elsewhere.map { |one| [one.source, one.count] } == [["Ward catalogue", 9]] }
     ],
     "OtherCatalogues::BringIn" => [
       ->(e) { e::BringIn.new(source: "Ward catalogue", import_id: 7, most: 4) },
-      "Brought in from Ward catalogue: up to 4 records", ->(now) { now.elsewhere.first.import_id == 7 }
+      "Imported from Ward catalogue: up to 4 records", ->(now) { now.elsewhere.first.import_id == 7 }
     ],
     "Papers::AddMustFind" => [
       ->(e) { e::AddMustFind.new(typed: "earplugs") },
-      "Must find “Earplugs”", ->(now) { now.must_find == ["one"] }
+      "Must-find paper: “Earplugs”", ->(now) { now.must_find == ["one"] }
     ],
     "Papers::IncludeManually" => [
       ->(e) { e::IncludeManually.new(record_id: "two") },
@@ -201,23 +201,23 @@ RSpec.describe Hobrin::Edits do
     ],
     "Screen::Decide" => [
       ->(e) { e::Decide.new(decision: decision("two", :drop, "No study")) },
-      "Excluded “Eye masks” (No study)", ->(now) { now.decisions.last.reason == "No study" }
+      "Excluded “Eye masks” (not a study)", ->(now) { now.decisions.last.reason == "No study" }
     ],
     "Screen::Annotate" => [
       ->(e) { e::Annotate.new(record_id: "one", note: "Good") },
-      "Noted on “Earplugs”", ->(now) { now.decisions.first.note == "Good" }
+      "Note on “Earplugs”", ->(now) { now.decisions.first.note == "Good" }
     ],
     "Screen::WithdrawDecision" => [
       ->(e) { e::WithdrawDecision.new(record_id: "one") },
-      "Took back the decision on “Earplugs”", ->(now) { now.decisions.empty? }
+      "Undid the decision on “Earplugs”", ->(now) { now.decisions.empty? }
     ],
     "Screen::ScreenIndependently" => [
       ->(e) { e::ScreenIndependently.new(readers: %w[Ana Bo]) },
-      "Ana and Bo screen the papers independently from now on (decided before, outside: 1)", ->(now) { now.decisions.size == 1 }
+      "Ana and Bo now screen the papers independently (decided before, outside: 1)", ->(now) { now.decisions.size == 1 }
     ],
     "Appraise::AppraiseIndependently" => [
       ->(e) { e::AppraiseIndependently.new(readers: %w[Ana Bo]) },
-      "Ana and Bo appraise the papers independently from now on (appraised before, outside: 0)", ->(now) { now.papers.none?(&:weighed?) }
+      "Ana and Bo now appraise the papers independently (appraised before, outside: 0)", ->(now) { now.papers.none?(&:weighed?) }
     ],
     "Appraise::ResolveAppraisal" => [
       lambda { |e|
@@ -228,12 +228,12 @@ RSpec.describe Hobrin::Edits do
         pair = Hobrin::Appraisal::DualAppraisal::Pair.new(first: sheets.first, second: sheets.last, kind: nil)
         e::ResolveAppraisal.new(paper: sheets.last, pair:, readers: %w[Ana Bo])
       },
-      "Settled the sheet of “Earplugs”: Was follow-up nearly complete? Ana yes, Bo no: no",
+      "Resolved the checklist of “Earplugs”: Was follow-up nearly complete? Ana yes, Bo no: no",
       ->(now) { now.papers.first.answers[:followed].says == :no }
     ],
     "Appraise::SaveAppraisal" => [
       ->(e) { e::SaveAppraisal.new(paper: Hobrin::Appraisal::Paper.new(record_id: "one", design: "cohort")) },
-      "Weighed “Earplugs”", ->(now) { now.papers.first.design == "cohort" }
+      "Appraised “Earplugs”", ->(now) { now.papers.first.design == "cohort" }
     ],
     "Outcomes::Write" => [
       ->(e) { e::Write.new(outcome_id: nil, given: { name: "Falls", worthwhile: 2 }) },
@@ -241,7 +241,7 @@ RSpec.describe Hobrin::Edits do
     ],
     "Outcomes::Remove" => [
       ->(e) { e::Remove.new(outcome_id: 1) },
-      "Took away the outcome “Delirium”", ->(now) { now.weighing.outcomes.empty? && now.papers.first.reported.empty? }
+      "Deleted the outcome “Delirium”", ->(now) { now.weighing.outcomes.empty? && now.papers.first.reported.empty? }
     ],
     "Outcomes::Pool" => [
       lambda { |e|
@@ -250,7 +250,7 @@ RSpec.describe Hobrin::Edits do
                       measure: :odds_ratio, model: :fixed, level: 90
                     ))
       },
-      "“Delirium” put together: odds ratio, one effect, by inverse variance, 90 % intervals",
+      "“Delirium” pooled: odds ratio, fixed effect, inverse variance, 90 % CI",
       ->(now) { now.weighing.outcome(1).way.measure == :odds_ratio }
     ],
     "Outcomes::JudgeCertainty" => [
@@ -259,7 +259,7 @@ RSpec.describe Hobrin::Edits do
                               judgement: Hobrin::Appraisal::Outcome::Judgement.new(steps: -1,
                                                                                    why: "nobody was unaware"))
       },
-      "“Delirium”, risk of bias: −1, since nobody was unaware", ->(now) { now.weighing.outcome(1).judgements.keys == [:bias] }
+      "“Delirium”, risk of bias: −1, because nobody was unaware", ->(now) { now.weighing.outcome(1).judgements.keys == [:bias] }
     ],
     "Results::Write" => [
       lambda { |e|
@@ -267,19 +267,19 @@ RSpec.describe Hobrin::Edits do
                      given: { outcome_id: 1, form: "estimate", measure: :risk_ratio,
                               typed: { value: "0,8", low: "0.6", high: "1.1" } })
       },
-      "Numbers for “Delirium” of “Earplugs”", ->(now) { now.papers.first.reported.map(&:number) == [1, 2] }
+      "Results for “Delirium” from “Earplugs”", ->(now) { now.papers.first.reported.map(&:number) == [1, 2] }
     ],
     "Results::Remove" => [
       ->(e) { e::Remove.new(record_id: "one", number: 1) },
-      "Took away the numbers for “Delirium” of “Earplugs”", ->(now) { now.papers.first.reported.empty? }
+      "Deleted the results for “Delirium” from “Earplugs”", ->(now) { now.papers.first.reported.empty? }
     ],
     "Results::Count" => [
       ->(e) { e::Count.new(record_id: "one", number: 1, counts: false) },
-      "Not counted for “Delirium”: “Earplugs”", ->(now) { now.papers.first.result(1).aside == :by_hand }
+      "Excluded from “Delirium”: “Earplugs”", ->(now) { now.papers.first.result(1).aside == :by_hand }
     ],
     "Results::SettleWarning" => [
       ->(e) { e::SettleWarning.new(record_id: "one", number: 1, trap: :turned, mend: true) },
-      "Mended for “Delirium”: “Earplugs” seems to have a scale that runs the other way",
+      "Resolved for “Delirium”: “Earplugs” seems to have a scale that runs the other way",
       ->(now) { now.papers.first.result(1).turned }
     ],
     "Findings::Write" => [
@@ -291,11 +291,11 @@ RSpec.describe Hobrin::Edits do
     ],
     "Findings::Remove" => [
       ->(e) { e::Remove.new(finding_id: 1) },
-      "Took away the finding: Night is loud.", ->(now) { now.weighing.findings.empty? }
+      "Deleted the finding: Night is loud.", ->(now) { now.weighing.findings.empty? }
     ],
     "Findings::Judge" => [
       ->(e) { e::Judge.new(finding_id: 1, component: :adequacy, judgement: nil) },
-      "“Night is loud.”, whether there is enough: as proposed", ->(now) { now.weighing.finding(1).judgements.empty? }
+      "“Night is loud.”, adequacy of data: as proposed", ->(now) { now.weighing.finding(1).judgements.empty? }
     ],
     "Practice::Decide" => [
       lambda { |e|
@@ -306,22 +306,22 @@ RSpec.describe Hobrin::Edits do
     ],
     "Practice::WriteMeasure" => [
       ->(e) { e::WriteMeasure.new(measure_id: nil, given: { name: "Delirium" }) },
-      "Measure “Delirium”, 0 numbers", ->(now) { now.acting.measures.map(&:id) == [1, 2] }
+      "Measure “Delirium”, 0 data points", ->(now) { now.acting.measures.map(&:id) == [1, 2] }
     ],
     "Practice::RemoveMeasure" => [
       ->(e) { e::RemoveMeasure.new(measure_id: 1) },
-      "Took away the measure “Falls”", ->(now) { now.acting.measures.empty? }
+      "Deleted the measure “Falls”", ->(now) { now.acting.measures.empty? }
     ],
     "Practice::WriteBrief" => [
       ->(e) { e::WriteBrief.new(conclusion: "Yes.", plan: { where: "Bay 1" }) },
-      "Wrote the conclusion and the change plan", ->(now) { [now.conclusion, now.plan.where] == ["Yes.", "Bay 1"] }
+      "Wrote the conclusion and the action plan", ->(now) { [now.conclusion, now.plan.where] == ["Yes.", "Bay 1"] }
     ],
     "Practice::PlanSteps" => [
       lambda { |e|
         e::PlanSteps.new(needs: { stops: "Lights" }, steps: [Hobrin::Brief::ActionPlan::Step.new(what: "Ask", done: true)],
                          cycles: [Hobrin::Brief::ActionPlan::PdsaCycle.new(plan: "One night")])
       },
-      "Planned 1 steps, 1 done, and 1 small cycles", ->(now) { now.plan.stops == "Lights" && now.acting.cycles.one? }
+      "Planned 1 steps, 1 done, and 1 PDSA cycles", ->(now) { now.plan.stops == "Lights" && now.acting.cycles.one? }
     ],
     "Practice::Sign" => [
       ->(e) { e::Sign.new(name: " A  nurse ") },
@@ -340,14 +340,14 @@ RSpec.describe Hobrin::Edits do
     ],
     "Trail::NameLine" => [
       ->(e) { e::NameLine.new(name: "Broad", tree: s::Lines::Line.new(name: "1")) },
-      "Named line “broad”: 1", ->(now) { now.lines.map(&:name) == ["broad"] }
+      "Named search “broad”: 1", ->(now) { now.lines.map(&:name) == ["broad"] }
     ],
     "Trail::RecordForgetting" => [
-      ->(e) { e::RecordForgetting.new }, "A text was removed for good from this inquiry", ->(now) { now.blocks.size == 2 }
+      ->(e) { e::RecordForgetting.new }, "A text was deleted permanently from this inquiry", ->(now) { now.blocks.size == 2 }
     ],
     "Trail::RecordRun" => [
       ->(e) { e::RecordRun.new(before: 3, papers: 4, fresh: 1) },
-      "Run again: 4 papers, 1 of them new", ->(now) { now.blocks.size == 2 }
+      "Re-run: 4 papers, 1 of them new", ->(now) { now.blocks.size == 2 }
     ]
   }
 
@@ -370,15 +370,15 @@ RSpec.describe Hobrin::Edits do
     expect(described_class::Wording.of(change.kind, change.facts)).to eq("Added the first 2 terms of the question to I")
     expect(%w[I P].map { |key| change.inquiry.block(key).terms.map(&:label) }).to eq([["Noise", "earplug*"], ["adult*"]])
     again = described_class::Additions::StartBlocks.new(terms:)
-    expect { again.call(change.inquiry, surroundings) }.to raise_error(Hobrin::InputError, /have terms already/)
+    expect { again.call(change.inquiry, surroundings) }.to raise_error(Hobrin::InputError, /already have terms/)
   end
 
   it "adds what is joined by operators as terms, and what stands behind NOT as one that takes papers away" do
     change = described_class::Additions::AddTyped.new(block: "I", typed: "mask* OR lamp NOT noise").call(inquiry, surroundings)
-    expect(described_class::Wording.of(change.kind, change.facts)).to eq("Added words mask*, words lamp to I; takes away Noise in I")
+    expect(described_class::Wording.of(change.kind, change.facts)).to eq("Added words mask*, words lamp to I; excluded Noise (NOT)")
     expect(change.inquiry.block("I").excluded.map(&:label)).to eq(["Noise"])
     unread = described_class::Additions::AddTyped.new(block: "I", typed: "mask AND lamp")
-    expect { unread.call(inquiry, surroundings) }.to raise_error(Hobrin::InputError, /“AND” is not read/)
+    expect { unread.call(inquiry, surroundings) }.to raise_error(Hobrin::InputError, /“AND” cannot be read/)
   end
 
   # Those that need more than this stand in services/ and web/people: filters, papers read twice, papers that were let in, going

@@ -38,7 +38,7 @@ RSpec.describe Hobrin::Inquiry::Stage do
     waiting = described_class.new(outline(inquiry), today:, since_signed: 2).waiting
     expect(waiting.map { |one| [one.who, one.what, one.late] })
       .to eq([["Night desk", "Ask", true], ["Link nurse", "Order a box", false], ["", "1 unsure paper", false],
-              ["", "the brief changed since it was signed off", false]])
+              ["", "the brief has changed since it was signed off", false]])
     expect(described_class.new(outline(inquiry), today:, since_signed: 0).waiting.map(&:what)).not_to include(/brief/)
     expect(described_class.new(outline(inquiry), today:).waiting.last.what).to eq("the brief is not signed off")
     expect(described_class.new(outline(asked), today:).waiting).to eq([])

@@ -7,12 +7,12 @@ RSpec.describe Hobrin::Strategy do
   end
 
   it "says what is wrong with a term" do
-    { "" => /Write a word/, "!" => /Write a word/, "ea*" => /at least 3 letters/, "*plug" => /at least 3 letters/, "a ** b" => /letters beside/,
+    { "" => /Enter a word/, "!" => /Enter a word/, "ea*" => /at least 3 letters/, "*plug" => /at least 3 letters/, "a ** b" => /letters beside/,
       "x" * 121 => /120 characters/ }
       .each do |typed, message|
       expect { words(typed) }.to raise_error(Hobrin::InputError, message)
     end
-    expect { words("sleep", fields: []) }.to raise_error(Hobrin::InputError, /where to look/)
+    expect { words("sleep", fields: []) }.to raise_error(Hobrin::InputError, /where to search/)
   end
 
   it "writes one canonical CQL for equal trees, always with its parentheses" do
@@ -87,7 +87,7 @@ RSpec.describe Hobrin::Strategy do
     expect { described_class::Dates.years(from_year: 2026, to_year: 2016) }
       .to raise_error(Hobrin::InputError, /before 2026/)
     expect { described_class::Dates.years(from_year: "MMXVI") }.to raise_error(Hobrin::InputError,
-                                                                               /such as 2016/)
+                                                                               /for example 2016/)
     expect { described_class::Dates.years }.to raise_error(Hobrin::InputError, /at least one year/)
   end
 end

@@ -6,16 +6,16 @@ RSpec.describe "Acting", :sample, :browser do
   it "writes a brief, signs it off, changes it and sees what changed" do
     visit "/inquiries/2/act"
     fill_in "Conclusion (one sentence)", with: "The scan finds most of those who need it."
-    fill_in "Looked at again on", with: "in spring"
+    fill_in "Review date", with: "in spring"
     click_button "Save the brief"
-    expect(page).to have_text("Set a review date, such as 2027-02-01")
-    fill_in "Looked at again on", with: "2027-04-01"
+    expect(page).to have_text("Set a review date, for example 2027-02-01")
+    fill_in "Review date", with: "2027-04-01"
     click_link "Sign-off and sharing"
     fill_in "Your name", with: "A night nurse"
     click_button "Sign off the brief"
     expect(page).to have_css("#reason:focus[aria-invalid]")
     expect(find_field("Your name").value).to eq("A night nurse")
-    fill_in "Reason for signing with open points", with: "The ward meets today"
+    fill_in "Reason for signing off with open points", with: "The ward meets today"
     click_button "Sign off the brief"
     expect(page).to have_css(".since", text: "No changes since this version.")
     expect(page).to be_clean
@@ -27,7 +27,7 @@ RSpec.describe "Acting", :sample, :browser do
     click_button "Create a share link"
     click_link(href: %r{/shared/})
     expect(page).to have_css(".report-lead", text: "The scan finds most of those who need it.")
-    expect(page).to have_text("Work has gone on since")
+    expect(page).to have_text("Work has continued since")
     expect(page).to be_clean
   end
 
@@ -40,13 +40,13 @@ RSpec.describe "Acting", :sample, :browser do
     find("summary", text: "Import an archive").click
     attach_file "Archive (JSON)", folder.join("altered.json")
     click_button "Check and import"
-    expect(page).to have_css(".problem", text: "does not agree with itself")
+    expect(page).to have_css(".problem", text: "contradicts itself")
     expect(page).to have_css(".problem", text: "numbers/outcomes/1")
     attach_file "Archive (JSON)", folder.join("honest.json")
     click_button "Check and import"
     expect(page).to have_css(".sentence", text: "earplugs and an eye mask at night")
     find("a", text: /\ATrail/).click
-    expect(page).to have_text("Opened as a copy of an archive of 2026-11-23")
+    expect(page).to have_text("Imported from an archive of 2026-11-23")
   ensure
     FileUtils.rm_rf(folder)
   end
@@ -54,7 +54,7 @@ RSpec.describe "Acting", :sample, :browser do
   it "pastes weeks and reads the chart" do
     visit "/inquiries/3/act?show=measures"
     fill_in "Measure", with: "Falls"
-    select "less of it", from: "What you want"
+    select "less is better", from: "Better when"
     fill_in "Numerator", with: "falls"
     fill_in "Denominator or time period", with: "people"
     fill_in "Date the change started", with: "2026-08-10"
@@ -62,7 +62,7 @@ RSpec.describe "Acting", :sample, :browser do
     find("#numbers").set(weeks.map { |one| one.join(";") }.join("\n"))
     click_button "Save measure"
     expect(page).to have_css(".run-chart")
-    expect(find(".pool-facts")).to have_text("14 of 14 points since the change lie below the median")
+    expect(find(".pool-facts")).to have_text("14 of 14 points since the change lie below the baseline median")
     expect(find(".pool-facts")).to have_text("this is a change")
     visit "/"
     expect(find(".band", text: "Measuring 2")).to have_text("going home")
@@ -77,7 +77,7 @@ RSpec.describe "Acting", :sample, :browser do
     expect(page).to have_no_css(".inquiry-card", text: "nasal bridle")
     find("summary", text: "Deleted in the last 30 days: 1").click
     expect(page).to be_clean
-    click_button "Bring it back"
+    click_button "Restore"
     expect(page).to have_css(".inquiry-card", text: "nasal bridle")
     expect(page).to have_no_css("summary", text: "Taken away")
     expect(context.inquiries.trail(4).size).to eq(lines)

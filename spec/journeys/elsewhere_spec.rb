@@ -29,7 +29,7 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
     visit "/library"
     find("summary", text: "Add a catalogue").click
     fill_in "Name", with: "University catalogue"
-    fill_in "Its address", with: "http://127.0.0.1:#{@port}/sru"
+    fill_in "Address", with: "http://127.0.0.1:#{@port}/sru"
     select "searched (SRU)", from: "Protocol"
     click_button "Test connection"
     expect(page).to have_css(".catalogue-list", text: "University catalogue")
@@ -37,13 +37,13 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
     click_link "Search other catalogues"
     expect(page).to have_css(".elsewhere-form .line-limit",
                              text: "left out: there is no index for it")
-    click_button "Ask it"
-    expect(page).to have_css(".bring-form", text: /\A\d+ found there on 2026-11-23/)
+    click_button "Run the search"
+    expect(page).to have_css(".bring-form", text: /\A\d+ records found there on 2026-11-23/)
     there = -> { find(".line-whole td:last-child").text.to_i }
     before = there.call
-    fill_in "Line 24, as it is asked there", with: ""
-    click_button "Ask it"
-    expect(page).to have_css(".line-limit", text: "changed by hand")
+    fill_in "Line 24, as sent to this catalogue", with: ""
+    click_button "Run the search"
+    expect(page).to have_css(".line-limit", text: "edited by you")
     expect(there.call).to be > before
     fill_in "Import the first", with: "3"
     click_button "Import"
@@ -53,7 +53,7 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
     expect(page).to have_css(".import", text: /University catalogue.*read: 3 new papers, 3 of them doubles/m,
                                         wait: 60)
     expect_clean("/inquiries/1/narrow?show=elsewhere")
-    click_button "Create a link"
+    click_button "Create link"
     expect(page).to have_link(href: %r{/inquiries/1/feed/[\w-]{43}})
     expect_clean("/library")
   end

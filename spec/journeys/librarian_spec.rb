@@ -13,7 +13,7 @@ RSpec.describe "A librarian with a thorough search", :sample, :browser do
     expect(page).to have_css("#block-I ~ .terms", text: "sound mask*")
     expect(page).to have_css("#block-I ~ .terms", text: "hearing aid*")
     find("#typed-I").set("quiet* W3 night*")
-    expect(page).to have_css(".meant", text: "“W3” is not read here")
+    expect(page).to have_css(".meant", text: "“W3” cannot be read here")
     click_button "quiet* within 3 words of night*"
     expect(page).to have_css("#block-I ~ .terms", text: "quiet* near night*")
     add "zyxel plugs"
@@ -45,17 +45,17 @@ RSpec.describe "A librarian with a thorough search", :sample, :browser do
     expect(page).to have_css("[aria-invalid]:focus")
     fill_in "Your name", with: "Ines Quarrel"
     fill_in "remark-words", with: "Add masks."
-    select "I ask for changes", from: "Decision"
+    select "Request changes", from: "Decision"
     click_button "Save the review"
     expect(find(".search-reviews")).to have_text("Ines Quarrel")
-    expect(find(".search-reviews")).to have_text("changes asked for")
+    expect(find(".search-reviews")).to have_text("changes requested")
     expect(page).to be_clean
 
     visit "/inquiries/1/narrow?show=elsewhere"
     find("summary", text: "Search a catalogue that is not connected").click
-    expect(find_field("With AND, OR and NOT, fields in words").value).to include('heading "Ear Protective Devices"', "AND\n(",
-                                                                                 "Limits: Age group")
-    click_button "Create a link"
+    expect(find_field("With AND, OR, NOT and field names").value).to include('heading "Ear Protective Devices"', "AND\n(",
+                                                                             "Limits: Age group")
+    click_button "Create link"
     expect(find("#feed-address").value).to match(%r{\Ahttp://127\.0\.0\.1:\d+/inquiries/1/feed/[\w-]{43}\z})
     expect(Hobrin::Services::Trails::Export.new(context).call(1, "txt").body.gsub(/\s+/, " ")).to include("Reviewed by Ines Quarrel")
   end

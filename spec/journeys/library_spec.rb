@@ -38,7 +38,7 @@ RSpec.describe "Papers in", :browser do
   it "starts empty and comes to a count, with keywords matched and doubles settled" do
     Hobrin::Services::Imports::ImportThesaurus.new(context).call(Hobrin::Demo::SampleThesaurus.headings)
     visit "/"
-    click_link "the library is empty: bring papers in"
+    click_link "the library is empty: import papers"
     expect(page).to be_clean
     expect(file.size).to be > 20_000_000
     attach_file "Files", home.join("from a colleague.ris")
@@ -50,7 +50,7 @@ RSpec.describe "Papers in", :browser do
     click_button "Start an inquiry"
     expect(page).to have_css(".tab", text: "Ask")
     visit "/library"
-    expect(page).to have_css(".import-state", text: /\Aread\z/, wait: 180)
+    expect(page).to have_css(".import-state", text: /\Aimported\z/, wait: 180)
     expect(find(".import")).to have_text(/11.962 new papers, 10 of them doubles, 48 refused/)
     ["night noise", *words.map { |word| "ward #{word}" }].each { |name| match(name, "Noise") }
     expect(page).to have_css(".matches li", text: "done", count: 20, wait: 60)
@@ -59,11 +59,11 @@ RSpec.describe "Papers in", :browser do
     expect(page).to be_clean
     # Ten settled: five are two papers, one of those the same after all; the others stay the same.
     (1..5).each do |parted|
-      find("button", text: "These are different papers", match: :first).click
-      expect(page).to have_css("button", text: "These are the same paper", count: parted)
+      find("button", text: "Mark as different papers", match: :first).click
+      expect(page).to have_css("button", text: "Mark as the same paper", count: parted)
     end
-    find("button", text: "These are the same paper", match: :first).click
-    expect(page).to have_css("button", text: "These are the same paper", count: 4)
+    find("button", text: "Mark as the same paper", match: :first).click
+    expect(page).to have_css("button", text: "Mark as the same paper", count: 4)
     expect(page).to have_css(".pair", count: 10)
     expect(context.library.duplicates.count).to eq(6)
     found = Hobrin::Services::Library::Search.new(context).call('dc.subject = "Noise"')

@@ -13,9 +13,9 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     expect(page).to have_css("h1 .phrase.of-I", text: "music")
     tab_to("Terms").send_keys(:enter)
     expect(page).to have_css(".tab-current", text: "Terms")
-    tab_to("Add a term for music").send_keys("music")
+    tab_to("Add a term to music").send_keys("music")
     expect(page).to have_select("part[0]", selected: "heading Music")
-    find_field("Add a term for music").send_keys(:arrow_down)
+    find_field("Add a term to music").send_keys(:arrow_down)
     expect(page).to have_css(".offer:focus")
     expect(page.driver.browser.logs.get(:browser).map(&:message)).to eq([])
     page.active_element.send_keys(:enter)
@@ -29,7 +29,7 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     find("body").send_keys("p")
     expect(page).to have_css("#paper-title", text: title, exact_text: true)
     find_field("Note").send_keys("k1u", :enter)
-    expect(page).to have_css(".problem", text: "the note goes with that")
+    expect(page).to have_css(".problem", text: "the note is saved with it")
     expect(find_field("Note").value).to eq("k1u")
     expect(page).to have_no_css(".title-keep, .title-drop, .title-unsure")
   end
@@ -40,7 +40,7 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     find(".titles a", text: "critically ill older adults").click
     expect(page).to have_css(".paper-title", text: "critically ill older adults")
     click_link "Results"
-    first(".standing a", text: "Change").click
+    first(".standing a", text: "Edit").click
     find("#events").set("900")
     find(".tab", text: "Act").click
     expect(page).to have_css(".problem", text: "900 is more than the 74")
@@ -55,21 +55,21 @@ RSpec.describe "Nothing is lost", :sample, :browser do
     visit "/inquiries/1/weigh"
     find(".titles a", text: "critically ill older adults").click
     click_link "Results"
-    first(".standing a", text: "Change").click
+    first(".standing a", text: "Edit").click
     find("#events").set("21")
     find("#total").set("")
     click_link "Checklist"
     expect(page).to have_css(".sheet-question")
     click_link "Results"
-    first(".standing a", text: "Change").click
+    first(".standing a", text: "Edit").click
     expect(page).to have_css(".draft", text: "Not saved yet")
     expect([find("#events").value, find("#total").value]).to eq(["21", ""])
-    click_button "Save these numbers"
+    click_button "Save results"
     expect(page).to have_css("#total:focus[aria-invalid]")
     find("#total").set("74")
-    click_button "Save these numbers"
+    click_button "Save results"
     expect(page).to have_css(".standing", text: "21 of 74")
-    first(".standing a", text: "Change").click
+    first(".standing a", text: "Edit").click
     expect(find("#events").value).to eq("21")
     expect(page).to have_no_css(".draft")
     find("#events").set("22")
@@ -112,7 +112,7 @@ RSpec.describe "Nothing is lost", :sample, :browser do
         box.setSelectionRange(#{from}, #{from + size});
       JS
       find("button[name=mark][value=#{key}]").click
-      expect(page).to have_css("h1 .phrase-#{key}")
+      expect(page).to have_css("h1 .phrase.of-#{key}")
     end
     marked = context.inquiries.all.max_by(&:id).inquiry.question.element("P").phrases
     expect(marked.map(&:from)).to eq([question.rindex("délire")])

@@ -72,15 +72,15 @@ RSpec.describe "A nurse in a hurry", :sample, :browser do
     press "Results"
     press "Delirium"
     press_on find(".number-offers a", match: :first)
-    press "Save these numbers"
+    press "Save results"
     expect(page).to have_css(".standing")
     step "Act"
     press "Use this sentence"
     type "What changes", "Offer earplugs at 22:00"
     type "Who does it", "Night nurses"
-    type "From when", "1 January"
+    type "Start date", "1 January"
     press "Decision"
-    select "Try it on one ward first", from: "So we"
+    select "Try it on one ward first", from: "Decision"
     @presses += 1
     press "The brief"
     expect(find_field("What changes").value).to eq("Offer earplugs at 22:00")

@@ -43,7 +43,7 @@ RSpec.describe "People", :browser do
       fill_in "login", with: "jonna"
       fill_in "password", with: "short"
       click_button "Join"
-      expect(page).to have_css(".problem", text: "at least 10 letters")
+      expect(page).to have_css(".problem", text: "at least 10 characters")
       clean
       fill_in "password", with: "one more quiet night"
       click_button "Join"
@@ -79,7 +79,7 @@ RSpec.describe "People", :browser do
 
     def be(name)
       visit "/sign-in"
-      click_button "Be #{name}"
+      click_button "Sign in as #{name}"
       expect(page).to have_link(name, href: "/account")
     end
 
@@ -87,22 +87,22 @@ RSpec.describe "People", :browser do
       be "Oskar Thimmel"
       find("a.inquiry-link", match: :first).click
       click_link "Screen"
-      expect(page).to have_css(".twice-bar", text: "3 differences to settle")
+      expect(page).to have_css(".twice-bar", text: "3 differences to resolve")
       click_link "Differences and agreement"
       expect(page).to be_clean
       expect(page).to have_text("agree on 32 (86 %)")
       within first(".difference") do
         fill_in "Reason", with: "Groups were made by date."
-        select "No study"
+        select "Not a study"
         click_button "Exclude"
       end
-      expect(page).to have_text("2 to settle, 3 settled")
+      expect(page).to have_text("2 to resolve, 3 resolved")
       within(first(".difference")) { click_button "Include" }
-      expect(page).to have_text("1 to settle, 4 settled")
+      expect(page).to have_text("1 to resolve, 4 resolved")
       sign_out
       be "Maren Vendrillon"
       visit "/inquiries/1/trail"
-      expect(page).to have_text(/Settled: Excluded .*Maren Vendrillon unsure, Oskar Thimmel exclude/)
+      expect(page).to have_text(/Resolved: Exclude .*Maren Vendrillon unsure, Oskar Thimmel exclude/)
       visit "/inquiries/1/weigh"
       expect(page).to have_css(".tab", text: "7 included")
       visit "/inquiries/1/people"
@@ -129,25 +129,25 @@ RSpec.describe "People", :browser do
         select "Oskar Thimmel", from: "Second appraiser"
         click_button "Start dual appraisal"
       end
-      expect(page).to have_text("appraise its papers, independently, neither seeing what the other answers")
+      expect(page).to have_text("are appraising the papers independently")
       weigh_apart("Yes", paper)
-      expect(page).to have_css(".twice-bar", text: "Maren Vendrillon is done with 1, Oskar Thimmel is done with 0")
+      expect(page).to have_css(".twice-bar", text: "Maren Vendrillon has finished 1")
       expect(page).to be_clean
       visit "/"
       sign_out
       be "Oskar Thimmel"
       weigh_apart("Mostly", paper)
       click_link "Resolve differences"
-      expect(page).to have_text("1 to settle, 0 settled")
+      expect(page).to have_text("1 to resolve, 0 resolved")
       expect(page).to be_clean
       sign_out
       be "Maren Vendrillon"
       visit "/inquiries/4/sheets"
       all(".point").each { |point| point.first("input").click if point.has_no_css?("input:checked", wait: 0) }
       click_button "Save as final"
-      expect(page).to have_text("0 to settle, 1 settled")
+      expect(page).to have_text("0 to resolve, 1 resolved")
       visit "/inquiries/4/trail"
-      expect(page).to have_text(/Settled the sheet of .*Maren Vendrillon .*Oskar Thimmel/)
+      expect(page).to have_text(/Resolved the checklist of .*Maren Vendrillon .*Oskar Thimmel/)
     end
   end
 end

@@ -14,20 +14,20 @@ RSpec.describe "A statistician with the brief", :sample, :browser do
     fill_in "Your name", with: "Oskar Thimmel"
     click_button "Sign off the brief"
     expect(page).to have_css("#reason:focus[aria-invalid]")
-    fill_in "Reason for signing with open points", with: "To be discussed"
+    fill_in "Reason for signing off with open points", with: "To be discussed"
     click_button "Sign off the brief"
     expect(page).to have_css(".version-list", text: "Oskar Thimmel")
     expect(page).to be_clean
     find("summary", text: "as it was signed").click
     within ".since .report" do
       ["Mantel–Haenszel", "restricted maximum likelihood", "I²", "τ²", "Risk of bias: rated down one level", "Appraisal of the papers",
-       "signed because: To be discussed", "The sentence does not match the findings."].each { |words| expect(page).to have_text(words) }
+       "open: To be discussed", "The conclusion does not match the findings."].each { |words| expect(page).to have_text(words) }
     end
   end
 
   it "reads a measure by the direction that is wanted, with the difference since the change" do
     visit "/inquiries/1/act?show=measures"
-    expect(find(".pool-facts")).to have_text(/Difference since the change: −[\d.]+ of 100 \(95 % interval −[\d.]+ to −[\d.]+\)/)
+    expect(find(".pool-facts")).to have_text(/Difference since the change: −[\d.]+ per 100 \(95 % CI −[\d.]+ to −[\d.]+\)/)
     expect(find(".pool-facts")).to have_text("show a fall of")
     click_link "Offered at night"
     expect(find(".pool-facts")).to have_text("show a rise of")

@@ -23,7 +23,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
       expect_left(promised)
       expect(steps += 1).to be <= 4
     end
-    expect(find("#aim-title")).to have_text("inside your target")
+    expect(find("#aim-title")).to have_text("within your target")
     steps.times do
       change = context.inquiries.history(3).undo
       click_button "Undo"
@@ -44,12 +44,12 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     find(".what-if-papers [name=known]", match: :first).click
     expect(page).to have_css(".what-if-papers small", text: "must-find", count: 1)
     expect(page).to have_css(".must-find li", count: 1)
-    click_link "Find a path to the target"
+    click_link "Find a way to the target"
     expect(find(".way")).to have_text("Reaches the target")
     promised = find(".way b").text.gsub(/\D/, "").to_i
     click_button "Apply these changes"
     expect_left(promised)
-    expect(page).to have_no_link("Find a path to the target")
+    expect(page).to have_no_link("Find a way to the target")
     first = find(".what-ifs tbody a", match: :first).text
     find(".what-ifs [name=dismiss]", match: :first).click
     expect(page).to have_no_css(".what-ifs tbody a", text: first, exact_text: true)
@@ -62,7 +62,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
 
   it "looks at a line of the trail, notes on it, compares it with another, and restores it" do
     lines = context.inquiries.trail(1)
-    one, other = ["Added heading Delirium to O", "Limit Published"].map do |words|
+    one, other = ["Added heading Delirium to O", "Limit: Published"].map do |words|
       lines.find { |line| line.change.start_with?(words) }
     end
     sets = [one, other].map do |line|
@@ -83,14 +83,14 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
                             "#{sets[1].size - both} only after line #{other.number}")
     kept = context.library.set(inquiry.kept_ids)
     expect(said).to include("line #{one.number} finds #{sets[0].overlap(kept)}",
-                            "cannot tell how many both missed")
+                            "How many both missed cannot be estimated")
     click_button "Restore this version"
     expect(page).to have_css(".alert-warning", text: "Restored as it was after line #{one.number}")
     # What the two screen and appraise independently stays as it is.
     at = ->(line) { context.inquiries.state_at(1, line.number).going_on_from(inquiry, %i[decisions sheets]) }
     expect(inquiry.with(next_term: 1)).to eq(at[one].with(next_term: 1))
     click_button "Undo"
-    expect(page).to have_css(".alert-warning", text: "Undone: Restored line #{one.number}")
+    expect(page).to have_css(".alert-warning", text: "Undid: Restored line #{one.number}")
     expect(inquiry.with(next_term: 1)).to eq(at[lines.first].with(next_term: 1))
   end
 
@@ -110,7 +110,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(left).to be > start
     find_button("Switch Earplugs and an eye mask at night on").click
     expect_left(start)
-    click_button "All limits off"
+    click_button "Turn off all limits"
     expect_left(opened.cascade.joined.size)
     expect(page).to have_css(".cascade-step.off", count: 3)
   end
@@ -121,7 +121,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     handle.send_keys(:arrow_right, :arrow_right)
     expect(find_field("from").value).to eq("2018")
     promised = find("[data-within]").text[/\d+/].to_i
-    find(".years button", text: "Put on", match: :first).click
+    find(".years button", text: "Apply", match: :first).click
     # Papers added manually stay, whatever their year.
     older = context.library.records_by_id(inquiry.included_ids).count { |record| record.year < 2018 }
     expect_left(promised + older)
@@ -130,17 +130,17 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(find(".filter-terms", match: :first)).to have_text("placebo")
     row = find(".filters tr", text: "Balanced", match: :first)
     promised = row.find("td:nth-child(2)").text.to_i
-    row.click_button("Put on the balanced filter")
+    row.click_button("Apply the balanced filter")
     expect_left(promised)
     expect(page).to have_css(".cascade-step", text: "Treatment, balanced")
-    expect(page).to have_css(".filters .unstated", text: "Here a limit to study types is on")
-    fill_in "Its name", with: "Mine"
+    expect(page).to have_css(".filters .unstated", text: "A study-type limit is applied")
+    fill_in "Name", with: "Mine"
     fill_in "Terms (CQL)", with: "risk* and"
     # Away from under the dock.
     scroll_to(find_button("Save and apply"), align: :center)
     click_button "Save and apply"
     expect(page).to have_css(".problem", text: "expected")
-    expect(find_field("Its name").value).to eq("Mine")
+    expect(find_field("Name").value).to eq("Mine")
     find(".cascade-step", text: "2018 to 2026").find("a").click
     find(".orders a", text: "strongest design first").click
     expect(page).to have_css(".orders [aria-current]", text: "strongest design first")
@@ -154,7 +154,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     click_button "Mark as must-find"
     expect(page).to have_css(".by-hand", text: "must-find")
     visit "/inquiries/1/narrow"
-    expect(find(".must-find")).to have_text("1 of 1 still in")
+    expect(find(".must-find")).to have_text("1 of 1 still found")
     expect(find(".must-find"))
       .to have_text(/Sensitivity.*: 0 of 1.*1 paper added manually not counted.*precision \d+ %/m)
   end
@@ -192,11 +192,11 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     again = Hobrin::Services::Library::Search.new(context).call(log["cql"])
     visit "/inquiries/1/trail"
     expect(page).to have_text("The library has changed since the last line was counted")
-    click_link "Run again"
+    click_link "Re-run"
     expect(find(".looked-at"))
       .to have_text("#{again.size} papers now, #{before} at line #{log["trail"].size}")
     expect(find(".new-papers")).to have_text("Earplugs, looked at again")
-    find("summary", text: "Lines of the search whose counts moved").click
+    find("summary", text: "Lines of the search whose counts have changed").click
     rows = all(".moved tbody tr").map do |row|
       row.all("th, td").map do |cell|
         cell.text.delete("^0-9").to_i
@@ -205,7 +205,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(rows).to all(satisfy { |row| row.last > row[-2] })
     click_button "Record in the trail"
     expect(page).to have_css(".trail-change",
-                             text: "Run again: #{again.size} papers, 1 of them new")
+                             text: "Re-run: #{again.size} papers, 1 of them new")
     click_link "Earplugs, looked at again"
     expect(page).to have_css("#paper-title", text: "Earplugs, looked at again")
   end
@@ -214,7 +214,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     add_words("O", "con*", "effect", "delirum")
     visit "/inquiries/1/narrow"
     click_link "Check the search"
-    expect(find(".check")).to have_text("“con*” takes in")
+    expect(find(".check")).to have_text("“con*” matches")
     click_button "Search “delirium”"
     expect(find(".check")).to have_no_text("delirum")
     2.times do |time|
@@ -235,14 +235,14 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     expect(find_field("Must-find paper").value).to eq("zebra")
     fill_in "Must-find paper", with: lost.doi
     find(".known-form button").click
-    expect(find(".must-find")).to have_text("0 of 1 still in")
+    expect(find(".must-find")).to have_text("0 of 1 still found")
     expect(find(".must-find")).to have_text(lost.title)
     expect(find(".lost-by")).to have_text("Systematic review")
-    promised = left + find_button("Bring it back").find("b").text.delete("^0-9").to_i
-    click_button "Bring it back"
-    expect(find(".must-find")).to have_text("1 of 1 still in")
+    promised = left + find_button("Retrieve it").find("b").text.delete("^0-9").to_i
+    click_button "Retrieve it"
+    expect(find(".must-find")).to have_text("1 of 1 still found")
     expect_left(promised)
-    click_button "Take off “#{lost.title}”"
+    click_button "Remove “#{lost.title}”"
     expect(find(".must-find")).to have_no_text(lost.title)
   end
 end

@@ -59,7 +59,7 @@ RSpec.describe "The whole job", :sample, :browser do
     { "P" => "intensive care", "I" => "earplugs" }.each do |key, words|
       select_words(words)
       find_field("The question").send_keys([:alt, key.downcase])
-      expect(page).to have_css("h1 .phrase-#{key}:not(.proposed)", text: words)
+      expect(page).to have_css("h1 .phrase.of-#{key}:not(.proposed)", text: words)
     end
     select_words("usual care")
     click_button "Comparison"
@@ -71,7 +71,7 @@ RSpec.describe "The whole job", :sample, :browser do
     click_button "Outcome"
     expect(page).to have_css("h1 .phrase.of-O:not(.proposed)", text: "delirium")
     choose "Treatment or prevention"
-    expect(page).to have_text("P, I, O will be searched")
+    expect(page).to have_text("P, I and O will be searched")
     find(".dock .btn-primary").click
 
     # Word: a suggestion, an offer while typing, free typing that is read
@@ -120,12 +120,12 @@ RSpec.describe "The whole job", :sample, :browser do
             find(".dock-count").text[/\d[\d,[:space:]]*/].gsub(/\D/,
                                                                "").to_i]).to eq([adults.size] * 2)
     fill_in "from", with: "2016"
-    click_button "Put on"
+    click_button "Apply"
     recent = adults.select { |one| one.dig("issued", "date-parts", 0, 0) >= 2016 }
     expect(page).to have_css(".cascade-step", text: "2016")
     expect(find(".dock-count").text[/\d[\d,[:space:]]*/].gsub(/\D/, "").to_i).to eq(recent.size)
     expect(page).to have_css(".step-removed a", text: (joined.size - adults.size).to_s)
-    expect(page).to have_text("state no age")
+    expect(page).to have_text("do not state an age")
     find(".dock .btn-primary").click
 
     # Sift: from the keyboard
@@ -143,7 +143,7 @@ RSpec.describe "The whole job", :sample, :browser do
     find(".dock .btn-primary").click
 
     # Weigh: 56 of 70 against 48 of 80; what the numbers should be is checked in the core
-    select "Randomized trial", from: "Study design"
+    select "Randomised trial", from: "Study design"
     expect(page).to have_text("Level 2")
     find_field("Key finding (one sentence)").send_keys("More of them.")
     click_button "Save this paper"
@@ -154,7 +154,7 @@ RSpec.describe "The whole job", :sample, :browser do
       "comparison_total" => 80 }.each do |name, value|
       find("##{name}").set(value)
     end
-    click_button "Save these numbers"
+    click_button "Save results"
     expect(page).to have_css(".effect", text: "5.2 to 33.4")
     find(".dock .btn-primary").click
 
@@ -162,10 +162,10 @@ RSpec.describe "The whole job", :sample, :browser do
     fill_in "Conclusion (one sentence)", with: "Earplugs are worth offering."
     fill_in "What changes", with: "Offer earplugs at 22:00."
     click_link "Trail"
-    expect(page).to have_text("Wrote the conclusion and the change plan")
+    expect(page).to have_text("Wrote the conclusion and the action plan")
     find(".tab", text: "Act").click
     expect(find_field("What changes").value).to eq("Offer earplugs at 22:00.")
-    ["#{joined.size} match all blocks", "#{recent.size} left to read", "a double 1"].each do |line|
+    ["#{joined.size} found by all blocks", "#{recent.size} left to screen", "duplicate 1"].each do |line|
       expect(find(".flow")).to have_text(line)
     end
     expect(find(".search-lines")).to have_text("hobrin.text = \"earplug*\"")

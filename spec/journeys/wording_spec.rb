@@ -24,9 +24,9 @@ RSpec.describe "Ask and Word", :sample, :browser do
             with: "Does chewing gum reduce nausea in adults after bowel surgery since 2015?"
     click_on "Start an inquiry"
     expect(page).to have_css("h1 .proposed", count: 3)
-    expect(page).to have_text("a complaint; before “in”; the thesaurus knows Nausea and Vomiting")
+    expect(page).to have_text("before “in”; in the thesaurus: Nausea and Vomiting")
     expect(page).to have_text("It sounds like treatment or prevention, because of “reduce”")
-    within(".element", text: "Outcome") { click_button("Leave “nausea”") }
+    within(".element", text: "Outcome") { click_button("Dismiss “nausea”") }
     expect(page).to have_css("h1 .proposed", count: 2)
     click_button "Accept all suggestions"
     expect(page).to have_css("h1 .phrase.of-P", text: "adults after bowel surgery")
@@ -34,13 +34,13 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(page).to have_checked_field("Treatment or prevention", visible: :all)
     click_button "“since 2015”"
     expect(page).to have_no_button("“since 2015”")
-    expect(page).to have_text("To what end?")
+    expect(page).to have_text("What outcome matters?")
 
     # an edge moved from the keyboard, and the sentence edited inside a mark
     find(".phrases a", text: "adults after bowel surgery").send_keys(:enter)
-    find_button("Begin a word later").send_keys(:enter)
+    find_button("Start one word later").send_keys(:enter)
     expect(page).to have_css("h1 .phrase.of-P", text: "after bowel surgery", exact_text: true)
-    expect(page.active_element["aria-label"]).to eq("Begin a word later")
+    expect(page.active_element["aria-label"]).to eq("Start one word later")
     page.active_element.send_keys(:enter)
     expect(page).to have_css("h1 .phrase.of-P", text: "bowel surgery", exact_text: true)
     box = find_field("The question")
@@ -92,8 +92,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
     main, other = known.headings.partition(&:main)
     expect(all(".indexing-list li").map { |li| li.find("span > b").text })
       .to eq((main + other).map(&:label))
-    expect(page).to have_css(".main-topic", count: main.size)
-    click_button "Send Music to I"
+    expect(page).to have_css("small", text: "main topic", count: main.size)
+    click_button "Add Music to I"
     expect(block("I")).to have_css(".term-row", text: "Music")
     expect(find(".indexing-list li", text: "Music")).to have_text("in I")
     press(:escape)
@@ -113,14 +113,14 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(row("acute confusion")).to have_text("phrase")
     entry("O").send_keys("acute conf")
     expect(block("O")).to have_css(".offer", text: "“acute confusion” is filed here")
-    block("O").click_link("look at Delirium")
+    block("O").click_link("view Delirium")
     expect(find("#card")).to have_text("A sudden, changing disturbance")
-    check "Take Emergence Delirium", match: :first
-    check "Take Confusion", match: :first
+    check "Select Emergence Delirium", match: :first
+    check "Select Confusion", match: :first
     click_button "Add selected"
     expect(block("O")).to have_css(".term-row", text: "Emergence Delirium")
     expect(block("O")).to have_css(".term-row", text: /\AConfusion/)
-    promised = find("label.turn", text: "as a main topic only").find("b").text.gsub(/\D/, "").to_i
+    promised = find("label.turn", text: "main topic only").find("b").text.gsub(/\D/, "").to_i
     check "as a main topic only"
     click_button "Add"
     expect(row(/\ADelirium/)).to have_text("main topic only")
@@ -135,7 +135,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     visit "/inquiries/1/word"
     before = joined
     add("O", "con*")
-    expect(row("con*")).to have_css(".wild", text: /takes in \d+ spellings/)
+    expect(row("con*")).to have_css(".wild", text: /matches \d+ spellings/)
     row("con*").click
     words = find(".taken-in").all("span").map { |span| span.text.split(" ", 2) }
     expect(words.map { |_, papers| papers.delete("\u2009").to_i })
@@ -153,19 +153,19 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(find("#card")).to have_text("no narrower headings")
     expect(find("#card")).to have_no_button("narrower")
     entry("O").send_keys("randomised zigzag")
-    expect(block("O")).to have_text("No heading here")
+    expect(block("O")).to have_text("No heading found")
     entry("O").send_keys(*([:backspace] * 7), :enter)
     row("randomised").click
     expect(find("#card")).to have_css(".ways .choice", text: "randomized")
     find("#card [name=text]").set("sleep randomised")
     click_button "Apply"
     choose "near each other, within"
-    fill_in "words apart", with: "0"
+    fill_in "How many words apart", with: "0"
     click_button "Apply"
     expect(find("#card")).to have_css(".problem", text: "from 1 to 50")
-    expect([find_field("words apart").value,
+    expect([find_field("How many words apart").value,
             find_field("near each other, within")]).to match(["0", be_checked])
-    fill_in "words apart", with: "5"
+    fill_in "How many words apart", with: "5"
     click_button "Apply"
     expect(row("sleep near randomised")).to have_text("within 5 words")
   end
@@ -180,8 +180,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(find(".overlap-panel")).to have_text("regions are off by")
     expect(find(".overlap-panel")).to have_css("circle", count: 3, visible: :all)
     press(:escape)
-    block("O").click_button("taken away")
-    expect(block("O")).to have_css("[aria-pressed=true]", text: "taken away")
+    block("O").click_button("not used")
+    expect(block("O")).to have_css("[aria-pressed=true]", text: "not used")
     expect(joined).to eq(((sets["P"] & sets["I"]) - sets["O"]).size)
     expect(find(".dock-count")).to have_text("in both, not in O")
     block("O").click_button("left out")
@@ -197,7 +197,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
 
   it "undoes and does again across both steps, from the keyboard" do
     visit "/inquiries/1/ask"
-    select "PICOT: clinical questions with a time in them", from: "Frame"
+    select "PICOT: clinical questions with a time limit", from: "Frame"
     expect(page).to have_css(".element", text: "Time")
     visit "/inquiries/1/word"
     row("eye shade*").click
@@ -206,15 +206,15 @@ RSpec.describe "Ask and Word", :sample, :browser do
     click_button "Remove"
     expect(page).to have_no_css(".term-row", text: "eye shade*")
     press(:control, "z")
-    expect(page).to have_css(".alert-warning", text: "Undone: Removed eye shade* in I")
+    expect(page).to have_css(".alert-warning", text: "Undid: Removed eye shade* from I")
     press(:control, "z")
-    expect(page).to have_css(".alert-warning", text: "Undone: Moved eye shade* up")
+    expect(page).to have_css(".alert-warning", text: "Undid: Moved eye shade* up")
     press(:control, "z")
-    expect(page).to have_css(".alert-warning", text: "Undone: Frame: PICOT")
+    expect(page).to have_css(".alert-warning", text: "Undid: Frame: PICOT")
     expect(page).to have_css(".tab-current", text: "Ask")
     expect(page).to have_no_css(".element", text: "Time")
     press(:control, :shift, "z")
-    expect(page).to have_css(".alert-warning", text: "Done again: Frame: PICOT")
+    expect(page).to have_css(".alert-warning", text: "Redid: Frame: PICOT")
     expect(page).to have_css(".element", text: "Time")
     2.times do |time|
       [press(:control, :shift, "z"), page.has_css?(".alert-warning", text: %w[Moved Removed][time])]
@@ -231,7 +231,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
       visit "/inquiries/1/word"
       entry("O").send_keys("insomnia", :enter)
       expect(block("O"))
-        .to have_text("“insomnia” is filed under Sleep Disorders, which is in this block already")
+        .to have_text("“insomnia” is filed under Sleep Disorders, which is already in this block")
       entry("O").set("wakeful*")
       entry("O").send_keys(:enter)
       expect(block("O")).to have_css(".term-row", text: "wakeful*")
@@ -260,7 +260,7 @@ RSpec.describe "Ask and Word", :sample, :browser do
     end
     within_window(other) { expect(page).to have_no_css(".term-row", text: "confused") }
     page.execute_script("window.dispatchEvent(new Event('focus'))")
-    expect(find("#since")).to have_text("Changed in another window: Removed confused in O")
+    expect(find("#since")).to have_text("Changed in another window: Removed confused from O")
     find("#card [name=reason]").set("too wide")
     click_button "Cross out"
     expect(page).to have_css("[role=alert]", text: "changed in another window")

@@ -100,7 +100,7 @@ RSpec.describe Hobrin::Services::Archives, :sample do
   end
 
   it "refuses what is no archive in one sentence, and stands whatever is sent" do
-    { "" => /not JSON/, "[]" => /no archive/, "{}" => /no archive/, '{"hobrin":"archive","format":9}' => /newer Hobrin \(format 9\)/,
+    { "" => /not JSON/, "[]" => /not a Hobrin archive/, "{}" => /not a Hobrin archive/, '{"hobrin":"archive","format":9}' => /newer version of Hobrin \(format 9\)/,
       "\xFF" => /not JSON/, "[" * 100_000 => /not JSON/ }.each do |text, words|
       expect { described_class.verify(text) }.to raise_error(Hobrin::InputError, words)
     end
@@ -119,14 +119,14 @@ RSpec.describe Hobrin::Services::Archives, :sample do
     expect(faults(JSON.generate(JSON.parse(text).merge("format" => 1)))).to include("sample", "made")
     remade = resealed(JSON.parse(text).merge("sample" => false))
     expect([described_class.verify(remade).faults, described_class.verify(remade).key]).to eq([[], nil])
-    expect(described_class.verify(remade, key:).faults.map(&:says)).to eq(["is not there"])
+    expect(described_class.verify(remade, key:).faults.map(&:says)).to eq(["is missing"])
     kept = JSON.generate(JSON.parse(remade).merge("signature" => JSON.parse(text)["signature"]))
-    expect(described_class.verify(kept).faults.map(&:says)).to eq(["does not fit the seals"])
+    expect(described_class.verify(kept).faults.map(&:says)).to eq(["does not match the seals"])
     other = OpenSSL::PKey.generate_key("ED25519")
     forged = JSON.parse(remade)
     forged["signature"] = Hobrin::Exchange::Archive::Signature.of(forged["seals"], other)
     expect(described_class.verify(JSON.generate(forged)).faults).to eq([])
-    expect(described_class.verify(JSON.generate(forged), key:).faults.map(&:says)).to eq(["is of another key"])
+    expect(described_class.verify(JSON.generate(forged), key:).faults.map(&:says)).to eq(["is from another key"])
   end
 
   it "opens one of format 1 whose numbers followed earlier rules, and says so" do

@@ -13,7 +13,7 @@ RSpec.describe Hobrin::Edits::Ask::WriteQuestion, :sample do
     expect(phrases).to eq([["adults in intensive care", 9], ["step-down unit", nil]])
     expect(question.searched.map(&:key)).to eq(%w[P I])
     expect(last_line.change)
-      .to eq("Reworded the question; kind of question: Harm or cause; P: adults in intensive care or step-down unit; " \
-             "O is kept for reading")
+      .to eq("Reworded the question; question type: Harm or cause; P: adults in intensive care or step-down unit; " \
+             "O: for screening only")
   end
 end

@@ -30,8 +30,8 @@ RSpec.describe Hobrin::Services::Backup::Keep do
                                       clock: Builders::FixedClock))).to eq(whole(context))
     expect(restored.join("papers/ab/full.pdf").binread).to eq("%PDF-1.7 made up")
     expect { Hobrin::Services::Backup.new(copy).restore(restored) }
-      .to raise_error(Hobrin::StateError, /nothing is written over/)
-    expect { backup(copy) }.to raise_error(Hobrin::StateError, /there already/)
+      .to raise_error(Hobrin::StateError, /nothing is overwritten/)
+    expect { backup(copy) }.to raise_error(Hobrin::StateError, /exists already/)
   end
 
   it "is whole though others write meanwhile: no line of a trail without its inquiry, none in half" do
@@ -72,7 +72,7 @@ RSpec.describe Hobrin::Services::Backup::Keep do
       copy = backup(folder.join(name))
       spoil[copy]
       expect { Hobrin::Services::Backup.new(copy).restore(folder.join("home")) }
-        .to raise_error(Hobrin::StateError, /not as it was written|no backup of Hobrin/), name
+        .to raise_error(Hobrin::StateError, /has been altered|not a backup of Hobrin/), name
       expect(folder.join("home")).not_to exist
     end
   end
@@ -105,7 +105,7 @@ RSpec.describe Hobrin::Services::Backup::Keep do
         found = begin
           target.join("inquiries.sqlite3").exist? ? whole(Hobrin::Boot.context(home: target, clock: Builders::FixedClock)) : :none
         rescue Hobrin::StateError => e
-          e.message.include?("did not come to its end") ? :told : e.message
+          e.message.include?("did not finish") ? :told : e.message
         end
         expect([at, found]).to eq([at, found.is_a?(Symbol) ? found : whole(context)])
         # What is left over does not stand in the way.
@@ -124,10 +124,10 @@ RSpec.describe Hobrin::Services::Backup::Keep do
     FileUtils.rm_f(%w[-wal -shm].map { |ending| home.join("inquiries.sqlite3#{ending}") })
     expect { Hobrin::Boot.context(home:) }.to raise_error(Hobrin::StateError, /damaged/)
     home.join("inquiries.sqlite3").delete
-    expect { Hobrin::Boot.context(home:) }.to raise_error(Hobrin::StateError, /half a home/)
+    expect { Hobrin::Boot.context(home:) }.to raise_error(Hobrin::StateError, /half of the data/)
     FileUtils.cp(folder.join("copy.sqlite3"), home.join("inquiries.sqlite3"))
     FileUtils.rm_f(home.glob("people.sqlite3*"))
-    expect { Hobrin::Boot.context(home:) }.to raise_error(Hobrin::StateError, /half a home/)
+    expect { Hobrin::Boot.context(home:) }.to raise_error(Hobrin::StateError, /half of the data/)
   end
 
   it "keeps everything for its owner alone" do
@@ -156,7 +156,7 @@ RSpec.describe Hobrin::Services::Backup::Keep do
     expect([own.library.version,
             own.library.record("p3")]).to eq([version, context.library.record("p3")])
     turn_a_bit(folder.join("library-#{version}.sqlite3"), 5_000)
-    expect { passing.fetch(other) }.to raise_error(Hobrin::StateError, /not as it was laid out/)
+    expect { passing.fetch(other) }.to raise_error(Hobrin::StateError, /has been altered/)
     expect(Hobrin::Boot.context(home: other).library.size).to eq(6)
     [{ file: "../../etc/passwd" }, { file: "library-1.2.sqlite3" }, []].each do |list|
       folder.join("library.json").write(JSON.generate(list))

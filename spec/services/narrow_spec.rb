@@ -16,7 +16,7 @@ RSpec.describe "Steering", :sample do
       offers(typed).each do |offer|
         if offer.held
           expect { add_headings("O", offer.leaf.label) }
-            .to raise_error(Hobrin::InputError, /in this block already/)
+            .to raise_error(Hobrin::InputError, /already in this block/)
           next
         end
 

@@ -22,7 +22,7 @@ RSpec.describe "What Word offers", :sample, :slow do
       expect([choice, found]).to eq([choice, promised.size])
     end
     expect { turn(id, "cooking") }.to raise_error(Hobrin::GoneError)
-    expect(last_line.change).to include("Delirium", "only nursing, prevention")
+    expect(last_line.change).to include("Delirium", "subheadings: nursing, prevention")
   end
 
   it "adds with another way to write it as many papers as it said, and offers none that finds nothing" do
@@ -96,10 +96,10 @@ RSpec.describe "What Word offers", :sample, :slow do
     # What two people screen and appraise independently stays as it is.
     first = states.first.going_on_from(inquiry, %i[decisions sheets])
     expect(inquiry.with(next_term: 1)).to eq(first.with(next_term: 1))
-    expect { undo }.to raise_error(Hobrin::InputError, /began/)
+    expect { undo }.to raise_error(Hobrin::InputError, /start of the inquiry/)
     (states.size - 1).times { do_again }
     expect(inquiry).to eq(states.last)
-    expect { do_again }.to raise_error(Hobrin::InputError, /Nothing was undone/)
+    expect { do_again }.to raise_error(Hobrin::InputError, /Nothing to redo/)
     lines = context.inquiries.trail(1)
     expect(lines.size).to eq(states.size + (2 * (states.size - 1)))
     lines.reverse.each_cons(2) { |one, two| expect(two.count_before).to eq(one.count_after) }

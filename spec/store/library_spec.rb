@@ -41,8 +41,8 @@ RSpec.describe Hobrin::Store::Library, :slow do
     with_home do |context|
       outcome = import(context, JSON.generate(items))
       expect([outcome.added, outcome.known, outcome.refusals.map(&:place)]).to eq([2, 1, [2, 3, 4]])
-      expect(outcome.refusals.map(&:reason)).to match([/title/, /not a CSL item/, /not of the kind/])
-      ["", "what is this"].each { |text| expect { import(context, text) }.to raise_error(Hobrin::InputError, /nothing|none of the formats/) }
+      expect(outcome.refusals.map(&:reason)).to match([/title/, /not a CSL item/, /wrong type/])
+      ["", "what is this"].each { |text| expect { import(context, text) }.to raise_error(Hobrin::InputError, /empty|none of this file’s format/) }
     end
   end
 
@@ -125,7 +125,7 @@ RSpec.describe Hobrin::Store::Library, :slow do
         path = File.join(folder, "old-#{kind}.sqlite3")
         Hobrin::Store::Database.open(path, kind:).tap { |db| db.drop_column(table, column) }.disconnect
         expect { Hobrin::Store::Database.open(path, kind:) }
-          .to raise_error(Hobrin::StateError, /\A#{path} was made by a Hobrin from before .*\z/)
+          .to raise_error(Hobrin::StateError, /\A#{path} is from a Hobrin before the first release.*\z/)
       end
     end
   end

@@ -15,7 +15,7 @@ RSpec.describe "Act over the web", :sample, :client do
     expect(page.css(".run-chart circle").size).to eq(24)
     expect(page.css(".run-chart .chart-middle, .run-chart .chart-target, .run-chart .chart-start").size).to eq(3)
     expect(page.css(".run-chart .chart-limit").size).to eq(2)
-    expect(page.at_css(".pool-facts").text).to include("Median 33.3 of 100 before, 13.3 of 100 since",
+    expect(page.at_css(".pool-facts").text).to include("Median 33.3 per 100 before, 13.3 per 100 since",
                                                        "12 of 12 points since", "this is a change")
     expect(page.css(".small-table tbody tr").size).to eq(24)
     expect(page.at_css("#numbers").text.strip.lines.map(&:strip)).to eq(weeks.map { |one| one.join("; ") })
@@ -41,8 +41,8 @@ RSpec.describe "Act over the web", :sample, :client do
     send_form("/inquiries/1/measures", do: "write", name: "Calls", way: "value", sort: "process", better: "less",
                                        numbers: "2026-09-07\t3,5\n2026-09-14\t4")
     page = page_of("?show=measures&measure=4")
-    said = ["Say what is counted.", "Say which value is aimed at.",
-            "Say on which day the change begins."]
+    said = ["Enter the numerator.", "Enter the target.",
+            "Enter the date the change starts."]
     expect(page.css(".doubt").map(&:text)).to eq(said)
     expect(page.at_css(".pool-facts").text).to include("All data are from before the change")
   end
@@ -56,8 +56,8 @@ RSpec.describe "Act over the web", :sample, :client do
                                            "lines[benefit]": "Ten fewer")
     expect([inquiry.acting.decision,
             inquiry.acting.consideration(:benefit).to_h.values]).to eq(["some", [2, "Ten fewer"]])
-    expect(page_of.at_css(".conclusion").text).to include("Decided: Change for some")
-    expect(last_line.change).to eq("Decided: Change for some")
+    expect(page_of.at_css(".conclusion").text).to include("Decided: Change for some patients")
+    expect(last_line.change).to eq("Decided: Change for some patients")
   end
 
   it "says when the conclusion claims more than the findings allow, and where to begin when it is empty" do
@@ -65,8 +65,8 @@ RSpec.describe "Act over the web", :sample, :client do
     send_form("/inquiries/1/act", conclusion: "Earplugs lower delirium.")
     expect(page_of.at_css(".conclusion .doubt").text).to include("certainty is low, so say “may”")
     send_form("/inquiries/1/act", conclusion: "")
-    expect(page_of.at_css(".conclusion .remark").text).to include("May lower delirium: of 100 " \
-                                                                  "like ours 30 without it, 20 with it")
+    expect(page_of.at_css(".conclusion .remark").text).to include("May lower delirium: per 100 " \
+                                                                  "people here, 30 without it, 20 with it")
   end
 
   # The boxes of PRISMA 2020 (from memory): each is the one above it, less what leaves, and what is

@@ -35,7 +35,7 @@ RSpec.describe "Forms" do
      edits::Limits::Apply.new(leaf: s::Dates.years(from_year: 2016))],
     ["Narrow::Forms::LimitForm", { all: "off" }, edits::Limits::SwitchAllOff.new],
     ["Narrow::Forms::WhatIfForm", { try: %w[a b c d] }, edits::WhatIfs::Apply.new(names: %w[a b c])],
-    ["Narrow::Forms::TargetForm", { usual: "At the bedside", aim_from: "x" },
+    ["Narrow::Forms::TargetForm", { usual: "bedside", aim_from: "x" },
      edits::Limits::SetTarget.new(aim: Hobrin::Narrowing::Target.new(from: 20, to: 40))],
     ["Screen::Routes::DecisionForm", { paper: "one", reason: "No study", note: "n" },
      decide.call(reason: "No study", note: "n")],
@@ -52,7 +52,7 @@ RSpec.describe "Forms" do
   it "refuses a press that means nothing, wherever there is more than one" do
     ["Terms::Routes::TermForm", "Terms::Routes::BlockForm", "Narrow::Forms::StepForm"].each do |name|
       expect { form(name, term: "4", key: "P", name: "age", do: "dance").edit }
-        .to raise_error(Hobrin::InputError, /too old for that button/)
+        .to raise_error(Hobrin::InputError, /This page has expired/)
     end
     expect { form("Terms::Routes::TermForm", term: "x", do: "remove").edit }
       .to raise_error(Hobrin::GoneError)

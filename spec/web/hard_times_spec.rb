@@ -14,7 +14,7 @@ RSpec.describe "The application in hard times", :sample, :client do
     send_form "/inquiries/1/trail", line: "3", do: "note", note: "First", note_was: ""
     send_form "/inquiries/1/trail", line: "3", do: "note", note: "Second", note_was: ""
     expect([last_response.status,
-            last_response.body]).to match([422, /Another note was written here meanwhile: “First”/])
+            last_response.body]).to match([422, /Someone else has written a note here: “First”/])
     expect(last_response.body).to include('value="Second"', 'name="note_was" value="First"')
     expect(context.inquiries.line(1, 3).note).to eq("First")
     send_form "/inquiries/1/trail", line: "3", do: "note", note: "First, second", note_was: "First"
@@ -27,7 +27,7 @@ RSpec.describe "The application in hard times", :sample, :client do
     send_form "/inquiries/2/filter", title: "Mine", terms: "cohort*"
     expect([last_response.status,
             last_response.body]).to match([422,
-                                           /There is a filter of this name already.*name="replace"/m])
+                                           /A filter of this name exists already.*name="replace"/m])
     expect(context.own_filters.all.map(&:terms)).to eq(['cql.serverChoice = "risk*"'])
     send_form "/inquiries/2/filter", title: "Mine", terms: "cohort*", replace: "yes"
     expect(context.own_filters.all.map(&:terms)).to eq(['cql.serverChoice = "cohort*"'])
@@ -57,9 +57,9 @@ RSpec.describe "The application in hard times", :sample, :client do
     end
     send_form "/inquiries/1/act", seen: saved.version, conclusion: "Typed while the file was held"
     expect([last_response.status,
-            last_response.body]).to match([503, /Another program holds the data just now/])
+            last_response.body]).to match([503, /Another program is using the data/])
     expect(last_response.body).to include("Typed while the file was held")
-    expect(last_response.body).not_to include("fault of Hobrin")
+    expect(last_response.body).not_to include("fault in Hobrin")
   ensure
     other&.close
   end
@@ -137,7 +137,7 @@ RSpec.describe "The application in hard times", :sample, :client do
       fresh.inquiries.backup(backup)
       files = folder.glob("*.sqlite3*")
       expect(files.map { |file| [file.basename.to_s, file.stat.mode & 0o077] }).to eq(files.map { |file| [file.basename.to_s, 0] })
-      expect { fresh.inquiries.backup(backup) }.to raise_error(Hobrin::StateError, /is there already/)
+      expect { fresh.inquiries.backup(backup) }.to raise_error(Hobrin::StateError, /exists already/)
       expect { fresh.inquiries.backup(folder.join("nowhere/x.sqlite3")) }.to raise_error(Hobrin::StateError, /Cannot write/)
       expect(folder.glob("**/*.part")).to eq([])
     end

@@ -23,14 +23,14 @@ RSpec.describe "The library over the web", :sample, :client do
     expect(send_file(text, name: "../../etc/ward library.ris").status).to eq(200)
     page = Nokogiri::HTML(visit_page("/library").body)
     expect([page.at_css("#imports")["hx-trigger"],
-            rows.first]).to match(["every 1s", /ward library.ris .* waits 0 of 100/])
+            rows.first]).to match(["every 1s", /ward library.ris .* waiting 0 %/])
     work
     page = Nokogiri::HTML(visit_page("/library").body)
     expect(page.at_css("#imports")["hx-trigger"]).to be_nil
-    expect(rows.first).to match(/read: 1 new paper, 1 refused/)
+    expect(rows.first).to match(/imported: 1 new paper, 1 rejected/)
     csv = visit_page(page.at_css(".import a")["href"]).body
     expect(csv).to include("Entry,Line,Reason", "2,")
-    expect(rows.last).to match(/Made-up sample papers .* read: 12.000 new papers/)
+    expect(rows.last).to match(/Made-up sample papers .* imported: 12.000 new papers/)
   end
 
   it "keeps several thesauri beside each other, and takes the one into use that is chosen" do
@@ -73,7 +73,7 @@ RSpec.describe "The library over the web", :sample, :client do
   it "refuses what cannot come in, in words" do
     visit_page("/library")
     expect(send_file("").status).to eq(422)
-    expect(last_response.body).to include("There is nothing in this file")
+    expect(last_response.body).to include("This file is empty")
     expect(send_file("x", token: "none").status).to eq(403)
     post "/library/files", {}, { "CONTENT_LENGTH" => (600 * 1024 * 1024).to_s }
     expect([last_response.status, last_response.body]).to match([413, /larger than 25 MB/])
@@ -87,7 +87,7 @@ RSpec.describe "The library over the web", :sample, :client do
     post "/library/files", { "authenticity_token" => @token, "file" => file }
     expect(last_response.status).to eq(303)
     work
-    expect(rows.first).to match(/page.html .* could not be read: 0 new papers This is in none of the formats/)
+    expect(rows.first).to match(/page.html .* failed: 0 new papers Hobrin reads none of this file’s format/)
     { "dance" => 422, "go" => 303, "back" => 404 }.each do |deed, status|
       id = context.library.imports.all.first.id
       expect([deed, send_form("/library/imports/#{id}", do: deed).status]).to eq([deed, status])
@@ -96,9 +96,9 @@ RSpec.describe "The library over the web", :sample, :client do
       expect(send_form("/library/imports/#{id}", do: "stop").status).to eq(404)
     end
     half = context.library.imports.begin(name: "half.ris", size: 9, at: context.clock.now, state: "failed")
-    context.library.imports.change(half.id, entries: 4_000, added: 4_000, message: "It ended before its time.")
+    context.library.imports.change(half.id, entries: 4_000, added: 4_000, message: Hobrin::Book.t("errors.imports.ended_early"))
     visit_page("/library")
-    expect(rows.first).to match(/half.ris .* read in part: 4.000 new papers It ended before its time/)
+    expect(rows.first).to match(/half.ris .* imported in part: 4.000 new papers The import stopped before the end/)
   end
 
   it "shows doubles side by side, says that they are two, and the same after all" do
@@ -125,7 +125,7 @@ RSpec.describe "The library over the web", :sample, :client do
     send_form("/library/imports/1", do: "back")
     page = Nokogiri::HTML(visit_page("/library").body)
     expect([context.library.size, page.at_css(".sample"),
-            rows.first]).to match([0, nil, /taken back/])
+            rows.first]).to match([0, nil, /removed/])
     expect(visit_page("/inquiries/1/narrow").status).to eq(200)
   end
 end

@@ -12,7 +12,7 @@ RSpec.describe "Pages", :sample do
     expect(page(:Terms).dock.where).to eq("papers are in all 3")
     empty = %w[I O].reduce(inquiry) { |now, key| now.with_block(now.block(key).with(terms: [])) }
     allow(context.inquiries).to receive(:find).and_return(saved.with(inquiry: empty))
-    expect(page(:Terms).dock.where).to eq("papers are in P, while I and O have no name yet")
+    expect(page(:Terms).dock.where).to eq("papers are in P, no terms yet in I and O")
   end
 
   it "tells an effect with its direction, its ½ and its extremes in words" do
@@ -25,11 +25,11 @@ RSpec.describe "Pages", :sample do
     equal = words[5, 50, 10, 100]
     expect([equal.needed,
             equal.needed_words]).to match(["none",
-                                           /risks are equal; 95 % .* for one more to ∞, and on to .* for one fewer/])
+                                           /risks are equal; 95 % .* for one more through ∞ to .* for one fewer/])
     expect(words[0, 90_000, 4_000, 4_000].ratio_interval).to eq("under 0.01 to under 0.01")
     expect(words[4_000, 4_000, 0, 90_000].ratio).to eq("over 1\u2009000")
     expect([words[1, 8, 0, 8].risks,
-            words[1, 80_000, 0, 80_000].difference]).to eq(["12.5 % against 0.0 %", "0.001"])
+            words[1, 80_000, 0, 80_000].difference]).to eq(["12.5 % compared with 0.0 %", "0.001"])
     expect(words[5, 8, 5, 1_000].ratio).to eq("125.00")
   end
 
@@ -47,7 +47,7 @@ RSpec.describe "Pages", :sample do
     end
     expect(shown).to eq("sensitive" => "—", "balanced" => "—", "specific" => "93 %")
     expect(filters.adapted(filters.rows.first.published))
-      .to include("figures (99 and 70 %) are not those of these terms")
+      .to include("figures (99 and 70 %) do not apply to these terms")
     expect(filters.out_of_order).to be_nil
     disordered = page(:Narrow, show: "filters", kind: "prognosis").filters
     sizes = disordered.rows.map { |row| disordered.size(row) }
@@ -66,8 +66,8 @@ RSpec.describe "Pages", :sample do
   it "folds lines of one kind in a row, and opens the fold in which a line is looked at" do
     folds = page(:Trail).folds
     expect(folds.filter_map(&:words))
-      .to include("30 papers decided", "4 papers added manually", "5 papers decided",
-                  "20 terms added", "5 papers weighed")
+      .to include("30 papers screened", "4 papers added manually", "5 papers screened",
+                  "20 terms added", "5 papers appraised")
     expect(folds.sum { |fold| fold.rows.size }).to eq(saved.version)
     looking = page(:Trail, line: "20").folds.select(&:open)
     expect(looking.map(&:words)).to eq(["20 terms added"])
@@ -99,7 +99,7 @@ RSpec.describe "Pages", :sample do
     taken = opened.cascade.steps.find { |step| !step.block? && step.source.name == :age }.removed.size
     edit(Hobrin::Edits::Limits::MoveUp.new(slot: :dates))
     expect(page(:Narrow, opened: "limit-age").open_row.label).to eq("Adults, 19 and over")
-    expect(before).to start_with("“Adults, 19 and over” took away #{taken}")
+    expect(before).to start_with("“Adults, 19 and over” removed #{taken}")
     expect(page(:Narrow, opened: "limit-moon").open_row).to be_nil
   end
 

@@ -81,17 +81,17 @@ RSpec.describe "hobrin serve", :slow do
 
   it "begins empty, takes a large file in, and goes on with it after it was killed itself" do
     serving do
-      expect(get("/").body).to include("the library is empty: bring papers in")
+      expect(get("/").body).to include("the library is empty: import papers")
       expect(get("/library").body).not_to include("Made-up")
       answer = post("/library/files?name=large.ris", ris(24_000))
       expect([answer.code, answer.body]).to match(["200", /large\.ris/])
-      expect_page(/is being read/)
+      expect_page(/being imported/)
     end
     # The reading process is in a group of its own; it is killed, too.
     system("pkill", "-KILL", "-f", "config/cli.rb work", err: File::NULL)
     FileUtils.rm_f(home.join("incoming/woken"))
     serving do
-      expect_page(%r{import-state">read</span>: 24.000 new papers\s*<})
+      expect_page(%r{import-state">imported</span>: 24.000 new papers\s*<})
     end
   end
 end

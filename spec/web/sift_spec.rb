@@ -34,14 +34,14 @@ RSpec.describe "Sift over the web", :sample, :client do
             context.papers.kept?(trial)]).to eq([404, false])
   end
 
-  it "refuses in words what is no PDF, too large, locked, or carries a script, and keeps nothing" do
+  it "refuses in words what is no PDF, too large, locked, or contains a script, and keeps nothing" do
     locked = pdf { |page| page.encrypt_document(user_password: "a", owner_password: "b") }
     script = pdf do |page|
       page.state.store.root.data[:OpenAction] =
         { Type: :Action, S: :JavaScript, JS: "app.alert(1)" }
     end
     { "<html>no</html>" => /This is not a PDF/, "%PDF-1.4 cut" => /cannot be read/, locked => /locked with a password/,
-      script => /carries a script/, pdf[0, 600] => /cannot be read/ }.each do |bytes, words|
+      script => /contains a script/, pdf[0, 600] => /cannot be read/ }.each do |bytes, words|
       upload(bytes)
       expect([last_response.status, last_response.body]).to match([422, words])
     end
@@ -60,7 +60,7 @@ RSpec.describe "Sift over the web", :sample, :client do
       .each do |typed|
         send_form("/inquiries/1/resolver", resolver: typed, paper: trial, show: "full")
         expect([typed, last_response.status]).to eq([typed, 422])
-        expect(last_response.body).to include("no address of a link resolver",
+        expect(last_response.body).to include("not the address of a link resolver",
                                               "value=\"#{Rack::Utils.escape_html(typed)}\"")
       end
     send_form("/inquiries/1/resolver", resolver: "https://resolver.example.org/openurl?sid=us",
@@ -101,7 +101,7 @@ RSpec.describe "Sift over the web", :sample, :client do
     seen = saved(5).version
     send_form("/inquiries/5/several", whole: 214, reason: "Other sample", seen:)
     expect([last_response.status,
-            last_response.body]).to match([422, /The list has 215 papers now, it had 214/])
+            last_response.body]).to match([422, /The list now has 215 papers; it had 214/])
     send_form("/inquiries/5/several", whole: 215, reason: "Other sample", seen:)
     expect([last_response.status, inquiry(5).decisions.size]).to eq([303, 215])
     send_form("/inquiries/5/several", whole: 215, verdict: "unsure", seen:)

@@ -12,7 +12,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     conclude("Nothing is known.")
     page = Nokogiri::HTML(versions)
     since = page.at_css(".since").text.gsub(/\s+/, " ")
-    expect(since).to include("Since version 2", "then #{old}", "now Nothing is known.", "1 change on the trail")
+    expect(since).to include("Since version 2", "then #{old}", "now Nothing is known.", "1 change in the trail")
     %w[pdf html docx md].each do |ending|
       get "/inquiries/1/versions/2.#{ending}"
       text = { "pdf" => ->(body) { OpenedFiles.pdf(body) }, "docx" => ->(body) { OpenedFiles.docx(body) } }
@@ -44,7 +44,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     expect(inquiry.acting.signed.last.to_h).to eq({ name: "A nurse", on: Date.new(2026, 11, 23), line: saved.version,
                                                     gaps:, reason: "The ward meets today" })
     get "/inquiries/1/versions/3.md"
-    expect(last_response.body).to include("signed because: The ward meets today", *gaps)
+    expect(last_response.body).to include("open: The ward meets today", *gaps)
     undo
     expect(inquiry.acting.signed.size).to eq(2)
     conclude("")
@@ -56,8 +56,8 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     shared = address
     conclude("Not signed yet.")
     page = visit_page(shared).body
-    expect(page).to include("Version 2, as it was signed off", "Work has gone on since")
-    expect(page).not_to match(%r{Not signed yet|/inquiries/})
+    expect(page).to include("Version 2, signed off", "Work has continued since")
+    expect(page).not_to match(%r{Not signed off yet|/inquiries/})
     expect(Nokogiri::HTML(page).css("a[href], form").map { |one| one["href"] }).to eq(["#work"])
     versions
     send_form("/inquiries/1/address", do: "open")
@@ -67,7 +67,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     expect([visit_page(fresh).status, address]).to eq([404, nil])
     send_form("/inquiries/2/address", do: "open")
     other = visit_page("/inquiries/2/act?show=versions").body[%r{/shared/[\w-]{43}}]
-    expect(visit_page(other).body).to include("Not signed off yet")
+    expect(visit_page(other).body).to include("Not signed off")
     Hobrin::Services::Inquiries::Delete.new(context).call(2)
     expect(visit_page(other).status).to eq(404)
   end
@@ -100,11 +100,11 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
              "step_who" => { "0" => "Link nurse" } }
     send_form("/inquiries/1/steps", **rows.transform_keys(&:to_sym), stops: "Lights")
     page = Nokogiri::HTML(last_response.body)
-    expect([last_response.status, page.at_css(".steps .problem").text]).to match([422, /Write a day/])
+    expect([last_response.status, page.at_css(".steps .problem").text]).to match([422, /Enter a date/])
     expect([page.at_css("[name='step_on[0]']")["value"],
             page.at_css("#stops").text.strip]).to eq(["30.02.2027", "Lights"])
-    { { step_who: { "0" => "A nurse" } } => "Say what is to be done",
-      { cycle_did: { "0" => "x" } } => "Say what was planned",
+    { { step_who: { "0" => "A nurse" } } => "Enter what is to be done",
+      { cycle_did: { "0" => "x" } } => "Enter what was planned",
       { step_what: { "0" => "x" * 301 } } => "Keep this to 300",
       { risk: "x" * 501 } => "Keep this to", { step_on: "text", step_what: ["x"] } => nil }
       .each do |sent, words|
@@ -133,7 +133,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     send_form("/inquiries/1/copy")
     copy = context.inquiries.all.max_by(&:id)
     expect([copy.inquiry.with(acting: inquiry.acting), copy.inquiry.acting.signed]).to eq([inquiry, []])
-    expect(last_line(copy.id).change).to eq("Copied from an inquiry with #{saved.version} lines on its trail")
+    expect(last_line(copy.id).change).to eq("Copied from an inquiry with #{saved.version} lines in its trail")
   end
 
   def send_archive(text)
@@ -150,7 +150,7 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     copy = context.inquiries.all.max_by(&:id)
     expect(copy.inquiry.with(acting: inquiry.acting)).to eq(inquiry)
     expect(last_line(copy.id).change)
-      .to eq("Opened as a copy of an archive of 2026-11-23 with #{saved.version} lines on its trail")
+      .to eq("Imported from an archive of 2026-11-23 with #{saved.version} lines in its trail")
     with_home do |elsewhere|
       id = Hobrin::Services::Inquiries::Copy.new(elsewhere).open(text)
       opened = Hobrin::Services::Inquiries::Read.new(elsewhere).call(id)
@@ -167,10 +167,10 @@ RSpec.describe "Signing, sharing and keeping over the web", :sample, :client do
     data = JSON.parse(text)
     data["inquiry"]["decisions"].find { |one| one["verdict"] == "keep" }["verdict"] = "unsure"
     later = JSON.parse(text).merge("format" => 3)
-    { JSON.generate(data) => "does not agree with itself",
-      JSON.generate(later) => "newer Hobrin (format 3)", "{" => "it is not JSON",
-      "[]" => "no archive of Hobrin", "\xFF\x00" => "no archive of Hobrin",
-      '{"hobrin":"archive","format":1}' => "does not agree",
+    { JSON.generate(data) => "contradicts itself",
+      JSON.generate(later) => "newer version of Hobrin (format 3)", "{" => "it is not JSON",
+      "[]" => "not a Hobrin archive", "\xFF\x00" => "not a Hobrin archive",
+      '{"hobrin":"archive","format":1}' => "contradicts itself",
       "[" * 100_000 => "it is not JSON" }.each do |sent, words|
       expect([words, send_archive(sent).status, last_response.body]).to match([words, 422, include(words)])
     end

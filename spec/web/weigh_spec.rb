@@ -47,7 +47,7 @@ RSpec.describe "Weigh over the web", :sample, :client do
     expect([pooled(page),
             page.at_css(".snares").text]).to match([nil,
                                                     /review whose studies are here.*Kalloulande/m])
-    expect(page.at_css(".unpooled").text).to include("trap is open", "of 5 lie on the side of less")
+    expect(page.at_css(".unpooled").text).to include("integrity warning is open", "of 5 point to less")
     press(page.at_css(".snares form"), do: "mend")
     expect(pooled(forest)).to eq(before)
   end
@@ -71,7 +71,7 @@ RSpec.describe "Weigh over the web", :sample, :client do
     decide("10.5555/hobrin.trial-2026-new", :keep)
     sheet = forest("paper=10.5555/hobrin.trial-2026-new&numbers=1")
     offer = sheet.at_css(".number-offers a")
-    expect(offer.text).to eq("Take 14 of 104 (13.5%) and 25 of 106 (23.6%)")
+    expect(offer.text).to eq("Use 14 of 104 (13.5%) and 25 of 106 (23.6%)")
     taken = Nokogiri::HTML(visit_page(offer["href"]).body)
     names = %w[events total comparison_events comparison_total]
     numbers = names.to_h { |name| [name.to_sym, taken.at_css("##{name}")["value"]] }
@@ -88,7 +88,7 @@ RSpec.describe "Weigh over the web", :sample, :client do
   it "asks which group is which where the sentence does not tell, and stops at groups that stand the other way round" do
     paper = "10.5555/hobrin.older-2022"
     sheet = forest("paper=#{paper}&numbers=1")
-    expect(sheet.at_css(".number-offers").text).to include("Which of them had earplugs and an eye mask at night?")
+    expect(sheet.at_css(".number-offers").text).to include("Which group had earplugs and an eye mask at night?")
     first, second = sheet.css(".number-offers li").first.css("a").map { |link| link["href"] }
     taken = [first, second].map do |path|
       page = Nokogiri::HTML(visit_page(path).body)
@@ -138,7 +138,7 @@ RSpec.describe "Weigh over the web", :sample, :client do
     end
     ["101", "-1", "many"].each do |typed|
       page = page_of(2, "outcome=1&part=values&prevalence=#{typed}")
-      expect([typed, page.css(".problem").text]).to eq([typed, "Write a number from 0 to 100."])
+      expect([typed, page.css(".problem").text]).to eq([typed, "Enter a number from 0 to 100."])
     end
   end
 
@@ -159,8 +159,8 @@ RSpec.describe "Weigh over the web", :sample, :client do
     expect(stored.concern_by_group("treatment")).to eq({ alike: :high, measured: :some,
                                                          told: :high })
     expect(forest("paper=#{paper}").css(".question-group .concern").map(&:text)).to eq([
-                                                                                         "high concern",
-                                                                                         "some concern", "high concern"
+                                                                                         "high risk",
+                                                                                         "some concerns", "high risk"
                                                                                        ])
   end
 

@@ -34,7 +34,7 @@ RSpec.describe "The application without scripts", :sample, :client do
     submit "/inquiries/6/terms", block: "P", heading: "Intensive Care Units"
     expect(text).to match(/P Intensive care \d+/i)
     submit "/inquiries/6/terms/2", turn: "main"
-    expect(text).to include("with 3 narrower · main topic only")
+    expect(text).to include("with 3 narrower headings · main topic only")
     submit "/inquiries/6/terms/2", turn: "main"
     submit "/inquiries/6/limits", limit: "type", "values[]": "systematic review"
     expect(text).to match(/Study type Systematic review/)

@@ -79,46 +79,46 @@ RSpec.describe Hobrin::Appraisal::Certainty do
 
   # Domain, situation, papers, steps, and numbers that the reason names.
   situations = [
-    [:bias, "no sheet answered", ->(e) { e.weighed([nil, nil], [big]) }, 0, /No sheet/],
-    [:bias, "all of low concern", ->(e) { e.weighed(%i[low low low], [big]) }, 0, /high concern weigh 0 of 100, of low concern 100/],
-    [:bias, "a quarter of high concern", ->(e) { e.weighed(%i[low low low high], [big]) }, 0, /weigh 25 of 100/],
-    [:bias, "half of high concern", ->(e) { e.weighed(%i[low low high high], [big]) }, -1, /weigh 50 of 100.*without them it is 0\.67/],
-    [:bias, "all of high concern", ->(e) { e.weighed(%i[high high], [big]) }, -1, /weigh 100 of 100/],
-    [:bias, "nearly all, and without them nothing is left of it", ->(e) { e.weighed(%i[high high high low low], [big, big, big, [10, 50, 10, 50], [11, 50, 10, 50]]) }, -2, /without them it is 1\.05/],
-    [:bias, "all of some concern", ->(e) { e.weighed(%i[some some some], [big]) }, -1, /low concern 0 of 100/],
+    [:bias, "no sheet answered", ->(e) { e.weighed([nil, nil], [big]) }, 0, /No checklist/],
+    [:bias, "all of low concern", ->(e) { e.weighed(%i[low low low], [big]) }, 0, /high risk of bias carry 0 %.*low risk 100 %/],
+    [:bias, "a quarter of high concern", ->(e) { e.weighed(%i[low low low high], [big]) }, 0, /carry 25 %/],
+    [:bias, "half of high concern", ->(e) { e.weighed(%i[low low high high], [big]) }, -1, /carry 50 %.*without the high-risk studies: 0\.67/],
+    [:bias, "all of high concern", ->(e) { e.weighed(%i[high high], [big]) }, -1, /carry 100 %/],
+    [:bias, "nearly all, and without them nothing is left of it", ->(e) { e.weighed(%i[high high high low low], [big, big, big, [10, 50, 10, 50], [11, 50, 10, 50]]) }, -2, /without the high-risk studies: 1\.05/],
+    [:bias, "all of some concern", ->(e) { e.weighed(%i[some some some], [big]) }, -1, /low risk 0 %/],
     [:inconsistency, "a single paper", ->(e) { e.many(big) }, 0, /single paper/],
-    [:inconsistency, "papers that agree", ->(e) { e.many(big, big, big) }, 0, /I² is 0 of 100.*3 of 3/],
-    [:inconsistency, "papers on one side that differ in size", ->(e) { e.many([20, 500, 150, 500], big, big) }, 0, /3 of 3 lie/],
-    [:inconsistency, "papers on both sides beyond chance", ->(e) { e.many(big, [150, 500, 100, 500]) }, -1, /1 of 2 lie/],
+    [:inconsistency, "papers that agree", ->(e) { e.many(big, big, big) }, 0, /I² = 0 %.*3 of 3/],
+    [:inconsistency, "papers on one side that differ in size", ->(e) { e.many([20, 500, 150, 500], big, big) }, 0, /3 of 3 point/],
+    [:inconsistency, "papers on both sides beyond chance", ->(e) { e.many(big, [150, 500, 100, 500]) }, -1, /1 of 2 point/],
     [:inconsistency, "a pooled effect that a new study may turn round", lambda(&:one_against), -2,
-     /a new study may have/],
-    [:inconsistency, "five that vary, with the opposite for a new study", ->(e) { e.one_against(5) }, -2, /a new study may have/],
-    [:inconsistency, "four, of which too few to predict are there", ->(e) { e.one_against(4) }, -1, /of 4 lie/],
-    [:inconsistency, "shares far apart", ->(e) { e.share([10, 100], [60, 100]) }, -1, /10\.00 to 60\.00 of 100/],
+     /prediction interval/],
+    [:inconsistency, "five that vary, with the opposite for a new study", ->(e) { e.one_against(5) }, -2, /prediction interval/],
+    [:inconsistency, "four, of which too few to predict are there", ->(e) { e.one_against(4) }, -1, /of 4 point/],
+    [:inconsistency, "shares far apart", ->(e) { e.share([10, 100], [60, 100]) }, -1, /10\.00 to 60\.00 per 100/],
     [:inconsistency, "shares that agree", ->(e) { e.share([20, 100], [25, 100]) }, 0, /20\.00 to 25/],
     [:inconsistency, "tests that find very differently", ->(e) { e.test([95, 5, 10, 90], [50, 50, 10, 90], [80, 20, 10, 90]) }, -1, /sensitivity 50 to 95/],
-    [:indirectness, "nobody held them against ours", ->(e) { e.nearly([nil, nil]) }, 0, /No paper was held/],
-    [:indirectness, "near enough", ->(e) { e.nearly(%i[same near]) }, 0, /weigh 0 of 100/],
-    [:indirectness, "a quarter far", ->(e) { e.nearly(%i[far same same same]) }, 0, /weigh 25 of 100 \(people\)/],
-    [:indirectness, "half far", ->(e) { e.nearly(%i[far far same same]) }, -1, /weigh 50 of 100/],
-    [:imprecision, "large and clear", ->(e) { e.many([200, 2000, 300, 2000], [200, 2000, 300, 2000], outcome: e.events(worthwhile: 3)) }, 0, /one trial would need 4072 people for a change from 15 to 12 of 100, there are 8000/],
+    [:indirectness, "nobody held them against ours", ->(e) { e.nearly([nil, nil]) }, 0, /applicability of the papers has not been judged/],
+    [:indirectness, "near enough", ->(e) { e.nearly(%i[same near]) }, 0, /carry 0 %/],
+    [:indirectness, "a quarter far", ->(e) { e.nearly(%i[far same same same]) }, 0, /carry 25 % of the weight \(people\)/],
+    [:indirectness, "half far", ->(e) { e.nearly(%i[far far same same]) }, -1, /carry 50 %/],
+    [:imprecision, "large and clear", ->(e) { e.many([200, 2000, 300, 2000], [200, 2000, 300, 2000], outcome: e.events(worthwhile: 3)) }, 0, /one trial would need 4.072 people for a change from 15 to 12 per 100; there are 8.000/],
     [:imprecision, "clear, but may be too small to be worth having", ->(e) { e.many(big, outcome: e.events(worthwhile: 10)) }, -1, /beyond/],
-    [:imprecision, "perhaps nothing at all", ->(e) { e.many([20, 100, 30, 100], outcome: e.events(worthwhile: 5)) }, -1, /runs from/],
-    [:imprecision, "worth having either way", ->(e) { e.many([10, 50, 11, 50], outcome: e.events(worthwhile: 5)) }, -2, /runs from/],
+    [:imprecision, "perhaps nothing at all", ->(e) { e.many([20, 100, 30, 100], outcome: e.events(worthwhile: 5)) }, -1, /The interval is/],
+    [:imprecision, "worth having either way", ->(e) { e.many([10, 50, 11, 50], outcome: e.events(worthwhile: 5)) }, -2, /The interval is/],
     [:imprecision, "clear, from too few", ->(e) { e.many([5, 60, 20, 60], outcome: e.events(worthwhile: 5)) }, -1, /there are 120/],
     [:imprecision, "surely about alike", ->(e) { e.many([1000, 5000, 1000, 5000], outcome: e.events(worthwhile: 5)) }, 0, /0\.92 to 1\.08/],
-    [:imprecision, "a share told exactly", ->(e) { e.share([300, 1000], [310, 1000]) }, 0, /exact enough/],
-    [:imprecision, "a share told loosely", ->(e) { e.share([12, 40]) }, -1, /of 100/],
-    [:imprecision, "a share that may be nearly anything", ->(e) { e.share([3, 8]) }, -2, /of 100/],
-    [:unpublished, "few papers", ->(e) { e.many(big, big) }, 0, /2 papers are too few/],
-    [:unpublished, "five small ones, all on one side", ->(e) { e.many(*[[4, 30, 8, 30]] * 5) }, -1, /5 of them under 100/],
-    [:unpublished, "ten of which small ones tell more", ->(e) { e.growing(true) }, -1, /Peters' test: p 0\.018 of 10 papers/],
+    [:imprecision, "a share told exactly", ->(e) { e.share([300, 1000], [310, 1000]) }, 0, /precise enough/],
+    [:imprecision, "a share told loosely", ->(e) { e.share([12, 40]) }, -1, /per 100/],
+    [:imprecision, "a share that may be nearly anything", ->(e) { e.share([3, 8]) }, -2, /per 100/],
+    [:unpublished, "few papers", ->(e) { e.many(big, big) }, 0, /2 studies are too few/],
+    [:unpublished, "five small ones, all on one side", ->(e) { e.many(*[[4, 30, 8, 30]] * 5) }, -1, /5 with fewer than 100/],
+    [:unpublished, "ten of which small ones tell more", ->(e) { e.growing(true) }, -1, /Peters’ test: p = 0\.018, 10 studies/],
     [:unpublished, "ten that tell the same", ->(e) { e.growing(false) }, 0, /do not vary.*nothing to test/],
     [:large, "a ratio of 0.3", ->(e) { e.many([45, 500, 150, 500], design: "cohort") }, 0, /No ratio is pooled/],
     [:large, "two with a ratio of 0.3", ->(e) { e.many([45, 500, 150, 500], [45, 500, 150, 500], design: "cohort") }, 1, /is 0\.30/],
     [:large, "two with a ratio of 0.1", ->(e) { e.many([15, 500, 150, 500], [15, 500, 150, 500], design: "cohort") }, 2, /is 0\.10/],
     [:large, "two with a ratio of 0.7", ->(e) { e.many([105, 500, 150, 500], [105, 500, 150, 500], design: "cohort") }, 0, /between 0\.5 and 2/],
-    [:large, "a large one that may be nothing", ->(e) { e.many([1, 20, 3, 20], [1, 20, 3, 20], design: "cohort") }, 0, /reaches 1/]
+    [:large, "a large one that may be nothing", ->(e) { e.many([1, 20, 3, 20], [1, 20, 3, 20], design: "cohort") }, 0, /includes 1/]
   ]
   # Source: 211 in each group for 1 and 6 of 100, by the textbooks' formula in R (power.prop.test gives 0.80 for it).
   it "asks for the people that a change of that size in that direction needs" do
@@ -142,7 +142,7 @@ RSpec.describe Hobrin::Appraisal::Certainty do
       end
       line(of(together(outcome, *entries)), :imprecision)
     end
-    expect([rated[].proposed, rated[].why]).to match([0, /enter the smallest difference that matters/])
+    expect([rated[].proposed, rated[].why]).to match([0, /without a minimal important difference/])
     expect([rated[worthwhile: 0.5].proposed, rated[worthwhile: 5].proposed]).to eq([-2, 0])
   end
 
@@ -150,7 +150,7 @@ RSpec.describe Hobrin::Appraisal::Certainty do
     pool = many([6, 100, 1, 100], [6, 100, 1, 100], outcome: events(worthwhile: 5, baseline: 1))
     worth = described_class::Worthwhile.of(pool)
     expect([worth.low, Math.exp(worth.high)]).to match([-Float::INFINITY, be_within(1e-9).of(6)])
-    expect(line(of(pool), :imprecision).why).to include("worth having is what lies beyond 6.00;")
+    expect(line(of(pool), :imprecision).why).to include("an important effect lies beyond 6.00;")
   end
 
   it "says which steps up do not count" do
@@ -179,7 +179,7 @@ RSpec.describe Hobrin::Appraisal::Certainty do
       [record, paper.with(applies: { people: :far, place: :far }), one]
     end
     expect(line(of(together(events, entry)), :indirectness).to_h.values_at(:proposed,
-                                                                           :why)).to match([-2, /people, place/])
+                                                                           :why)).to match([-2, /people, setting/])
   end
 
   it "adds steps up only from low where nothing led down, and goes by what a person set" do

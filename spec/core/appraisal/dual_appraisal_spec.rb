@@ -88,7 +88,7 @@ RSpec.describe Hobrin::Appraisal::DualAppraisal do
     expect(twice.concerns.table[2][1]).to eq(concern.count { |one| one == %i[high some] })
     levels = sheets.map { |two| two.map { |one| one.level(records[one.record_id], "treatment").number } }
     expect(twice.levels.table).to eq((1..5).map { |one| (1..5).map { |other| levels.count([one, other]) } })
-    expect(twice.words.first(2)).to match([/weighed 60 papers, and judged 0 alike/, /Of #{both.size} questions/])
-    expect(described_class.new(pairs: [], kind: nil, records: {}).words).to match([/Nobody/])
+    expect(twice.words.first(2)).to match([/appraised 60 papers, and agree on every item of 0/, /Of #{both.size} questions/])
+    expect(described_class.new(pairs: [], kind: nil, records: {}).words).to match([/not appraised any papers/])
   end
 end

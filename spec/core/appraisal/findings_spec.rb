@@ -76,10 +76,10 @@ RSpec.describe Hobrin::Appraisal::Findings do
   # Source: Altman, BMJ 1998;317:1309, whose way of telling both sides of infinity it is.
   it "gives a number needed to treat with its interval, and none where there may be no difference" do
     words = Hobrin::Brief::Words::OfNumberNeeded
-    expect(words.of(0.30, 0.20, 0.15, 0.28)).to eq("Number needed to treat for one fewer: 10 (6.7 to 50).")
+    expect(words.of(0.30, 0.20, 0.15, 0.28)).to eq("NNT 10 (95 % CI 6.7 to 50) for one fewer.")
     expect(words.of(0.10, 0.115, 0.081, 0.151))
-      .to eq("Number needed to treat: not known. The interval runs from 20 for one more, through no difference, to 53 for one fewer.")
-    expect(words.of(0.1, 0.2, 0.1, 0.3)).to eq("Number needed to treat for one more: 10 (5.0 to ∞).")
+      .to eq("NNT not estimable: 95 % CI 20 for one more, through ∞, to 53 for one fewer.")
+    expect(words.of(0.1, 0.2, 0.1, 0.3)).to eq("NNT 10 (95 % CI 5.0 to ∞) for one more.")
   end
 
   it "tells what an effect is for people of a hundred, whatever the measure" do

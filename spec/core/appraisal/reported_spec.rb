@@ -20,21 +20,21 @@ RSpec.describe Hobrin::Appraisal::Reported do
   refused = [
     ["counts", %w[5 4 1 9], { events: /5 is more than the 4/ }], ["counts", %w[1 0 1 9], { total: /at least 1/ }],
     ["counts", ["a", "4", "-1", "9"], { events: /whole number/, comparison_events: /whole number/ }],
-    ["counts", ["1", "", "1", "9"], { total: /Write the number/ }],
+    ["counts", ["1", "", "1", "9"], { total: /Enter a number/ }],
     ["means_sd", %w[5 0 20 5 2 20], { deviation: /above 0/ }],
     ["means_sd", %w[5 2 1 5 -2 20], { size: /2 people/, comparison_deviation: /above 0/ }],
-    ["means_sd", %w[five 2 20 5 2 20], { mean: /number, such as/ }],
+    ["means_sd", %w[five 2 20 5 2 20], { mean: /number, for example/ }],
     ["means_interval", %w[5 6 4 20 5 4 6 20], { mean: /below the 6/, high: /below/ }],
-    ["means_interval", %w[5 5 5 20 5 4 6 20], { high: /nothing varies/ }],
+    ["means_interval", %w[5 5 5 20 5 4 6 20], { high: /no variation/ }],
     ["medians_quartiles", %w[4 3 6 20 3 4 6 20], { median: /below the 4/ }],
     ["medians_both", %w[9 3 4 6 8 20 1 3 4 6 8 20], { lower: /below the 9/ }],
     ["events_over_time", %w[3 0 5 100], { time: /above 0/ }], ["one_group", %w[9 8], { events: /more than the 8/ }],
     ["four_cells", %w[0 0 3 4], { false_negatives: /has the condition/ }],
-    ["estimate", %w[0.8 1.1 0.6], { high: /lower end stands first/ }],
+    ["estimate", %w[0.8 1.1 0.6], { high: /lower end first/ }],
     ["estimate", %w[2.8 0.6 1.1], { value: /outside its own/ }],
     ["estimate", %w[0.8], { low: /interval, or its p/ }], ["estimate", %w[0.8 0.6], { high: /both ends/ }],
-    ["estimate", %w[-0.8 0.6 1.1], { value: /above 0/ }], ["estimate", ["0.8", "", "", "1.2"], { p: /below 1/ }],
-    ["estimate", ["1", "", "", "0.5"], { value: /tells nothing/ }]
+    ["estimate", %w[-0.8 0.6 1.1], { value: /above 0/ }], ["estimate", ["0.8", "", "", "1.2"], { p: /between 0 and 1/ }],
+    ["estimate", ["1", "", "", "0.5"], { value: /says nothing/ }]
   ]
   refused.each do |form, numbers, messages|
     it "refuses #{numbers.join(" ")} as #{form} at #{messages.keys.join(", ")}" do
@@ -48,10 +48,10 @@ RSpec.describe Hobrin::Appraisal::Reported do
 
   it "doubts what is possible and seldom true" do
     expect(a_result(5.0, 0.2, 60, 6.0, 0.2, 60,
-                    form: "means_sd").doubts.join).to include("standard errors typed as deviations")
+                    form: "means_sd").doubts.join).to include("standard errors entered as standard deviations")
     expect(a_result(5.0, 0.2, 60, 5.1, 2, 60, form: "means_sd").doubts.join).to include("4 times")
     expect(a_result("0.80", "0.62", "1.30", form: "estimate",
-                                            measure: :risk_ratio).doubts.join).to include("not even")
+                                            measure: :risk_ratio).doubts.join).to include("not symmetric")
     fine = [a_result(5.0, 2, 60, 6.0, 2.1, 60, form: "means_sd"),
             a_result("0.80", "0.62", "1.03", form: "estimate", measure: :risk_ratio),
             a_result("0.1", "-0.3", "0.5", form: "estimate", measure: :mean_difference), a_result(3, 10, 4, 10)]
@@ -98,7 +98,7 @@ RSpec.describe Hobrin::Appraisal::Reported do
     expect(%w[76 77].map { |risk| over.with(typed: { **over.typed, risk: }).irreversible }).to match([nil, /between 0 and 100/])
     hazard = a_result(0.9, 0.8, 1.0, form: "estimate", measure: :hazard_ratio, turned: true)
     rate = a_result(9, 100, 12, 100, form: "events_over_time", turned: true)
-    expect([hazard, rate].map(&:irreversible)).to match([/no opposite/, /no opposite/])
+    expect([hazard, rate].map(&:irreversible)).to match([/cannot be reversed/, /cannot be reversed/])
     odds = a_result(0.5, 0.3, 0.8, form: "estimate", measure: :odds_ratio, turned: true)
     expect([odds.irreversible, odds.effect(Hobrin::Appraisal::Outcome::Measure.fetch(:odds_ratio)).effect])
       .to match([nil, be_within(1e-9).of(Math.log(2))])
@@ -106,7 +106,7 @@ RSpec.describe Hobrin::Appraisal::Reported do
 
   it "asks which number is meant where a comma may stand for thousands, and where a level is not 95" do
     asked = ->(text) { a_result(text, 300, 50, 900, 280, 50, form: "means_sd").questions }
-    expect(asked["1,200"]).to eq({ mean: "Is this 1200 or 1.2? Write it without the comma." })
+    expect(asked["1,200"]).to eq({ mean: "Is this 1200 or 1.2? Enter it without the comma." })
     ["1.2", "1200", "0,125", "1,20", "12,5"].each { |text| expect([text, asked[text]]).to eq([text, {}]) }
     expect(a_result("1,200", 2000, 300, 2000).questions).to eq({})
     measure = Hobrin::Appraisal::Outcome::Measure.fetch(:risk_ratio)

@@ -103,7 +103,7 @@ RSpec.describe Hobrin::Appraisal::Synthesis do
     some = [trial("low", [5, 50, 10, 50], concern: :low), trial("l2", [6, 50, 10, 50], concern: :low),
             trial("high", [20, 50, 10, 50], concern: :high), trial("h2", [21, 50, 10, 50], concern: :high)]
     groups = together(outcome, *some).groups(:concern, "treatment")
-    expect([groups.groups.keys, groups.df]).to eq([["high concern", "low concern"], 1])
+    expect([groups.groups.keys, groups.df]).to eq([["high risk", "low risk"], 1])
     expect(groups.p).to be < 0.01
     many = Array.new(500) do |place|
       trial(format("p%03d", place), [place % 40, 60, (place * 7) % 50, 60])

@@ -40,7 +40,7 @@ RSpec.describe Hobrin::Brief::Claim do
   end
 
   it "begins a sentence from the findings, with people of a hundred only where there is a difference" do
-    expect(described_class.proposed(rows("A"))).to eq("Lowers delirium: of 100 like ours 30 without it, 20 with it (high certainty).")
+    expect(described_class.proposed(rows("A"))).to eq("Lowers delirium: per 100 people here, 30 without it, 20 with it (high certainty).")
     expect(described_class.proposed(rows("C"))).to eq("Makes little or no difference to delirium (high certainty).")
     expect(described_class.proposed([])).to be_nil
   end
@@ -50,7 +50,7 @@ RSpec.describe Hobrin::Brief::Claim do
     expect(words["Earplugs lower delirium.", "B"]).to include("Delirium: the findings say otherwise: “Raises delirium” (high")
     expect(words["Earplugs improve sleep.", "A"]).to include("certainty is moderate, so say “probably”")
     expect(words["Earplugs may improve sleep.", "C"]).to include("We cannot tell what it does to sleep")
-    expect(words["Earplugs halve delirium.", "A"]).to include("risk ratio 0.67 (0.62 to 0.71), of 100 people 30 without it and 20")
+    expect(words["Earplugs halve delirium.", "A"]).to include("risk ratio 0.67 (0.62 to 0.71), per 100 people 30 without it and 20")
     expect(described_class.objections("", rows("A"))).to eq([])
     expect(described_class.objections("Earplugs lower delirium.", [])).to eq([])
   end

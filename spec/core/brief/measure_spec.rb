@@ -26,9 +26,9 @@ RSpec.describe Hobrin::Brief::Measure do
   end
 
   it "says which line it cannot read, and why" do
-    refused = { "2026-02-30; 1; 2" => /“2026-02-30” is no day/, "2026-09-07; 1" => /two whole numbers/, "2026-09-07; x; 2" => /two whole/,
+    refused = { "2026-02-30; 1; 2" => /“2026-02-30” is not a date/, "2026-09-07; 1" => /two whole numbers/, "2026-09-07; x; 2" => /two whole/,
                 "2026-09-07; 1; 0" => /at least 1/, "2026-09-07; -1; 4" => /below 0/, "2026-09-07; 1; 2\n2026-09-07; 2; 3" => /twice/,
-                ("2026-09-07; 1; 2\n" * 501) => /500 lines/, "x" * 20_001 => /20000 characters/ }
+                ("2026-09-07; 1; 2\n" * 501) => /500 lines/, "x" * 20_001 => /20.000 characters/ }
     refused.each do |text, words|
       expect { pasted.read(text, :share) }.to raise_error(Hobrin::InputError, words)
     end
@@ -59,7 +59,8 @@ RSpec.describe Hobrin::Brief::Measure do
       expect(reading(spike + [[9, 30]]).sign?).to be(false)
       one, two = [1, 2].map { |count| reading(baseline + ([[29, 30]] * count)) }
       expect([one.sign?, two.sign?]).to eq([true, true])
-      expect([one.words.last, two.words.last]).to match([/\A1 since the change lies outside/, /\A2 since the change lie outside/])
+      expect([one.words.last,
+              two.words.last]).to match([/\A1 point since the change lies outside/, /\A2 points since the change lie outside/])
     end
   end
 
@@ -98,7 +99,7 @@ RSpec.describe Hobrin::Brief::Measure do
     end).to eq([1, 1])
     expect(Hobrin::Brief::Measure::Chart.new(of[:less]).smallest).to match(/show a fall of \d/)
     expect(Hobrin::Brief::Measure::Chart.new(of[:more]).smallest).to match(/show a rise of \d/)
-    expect { described_class.new(id: 1, name: "Falls", better: "up") }.to raise_error(Hobrin::InputError, /less of it or more/)
+    expect { described_class.new(id: 1, name: "Falls", better: "up") }.to raise_error(Hobrin::InputError, /less or more is better/)
   end
 
   # Source: R 4.2, t.test(c(4.2, 5.1, 6.3, 5.5), c(7.9, 8.4, 6.8, 9.1, 8.0)); the shares by the formula of
@@ -114,7 +115,7 @@ RSpec.describe Hobrin::Brief::Measure do
             found.high - found.estimate]).to match([be_within(1e-12).of(-0.3), be_within(1e-6).of(1.959964 * Math.sqrt(14.0 / 400))])
     shares = measure([[9, 30], [3, 30]], started: Date.new(2026, 5, 25))
     expect(Hobrin::Brief::Measure::Chart.new(shares).difference)
-      .to eq("Difference since the change: −20.0 of 100 (95 % interval −39.0 to +0.5)")
+      .to eq("Difference since the change: −20.0 per 100 (95 % CI −39.0 to +0.5)")
     [measure([[9, 30]], started:), measure([[9, nil], [3, nil]], started: Date.new(2026, 5, 25), way: :value)].each do |lone|
       expect(Hobrin::Brief::Measure::Difference.new(lone).call).to be_nil
     end

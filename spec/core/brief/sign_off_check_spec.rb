@@ -35,8 +35,8 @@ RSpec.describe Hobrin::Brief::SignOffCheck do
   end
 
   it "holds the decision against the findings" do
-    none = [:decision, "Decision: change. No outcome shows a benefit.", :decision]
-    worse = [:decision, "Decision: change. A critical outcome gets worse: Falls.", :decision]
+    none = [:decision, "Decision: change practice. No outcome shows a benefit.", :decision]
+    worse = [:decision, "Decision: change practice. A critical outcome gets worse: Falls.", :decision]
     benefit, falls = row(side: :benefit), row(name: "Falls", side: :harm)
     expect(gaps(decided: "change", plan: whole, findings: [row])).to eq([none])
     expect(gaps(decided: "change", plan: whole, findings: [benefit, falls])).to eq([worse])
@@ -45,9 +45,11 @@ RSpec.describe Hobrin::Brief::SignOffCheck do
   end
 
   it "holds the plan against the decision" do
-    expect(gaps(plan: { what: "Earplugs" })).to eq([[:decision, "The plan changes something, but no decision is recorded.", :decision]])
-    expect(gaps(decided: "leave", plan: whole).map { |gap| gap[1] }).to eq(["Decision: leave it as it is. The plan changes something."])
-    words = "Decision: try it on one ward first. The plan leaves empty: “Who does it”, “From when”."
+    expect(gaps(plan: { what: "Earplugs" })).to eq([[:decision, "The plan changes practice, but no decision is recorded.", :decision]])
+    expect(gaps(decided: "leave", plan: whole).map do |gap|
+      gap[1]
+    end).to eq(["Decision: leave practice as it is. The plan changes practice."])
+    words = "Decision: try it on one ward first. The plan is missing: “Who does it”, “Start date”."
     expect(gaps(decided: "trial", plan: { what: "Earplugs" })).to eq([[:decision, words, :brief]])
   end
 
@@ -56,7 +58,7 @@ RSpec.describe Hobrin::Brief::SignOffCheck do
                  differences: { screening: 0, appraisal: 2 },
                  evidence: [evidence("a", retracted: true), evidence("b", paper: nil), evidence("c", paper: nil)])
     expect(found.map { |gap| gap[1] }).to eq(
-      ["Delirium has an open warning, so it is not pooled.", "Quarrel 2021 is retracted and still included.",
+      ["Delirium has an open integrity warning, so it is not pooled.", "Quarrel 2021 is retracted and still included.",
        "2 included papers are not appraised yet.", "2 differences in appraisal are not resolved yet.",
        "1 paper waits for Ines’s appraisal.", "1 paper is not screened yet.", "2 papers are still “unsure”."]
     )

@@ -16,32 +16,32 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
     { words("confusion") => [['cql.serverChoice = "confusion"', /anywhere/],
                              ['hobrin.text = "confusion"',
                               nil]],
-      words("sleep*") => [["(cql.serverChoice = \"sleep", /mask spelled out/],
+      words("sleep*") => [["(cql.serverChoice = \"sleep", /truncation replaced/],
                           ['hobrin.text = "sleep*"', nil]],
-      words("intensive care") => [['cql.serverChoice all "intensive care"', /all of the words/],
+      words("intensive care") => [['cql.serverChoice all "intensive care"', /all of its words/],
                                   ['hobrin.text adj "intensive care"', nil]],
       words("noise", fields: [:title]) => [['dc.title = "noise"', nil], ['dc.title = "noise"',
                                                                          nil]],
-      words("s??ep qual*") => [["cql.serverChoice all \"sleep quality\"", /mask spelled out/],
-                               ["hobrin.text adj \"sleep quality\"", /mask spelled out/]],
+      words("s??ep qual*") => [["cql.serverChoice all \"sleep quality\"", /truncation replaced/],
+                               ["hobrin.text adj \"sleep quality\"", /truncation replaced/]],
       words("zzzz*") => [["", /no paper here/], ['hobrin.text = "zzzz*"', nil]],
       s::Proximity.new(left: "noise", right: "night", distance: 4) =>
-        [["(cql.serverChoice = \"noise\" and", /nearness became AND/],
+        [["(cql.serverChoice = \"noise\" and", /proximity was turned into AND/],
          ["(hobrin.text = \"noise\" prox/unit=word", nil]],
       s::WholeText.new(text: "noise",
                        fields: [:title]) => [['dc.title = "noise"', /whole field/],
                                              ['dc.title == "noise"', nil]],
-      heading("Delirium") => [["(cql.serverChoice = \"delirium\"", /names in words/],
+      heading("Delirium") => [["(cql.serverChoice = \"delirium\"", /names in text words/],
                               ["(dc.subject = \"Delirium\"", /one by one/]],
-      heading("Noise") => [["(cql.serverChoice = \"noise\"", /names in words/],
+      heading("Noise") => [["(cql.serverChoice = \"noise\"", /names in text words/],
                            ['dc.subject = "Noise"', nil]],
       heading("Delirium", narrower: false, main: true) => [["(cql.serverChoice",
                                                             /main topic or not/],
                                                            ['dc.subject = "Delirium"',
                                                             /main topic or not/]],
-      heading("*", aspects: ["nursing"]) => [["", /aspects are not known/], ["",
-                                                                             /aspects are not known/]],
-      limit(:type, "guideline") => [['cql.serverChoice = "guideline"', /became words/],
+      heading("*", aspects: ["nursing"]) => [["", /subheadings are not supported/], ["",
+                                                                                     /subheadings are not supported/]],
+      limit(:type, "guideline") => [['cql.serverChoice = "guideline"', /turned into words/],
                                     ['dc.type = "guideline"', nil]],
       limit(:age, "adult") => [["", /left out/], ["", /left out/]],
       limit(:language, "eng") => [["", /left out/], ['dc.language = "eng"', nil]],
@@ -53,8 +53,8 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
                                       ['dc.creator = "zorvane, A"', nil]],
       s::Journal.named("Bedside Evidence") => [["", /left out/], ["", /left out/]],
       s::Identifier.read("10.5555/x") => [["", /left out/], ['dc.identifier = "10.5555/x"', nil]],
-      s::Filters::Filter.new(kind: "treatment", width: "balanced") => [["(", /filter's own words/], ["(",
-                                                                                                     /filter's own words/]],
+      s::Filters::Filter.new(kind: "treatment", width: "balanced") => [["(", /filter’s own words/], ["(",
+                                                                                                     /filter’s own words/]],
       s::Everything.new => [["", /left out/], ["cql.allRecords = 1", nil]] }
   end
 
@@ -119,7 +119,7 @@ RSpec.describe Hobrin::Catalogue::Translation, :sample do
                                                  ability: kinds.fetch("plain").ability, evaluator:).call
     first = plan.lines.first
     changed = plan.edited(first.number => "icu", 5 => "")
-    expect(changed.lines.first.to_h).to include(there: "icu", notes: ["changed by hand"],
+    expect(changed.lines.first.to_h).to include(there: "icu", notes: ["edited by you"],
                                                 wider: nil)
     expect(changed.query).to start_with("((icu or ")
     expect(changed.lines[7].there).not_to include("critically ill\")")

@@ -62,8 +62,8 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample, :slow do
     expect(found.map(&:state).uniq.size).to eq(found.size)
     broader = context.library.thesaurus.heading("Delirium").broader.first
     expect(found.map(&:wording)).to include(
-      "with the broader heading #{broader} beside Delirium in O", "Delirium under any aspect",
-      "the specific study filter for treatment", "limit to 80 and over, too"
+      "with the broader heading #{broader} beside Delirium in O", "Delirium with any subheading",
+      "the specific study filter for treatment", "limit to Age group: 80 and over"
     )
   end
 

@@ -35,8 +35,8 @@ RSpec.describe Hobrin::Question::Practice do
   it "asks for what is missing, in plain words, but not for what this kind can do without" do
     question = Hobrin::Question.ask("Do earplugs help at night?").marked("I", "earplugs")
     asked = ->(kind) { Hobrin::Question::Gaps.call(question.with(kind:)).map(&:ask) }
-    expect(asked.call("treatment")).to include("Who is it about?", /Against what/, "To what end?",
+    expect(asked.call("treatment")).to include("Who is it about?", /Compared with what/, "What outcome matters?",
                                                /Where/, "By when?")
-    expect(asked.call("experience")).not_to include(/Against what/, "To what end?")
+    expect(asked.call("experience")).not_to include(/Against what/, "What outcome matters?")
   end
 end

@@ -75,7 +75,7 @@ RSpec.describe Hobrin::Strategy::Cql do
       "#{set} title = fish" => title["fish"],
       "(#{set} title = fish) or dc.title = frog" => Hobrin::Strategy::AnyOf.of([title["fish"], title["frog"]])
     }.each { |text, tree| expect([text, read(text)]).to eq([text, tree]) }
-    { "sleep\\" => "takes the letter after it", "sleep \"" => "quotation mark",
+    { "sleep\\" => "makes the next character literal", "sleep \"" => "quotation mark",
       "(#{set} title = fish) or title = frog" => "no index “title”",
       '> "nowhere" fish' => "no context set", "and sleep" => "a search word or \\(" }.each do |text, message|
       expect([text, error(text)&.message]).to match([text, /#{message}/])
@@ -89,7 +89,7 @@ RSpec.describe Hobrin::Strategy::Cql do
     aspect = (thesaurus.aspects(top.label, narrower: true) - top.aspects).first
     text = ->(narrower) { "dc.subject =#{narrower}/hobrin.aspect=\"#{aspect}\" \"#{top.label}\"" }
     expect(read(text["/hobrin.narrower"])).to have_attributes(narrower: true, aspects: [aspect])
-    expect(error(text[""]).message).to include("has no aspect")
+    expect(error(text[""]).message).to include("has no subheading")
   end
 
   # Source: the cql-ruby gem, a reader that shares nothing with ours. It cannot read every term (a
@@ -136,19 +136,19 @@ RSpec.describe Hobrin::Strategy::Cql do
   it "says at which column what was found and what was expected" do
     {
       "(sleep" => [7, /the end, expected and, or, not, prox or \)/], "sleep and" => [10, /the end, expected a search word/],
-      "sleep delirium" => [7, /“delirium”, expected and, or, not, prox or the end\. A phrase/], 'a or "open' => [6, /never closed/],
+      "sleep delirium" => [7, /“delirium”, expected and, or, not, prox or the end\. Put a phrase/], 'a or "open' => [6, /never closed/],
       "sleep )" => [7, /“\)”/], "dc.titel = x" => [1, /no index “dc.titel”. Did you mean “dc.title”/],
       "hobrin.language = eng" => [1, /Did you mean “dc.language”/], "dc.subject any x" => [12, /“any”, expected =/],
       'sleep and dc.subject = "Delirum"' => [24, /not a heading.*Did you mean “Delirium”/], "dc.type = rct" => [11, /not one of the choices/],
       'dc.type = "randomised trial"' => [11, /“randomized controlled trial”/], "dc.language = klingonese" => [15, /klingonese/],
       'hobrin.journal = "Delirium Record"' => [18, /“The Delirium Record”/], "hobrin.place = Narnia" => [16, /No paper here/],
       "dc.date = soon" => [11, /a year or a date/], 'dc.date within "2020"' => [16, /two dates/], 'dc.date within "2020 2010"' => [16, /before 2020/],
-      "ea*" => [1, /at least 3 letters/], "***" => [1, /Write a word/], '"?!"' => [1, /Write a word/], '"…"' => [1, /no word/],
+      "ea*" => [1, /at least 3 letters/], "***" => [1, /Enter a word/], '"?!"' => [1, /Enter a word/], '"…"' => [1, /no word/],
       "a prox/unit=sentence b" => [13, /unit=word/], "a prox/distance>5 b" => [8, /distance<=5/], "a prox (b or c)" => [3, /joins two words/],
       "a and/x b" => [7, /takes no modifiers/], "dc.title =/stem x" => [12, /“stem” is not known/], "^sleep" => [1, /\^ is not used/],
-      'dc.subject =/hobrin.aspect="cooking" Delirium' => [28, /no aspect/], "sleep sortBy dc.date" => [7, /sortBy/],
+      'dc.subject =/hobrin.aspect="cooking" Delirium' => [28, /no subheading/], "sleep sortBy dc.date" => [7, /sortBy/],
       "hobrin.filter = treatment/wide" => [26, %r{“/”}], 'hobrin.filter = "treatment/wide"' => [17, %r{treatment/balanced}],
-      "x" * 60_000 => [1, /50000 characters/], "#{"(" * 80}x" => [61, /too deep/], "> dc = \"urn:x\" a" => [8, /its own set/]
+      "x" * 60_000 => [1, /50.000 characters/], "#{"(" * 80}x" => [61, /too deep/], "> dc = \"urn:x\" a" => [8, /its own set/]
     }.each do |text, (column, message)|
       found = error(text)
       expect([text[0, 40], found.class, found&.column,

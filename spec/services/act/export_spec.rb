@@ -34,17 +34,17 @@ RSpec.describe Hobrin::Services::Act::Export, :sample, :client do
     edit(Hobrin::Edits::Outcomes::JudgeCertainty.new(outcome_id: 1, domain: :indirectness, judgement:))
     row = Hobrin::Services::Appraise::Read.new(context, opened).table.first
     said = [Hobrin::Brief::PooledFacts.new(row.pool).call.first, "All from one region.", row.certainty.start_why,
-            *row.certainty.lines.reject { |line| line.steps.zero? }.map(&:why), "some concern", "4 papers, 654 people"]
+            *row.certainty.lines.reject { |line| line.steps.zero? }.map(&:why), "some concerns", "4 papers, 654 people"]
     { "pdf" => ->(body) { OpenedFiles.pdf(body) }, "html" => ->(body) { OpenedFiles.html(body) },
       "docx" => ->(body) { OpenedFiles.docx(body) }, "md" => ->(body) { body.delete("\\") } }.each do |ending, reading|
       text = bare(reading.call(file("brief", ending)))
       expect([ending, said.reject { |words| text.include?(bare(words)) }]).to eq([ending, []])
     end
-    expect(OpenedFiles.html(file("brief", "html"))).to include("like ours but for people near")
+    expect(OpenedFiles.html(file("brief", "html"))).to include("applicability: different for people")
     book = OpenedFiles.xlsx(file("brief", "xlsx"))
     expect(book["Certainty"].flatten).to include("All from one region.", "low", "Indirectness")
     expect(book["Pooled"][1]).to include("Delirium", 654, row.pool.pooled.i2.round(4))
-    expect(book["Appraisal"].map { |cells| cells[2] }).to include("some concern", "high concern")
+    expect(book["Appraisal"].map { |cells| cells[2] }).to include("some concerns", "high risk")
   end
 
   it "has the numbers of the table of findings as numbers in Excel and CSV" do
@@ -69,7 +69,7 @@ RSpec.describe Hobrin::Services::Act::Export, :sample, :client do
 
   it "names the papers behind it on the page for the ward" do
     page = bare(OpenedFiles.pdf(file("ward", "pdf")))
-    expect(page).to include(bare("Elvesellis 2021, Archives of Going Home: randomized trial, level 2"))
+    expect(page).to include(bare("Elvesellis 2021, Archives of Going Home: randomised trial, level 2"))
     expect(inquiry.papers.map(&:record_id).size).to eq(6)
   end
 
@@ -149,7 +149,7 @@ RSpec.describe Hobrin::Services::Act::Export, :sample, :client do
     apa = file("brief", "md", style: "apa")
     expect([apa,
             file("brief", "md",
-                 style: "nothing")]).to match([include("In the style of APA"), include("In the style of Vancouver")])
+                 style: "nothing")]).to match([include("Style: APA"), include("Style: Vancouver")])
     [%w[brief exe], %w[ward docx], %w[other pdf], ["brief", nil], %w[findings pdf]].each do |name, ending|
       expect { file(name, ending) }.to raise_error(Hobrin::GoneError)
     end

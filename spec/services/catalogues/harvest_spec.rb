@@ -137,7 +137,7 @@ RSpec.describe "Harvesting", :outside do
                         ForeignPapers::Paper.new(9, later, false, "A mended title")]
         papers << ForeignPapers::Paper.new(200, later, false)
         expect(harvest.call).to eq({ state: "done", added: 1, known: 1, refused: 0,
-                                     message: "The catalogue took out 1 that an inquiry keeps: they stay." })
+                                     message: "The catalogue deleted 1 that an inquiry includes: they stay." })
         expect(context.library.record("foreign:oai:foreign:7")).to be_nil
         expect(context.library.record("foreign:oai:foreign:8").title).to eq("Foreign paper 8")
         expect(context.library.record("foreign:oai:foreign:9").title).to eq("A mended title")

@@ -34,7 +34,7 @@ RSpec.describe Hobrin::Services::Imports::Work do
                  first).to_h).to include(state: "done", added: 296, refused: 4, known: 0,
                                          entries: 300)
       expect(now(context,
-                 second).to_h).to include(state: "failed", message: /none of the formats/, added: 0)
+                 second).to_h).to include(state: "failed", message: /none of this file’s format/, added: 0)
       expect(now(context, third).to_h).to include(state: "done", added: 99, refused: 2, known: 99)
       expect(context.library.imports.refusals(first.id).map(&:place)).to eq([1, 98, 195, 292])
       expect([context.library.size, context.incoming.path_of(first.id).exist?]).to eq([395, false])
@@ -50,7 +50,7 @@ RSpec.describe Hobrin::Services::Imports::Work do
       cut = "@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n<urn:a> a skos:Concept ; skos:prefLabel"
       whole, broken = [io.string, cut].map { |text| waiting(context, text, name: "headings.ttl") }
       described_class.new(context).call
-      expect(now(context, whole).to_h).to include(state: "done", format: "skos", message: /3 headings, in use/)
+      expect(now(context, whole).to_h).to include(state: "done", format: "skos", message: /3 headings, now in use/)
       expect(now(context, broken).to_h).to include(state: "failed", message: be_a(String))
       expect(context.thesaurus.headings.map(&:label)).to contain_exactly("Noise", "Noise at night", "Sleep")
     end
@@ -154,7 +154,7 @@ RSpec.describe Hobrin::Services::Imports::Work do
       end
       described_class.new(context).call
       expect(now(context, import)).to have_attributes(state: "failed", entries: be_between(1_000, 10_000),
-                                                      message: /ended before its time/)
+                                                      message: /stopped before the end/)
       Hobrin::Services::Imports::Change.new(context).go_on(import.id)
       described_class.new(context).call
       expect(now(context, import)).to have_attributes(state: "done", entries: 12_000, known: 0, message: nil)

@@ -45,9 +45,9 @@ RSpec.describe Hobrin::Outside do
     diagnostic = "<diagnostics><diagnostic><uri>info:srw/diagnostic/1/16</uri><details>dc.foo</details>" \
                  "<message>Unsupported index</message></diagnostic></diagnostics>"
     elsewhere = { "location" => "http://169.254.169.254/latest" }
-    { xml("<html>down</html>") => /no answer of a catalogue: it begins with <html>/,
+    { xml("<html>down</html>") => /not an SRU answer: it begins with <html>/,
       xml("") => /no answer/,
-      xml("<a><b></a>") => /not XML that hangs together/, xml("\xFF\x00\xFE") => /no answer/,
+      xml("<a><b></a>") => /not well-formed XML/, xml("\xFF\x00\xFE") => /no answer/,
       xml(entities) => /document type/,
       searched(diagnostic) => /Unsupported index: dc.foo \(diagnostic 16\)/,
       searched("") => /does not say how many/,

@@ -42,8 +42,8 @@ RSpec.describe "Citations around papers", :sample do
     expect(outcome.opened.inquiry.rounds.last.from_ids).to match_array(from)
     expect(outcome.opened.inquiry.rounds.last.found_ids)
       .to match_array(neighbours(from) - set - kept - first.found_ids - from)
-    expect(last_line.change).to match(/\AFollowed the citations of 2 papers, round 2: \d+ found\z/)
-    expect { follow }.to raise_error(Hobrin::InputError, /Nothing new was kept or added/)
+    expect(last_line.change).to match(/\ACitation searching from 2 papers, round 2: \d+ found\z/)
+    expect { follow }.to raise_error(Hobrin::InputError, /Nothing new was included or added/)
   end
 
   it "count apart in the flow of papers" do

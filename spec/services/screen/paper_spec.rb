@@ -43,7 +43,7 @@ RSpec.describe "A paper read closely", :sample do
     seen = saved(5).version
     edit(several[:drop, ids, reason: "Other sample"], id: 5, seen:)
     expect([inquiry(5).decisions.size,
-            last_line(5).change]).to eq([215, "Excluded 215 papers at once (Other sample)"])
+            last_line(5).change]).to eq([215, "Excluded 215 papers together (wrong sample)"])
     expect { edit(several[:unsure], id: 5, seen:) }.to raise_error(Hobrin::ConflictError)
     undo(id: 5)
     expect(inquiry(5).decisions).to eq([])
@@ -51,9 +51,9 @@ RSpec.describe "A paper read closely", :sample do
     expect do
       edit(several[:drop, [key("trial-2021")],
                    reason: "Because"])
-    end.to raise_error(Hobrin::InputError, /choose one reason/)
+    end.to raise_error(Hobrin::InputError, /Choose a reason/)
     expect { edit(several[:unsure, ["nope"]]) }.to raise_error(Hobrin::GoneError)
-    expect { edit(several[:unsure, []]) }.to raise_error(Hobrin::InputError, /Choose papers first/)
+    expect { edit(several[:unsure, []]) }.to raise_error(Hobrin::InputError, /Select papers first/)
   end
 
   it "drops by the elements of the frame in use" do

@@ -37,7 +37,7 @@ RSpec.describe "Lines of a search", :sample do
     end
     expect { make("x", "brod") }.to raise_error(Hobrin::InputError, /broad/)
     expect { edit(Hobrin::Edits::Trail::RemoveLine.new(name: "broad")) }.to raise_error(Hobrin::InputError,
-                                                                                        /“less” is made of “broad”/)
+                                                                                        /“less” uses “broad”/)
     %w[less broad].each { |name| edit(Hobrin::Edits::Trail::RemoveLine.new(name:)) }
     expect(inquiry.lines).to eq([])
   end
@@ -71,10 +71,10 @@ RSpec.describe "Lines of a search", :sample do
     again.write(1)
     line = last_line
     expect([line.change, line.count_before,
-            line.count_after]).to eq(["Run again: 38 papers, 1 of them new", 37, 38])
+            line.count_after]).to eq(["Re-run: 38 papers, 1 of them new", 37, 38])
     expect(context.inquiries.history(1).undo).to eq(line.number - 1)
     text = Hobrin::Services::Trails::Export.new(context).call(1, "txt").body
-    expect(text).to match(/12 +Updates +Run again on 2026-11-23/)
+    expect(text).to match(/12 +Updates +Re-run on 2026-11-23/)
   end
 
   it "does not take a library built anew for the one before it" do

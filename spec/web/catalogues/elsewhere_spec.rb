@@ -73,28 +73,28 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       rows = page.css(".elsewhere-form tbody tr")
       expect(rows.map { |row| row.css("td").last.text.strip }.uniq).to eq([""])
       expect(rows.first.at_css("textarea").text).to include('cql.serverChoice all "intensive care units"')
-      expect(rows.first.at_css(".became").text).to include("names in words", "here: 112 more")
+      expect(rows.first.at_css(".became").text).to include("names in text words", "here: 112 more")
       ask(do: "ask", source: source.id)
-      expect(last_line.change).to eq("Asked Ward catalogue: 3 records")
+      expect(last_line.change).to eq("Searched Ward catalogue: 3 records")
       rows = page.css(".elsewhere-form tbody tr")
       expect(rows.last.css("td").last.text.strip).to eq("3")
       ask(do: "bring", source: source.id, most: "2")
       Hobrin::Services::Imports::Work.new(context).call
       cells = page.css(".elsewhere table").last.css("tbody tr").first.css("td").map(&:text)
       expect(cells).to eq(%w[2026-11-23 3 2 0 1 1])
-      expect(last_line.change).to eq("Brought in from Ward catalogue: up to 2 records")
+      expect(last_line.change).to eq("Imported from Ward catalogue: up to 2 records")
       expect(context.library.record("ward-catalogue:p1").doi).to eq("10.5555/hobrin.trial-2021")
       log = Hobrin::Services::Trails::ReadReport.new(context).call(opened, [], "").map(&:text)
-      expect([log[1], log[14]]).to match([/2 sources were searched/, include("3 found there, 2 brought in, 1 of")])
+      expect([log[1], log[14]]).to match([/2 sources were searched/, include("3 found there, 2 imported, 1 of")])
       brief = visit_page("/inquiries/1/act").body
-      expect(Nokogiri::HTML(brief).text).to match(/Ward catalogue was asked on 2026-11-23 and found\s+3/)
+      expect(Nokogiri::HTML(brief).text).to match(/Ward catalogue was searched on 2026-11-23; records found:\s+3/)
       header "HX-Request", "true"
       expect(ask(do: "again",
-                 source: source.id).body).to include("Asked again: Ward catalogue 3 records.")
+                 source: source.id).body).to include("Searched again: Ward catalogue: 3 records.")
       run = Nokogiri::HTML(visit_page("/inquiries/1/trail?again=yes").body)
       expect(run.at_css("#card ul").text).to include("Ward catalogue: 3 records on 23 Nov 2026")
       body = send_form("/inquiries/1/again", do: "everywhere").body
-      expect(body).to include("Asked again: Ward catalogue 3 records.", "Re-run on the current library")
+      expect(body).to include("Searched again: Ward catalogue: 3 records.", "Re-run on the current library")
       # Nothing changed there since the same day: only the run is a line.
       expect(last_line.kind).to eq(:run_again)
     end
@@ -110,7 +110,7 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
       expect(Nokogiri::HTML(last_response.body).at_css("textarea[name='there[9]']").text).to eq("dc.nothing = x")
       ask(do: "ask", source: source.id, there: (1..30).to_h { |line| [line.to_s, ""] })
       expect([last_response.status, last_response.body]).to match([422,
-                                                                   /Nothing is left of the search/])
+                                                                   /No part of the search/])
       { { do: "bring", most: "5" } => 404, { do: "dance" } => 422, { do: "ask",
                                                                      source: "99" } => 404,
         { do: "ask", source: "x" } => 404 }
@@ -134,11 +134,11 @@ RSpec.describe "Elsewhere over the web", :sample, :client do
     visit_page("/library")
     { ["http://169.254.169.254/latest", {}] => /not among the catalogues/,
       ["http://127.0.0.1:1/sru",
-       {}] => /nothing listens/,
+       {}] => /does not respond|nothing listens/,
       ["nowhere", {}] => /address of a catalogue/, ["http://127.0.0.1:1/",
-                                                    { name: "" }] => /what it is called/,
+                                                    { name: "" }] => /Enter its name/,
       ["http://127.0.0.1:1/", { name: "!!!" }] => /letters in it/, ["http://127.0.0.1:1/",
-                                                                    { protocol: "ftp" }] => /how it is asked/ }
+                                                                    { protocol: "ftp" }] => /its protocol/ }
       .each do |(address, rest), words|
         add(address, **rest)
         expect([address, last_response.status, last_response.body]).to match([address, 422, words])

@@ -100,11 +100,11 @@ RSpec.describe "Dual screening", :client do
       send_form("/inquiries/1/decisions", paper: "p1", verdict: "keep")
       inquiry = -> { context.inquiries.find(1).inquiry }
       expect(inquiry.call.kept_ids).to eq(["p1"])
-      expect(visit_page("/inquiries/1/differences").body).to include("plainly ours", "1 to settle",
+      expect(visit_page("/inquiries/1/differences").body).to include("plainly ours", "1 to resolve",
                                                                      "agree on 1 (50 %)")
       visit_page("/inquiries/1/sift")
       send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep")
-      expect([last_response.status, told]).to match([422, include(/settle it together/)])
+      expect([last_response.status, told]).to match([422, include(/Resolve your differences? together/)])
       sign_in(:reader)
       visit_page("/inquiries/1/differences")
       expect(send_form("/inquiries/1/differences", paper: "p0", verdict: "keep").status).to eq(403)
@@ -120,8 +120,8 @@ RSpec.describe "Dual screening", :client do
       expect(line.kind).to eq(:settled)
       expect(line.facts[:read]).to eq([["Maren Vendrillon", "keep", nil, "plainly ours"],
                                        ["Oskar Thimmel", "drop", "Other people", ""]])
-      expect(line.change).to include("Settled: Excluded", "Maren Vendrillon include",
-                                     "Oskar Thimmel exclude (Other people)")
+      expect(line.change).to include("Resolved: Excluded", "Maren Vendrillon include",
+                                     "Oskar Thimmel exclude (wrong population)")
     end
   end
 
@@ -138,7 +138,7 @@ RSpec.describe "Dual screening", :client do
     sign_in(:librarian)
     visit_page("/inquiries/1/sift")
     expect([send_form("/inquiries/1/decisions", paper: "p0", verdict: "keep").status, told])
-      .to match([422, include(/Maren Vendrillon and Oskar Thimmel read the papers/)])
+      .to match([422, include(/Maren Vendrillon and Oskar Thimmel screen the papers/)])
     sign_in(:owner)
     visit_page("/inquiries/1/people")
     send_form("/inquiries/1/twice", do: "stop")
@@ -166,11 +166,11 @@ RSpec.describe "Dual screening", :client do
                    %i[drop drop] => 15 }]
     expect(even.agreement.table).to eq([[20, 0, 5], [0, 0, 0], [10, 0, 15]])
     expect(even.words).to match([/50 papers and agree on 35 \(70 %\).*chance alone would give 50 %/,
-                                 /Kappa is 0.40 .*agree on 40 %/])
+                                 /Kappa 0.40 .*agree on 40 %/])
     expect(even.differing.size).to eq(15)
     sided = twice[{ %i[drop drop] => 96, %i[keep drop] => 2, %i[drop keep] => 2 }]
-    expect(sided.words.last).to match(/98 % of all verdicts are the same one, which makes kappa low/)
-    expect(twice[{}].words).to eq(["Nobody has read a paper a second time yet."])
-    expect(twice[{ %i[keep keep] => 3 }].words.last).to match(/kappa says nothing/)
+    expect(sided.words.last).to match(/98 % of all decisions are the same, which makes kappa low/)
+    expect(twice[{}].words).to eq(["The second reviewer has not screened any papers yet."])
+    expect(twice[{ %i[keep keep] => 3 }].words.last).to match(/kappa cannot be calculated/)
   end
 end

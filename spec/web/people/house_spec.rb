@@ -74,7 +74,7 @@ RSpec.describe "What all inquiries share", :client do
     send_form("/inquiries/1/full-text", paper: "p0", do: "remove")
     expect(kept_for(:owner)).to eq("everybody's")
     expect([send_form("/inquiries/1/full-text", paper: "p0", do: "remove").status, told])
-      .to match([422, include(/A librarian removes it/)])
+      .to match([422, include(/Only a librarian can remove it/)])
     sign_in(:librarian)
     visit_page("/library")
     undo_last

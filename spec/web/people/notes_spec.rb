@@ -24,9 +24,9 @@ RSpec.describe "Notes to each other", :client do
     write(do: "answer", note: 1, text: "No: people rest awake.")
     write(do: "settle", note: 1)
     expect(shown.first).to include("Maren Vendrillon", "people rest awake",
-                                   "settled by Maren Vendrillon")
+                                   "resolved by Maren Vendrillon")
     write(do: "open", note: 1)
-    expect(shown.first).not_to include("settled by")
+    expect(shown.first).not_to include("resolved by")
     [{ text: " " }, { text: "x" * 1_001 }, { do: "answer", note: 1, text: "" }].each do |sent|
       expect([sent.size, write(kind: "inquiry", key: "", **sent).status]).to eq([sent.size, 422])
     end

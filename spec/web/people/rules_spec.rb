@@ -41,7 +41,7 @@ RSpec.describe "Rules", :client do
     verb == "GET" ? visit_page(path) : send_form(path)
     expect([verb, path, last_response.status]).to match([verb, path, be < 500])
     return :sign_in if last_response.status == 303 && last_response.headers["location"].end_with?("/sign-in")
-    return :refused if last_response.status == 403 && last_response.body.include?("Not yours to do")
+    return :refused if last_response.status == 403 && last_response.body.include?("You do not have permission")
     return :hidden if last_response.status == 404 && last_response.body.include?("This inquiry is not here.")
 
     :in

@@ -97,7 +97,7 @@ RSpec.describe "Signing in", :client do
     7.times { expect(send_form("/account/password", **wrong).status).to eq(401) }
     send_form("/account/second-step", **sent, password: Ward::WORD, otp: "000000")
     expect(checks { send_form("/account/password", **wrong) }).to eq(0)
-    expect(visit_page("/account/password").body).to include("tried too often")
+    expect(visit_page("/account/password").body).to include("Too many attempts")
     expect(context.directory.audit.last(9).map(&:what).tally).to include("wrong password" => 7, "wrong code" => 1)
     context.directory.accounts.db[:tries].delete
     send_form("/account/second-step", **sent, password: Ward::WORD, otp: ROTP::TOTP.new(key).now)
@@ -202,7 +202,7 @@ RSpec.describe "Signing in", :client do
     visit_page(address)
     visit_page("/new-password")
     { "short" => /at least 10/, "password12" => /too common/, "Maren Vendrillon" => /your name/,
-      "aaaaaaaaaaaa" => /different letters/ }.each do |word, message|
+      "aaaaaaaaaaaa" => /different characters/ }.each do |word, message|
       expect(send_form("/new-password", password: word, "password-confirm": word).status).to eq(422)
       expect(told).to include(message)
     end

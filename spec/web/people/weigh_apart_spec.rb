@@ -55,17 +55,17 @@ RSpec.describe "Dual appraisal", :client do
     weigh("p0", all("yes"), do: "done")
     weigh("p1", all("yes"), finding: "It helps.", do: "done")
     sign_in(:second)
-    expect([weigh("p1", {}, do: "done").status, told]).to match([422, include(/Judge something/)])
+    expect([weigh("p1", {}, do: "done").status, told]).to match([422, include(/Answer at least one question/)])
     weigh("p0", all("yes"), do: "done")
     expect(inquiry.paper("p0").concern(nil)).to eq(:low)
-    expect(context.inquiries.trail(1).first.change).to match(/Maren Vendrillon and Oskar Thimmel weighed .* alike/)
+    expect(context.inquiries.trail(1).first.change).to match(/Maren Vendrillon and Oskar Thimmel agree on/)
     first, second, *rest = questions
     shown = { second => "By coin." }
     weigh("p1", { **all("yes"), first => "no", second => "mostly" }, shown:, graded: "1", graded_why: "small",
                                                                      do: "done")
     expect(inquiry.paper("p1")).to be_nil
     page = visit_page("/inquiries/1/sheets").body
-    expect(page).to include("1 to settle, 0 settled", "By coin.", "of #{2 * questions.size} questions".capitalize)
+    expect(page).to include("1 to resolve, 0 resolved", "By coin.", "of #{2 * questions.size} questions".capitalize)
     expect(weigh("p1", all("no")).status).to eq(422)
     visit_page("/inquiries/1/sheets")
     open = send_form("/inquiries/1/sheets", paper: "p1", points: { "answers.#{first}" => "first" })
@@ -78,7 +78,7 @@ RSpec.describe "Dual appraisal", :client do
       .to eq({ first => :yes, second => :mostly, **rest.to_h { |key| [key, :yes] } })
     expect(inquiry.paper("p1").answers[second].shown).to eq("By coin.")
     expect(context.inquiries.trail(1).first.facts[:differed].map { |point| point.drop(1) })
-      .to contain_exactly(%w[Yes No Yes], %w[Yes Mostly Mostly], ["as the table says", "one weaker", "one weaker"])
+      .to contain_exactly(%w[Yes No Yes], %w[Yes Mostly Mostly], ["as in the table", "one level weaker", "one level weaker"])
     expect(send_form("/inquiries/1/sheets", paper: "p1", points: { "graded" => "first" }).status).to eq(404)
   end
 
