@@ -50,7 +50,7 @@ RSpec.describe "Searching elsewhere", :sample, :browser do
     expect(page).to have_css(".elsewhere table:last-of-type tbody tr",
                              text: "University catalogue")
     visit "/library"
-    expect(page).to have_css(".import", text: /University catalogue.*read: 3 new papers, 3 of them doubles/m,
+    expect(page).to have_css(".import", text: /University catalogue.*imported: 3 new papers, 3 possible duplicates/m,
                                         wait: 60)
     expect_clean("/inquiries/1/narrow?show=elsewhere")
     click_button "Create link"

@@ -51,7 +51,7 @@ RSpec.describe "Papers in", :browser do
     expect(page).to have_css(".tab", text: "Ask")
     visit "/library"
     expect(page).to have_css(".import-state", text: /\Aimported\z/, wait: 180)
-    expect(find(".import")).to have_text(/11.962 new papers, 10 of them doubles, 48 refused/)
+    expect(find(".import")).to have_text(/11.962 new papers, 10 possible duplicates, 48 rejected/)
     ["night noise", *words.map { |word| "ward #{word}" }].each { |name| match(name, "Noise") }
     expect(page).to have_css(".matches li", text: "done", count: 20, wait: 60)
     click_link "possible duplicates"
@@ -73,7 +73,7 @@ RSpec.describe "Papers in", :browser do
   def match(name, heading)
     find("summary", text: "Keywords not in the thesaurus").click
     within(".match-form", text: name) do
-      fill_in "Heading that “#{name}” stands for", with: heading
+      fill_in "Heading for “#{name}”", with: heading
       find("button").click
     end
     expect(page).to have_css(".matches li", text: name)

@@ -66,7 +66,7 @@ RSpec.describe "People", :browser do
       expect(page).to have_css("h1", text: "Two-step verification")
       click_link "Use a backup code"
       fill_in "recovery-code", with: spare
-      click_button "Go on"
+      click_button "Continue"
       expect(page).to have_text("What is your clinical question?")
       visit "/inquiries/1/ask"
       expect(page).to have_text("You have read-only access")
@@ -102,7 +102,7 @@ RSpec.describe "People", :browser do
       sign_out
       be "Maren Vendrillon"
       visit "/inquiries/1/trail"
-      expect(page).to have_text(/Resolved: Exclude .*Maren Vendrillon unsure, Oskar Thimmel exclude/)
+      expect(page).to have_text(/Resolved: Excluded .*Maren Vendrillon unsure, Oskar Thimmel exclude/)
       visit "/inquiries/1/weigh"
       expect(page).to have_css(".tab", text: "7 included")
       visit "/inquiries/1/people"

@@ -54,11 +54,11 @@ RSpec.describe "Sifting", :sample, :browser do
     visit "/inquiries/5/sift?rung=unplaced"
     size = find(".titles h2").text.to_i
     find(".several summary").click
-    check "All #{size} papers in this part, whether ticked or not"
+    check "All #{size} in this part, whether ticked or not"
     expect(page).to have_css("[data-chosen-count]", text: "#{size} chosen")
     select "Wrong design", from: "Exclude because"
     find("[data-drop]").click
-    expect(page).to have_css(".alert-warning", text: "#{size} papers together")
+    expect(page).to have_css(".alert-warning", text: "#{size} papers decided")
     expect(inquiry(5).decisions.map(&:reason).tally).to eq("Other design" => size)
     find("[data-way=undo]").click
     expect(page).to have_css(".list-choices.tally", text: "0 excluded")

@@ -90,7 +90,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     at = ->(line) { context.inquiries.state_at(1, line.number).going_on_from(inquiry, %i[decisions sheets]) }
     expect(inquiry.with(next_term: 1)).to eq(at[one].with(next_term: 1))
     click_button "Undo"
-    expect(page).to have_css(".alert-warning", text: "Undid: Restored line #{one.number}")
+    expect(page).to have_css(".alert-warning", text: "Undone: Restored line #{one.number}")
     expect(inquiry.with(next_term: 1)).to eq(at[lines.first].with(next_term: 1))
   end
 
@@ -192,7 +192,7 @@ RSpec.describe "Narrow by what-ifs", :sample, :browser do
     again = Hobrin::Services::Library::Search.new(context).call(log["cql"])
     visit "/inquiries/1/trail"
     expect(page).to have_text("The library has changed since the last line was counted")
-    click_link "Re-run"
+    click_link "Run again"
     expect(find(".looked-at"))
       .to have_text("#{again.size} papers now, #{before} at line #{log["trail"].size}")
     expect(find(".new-papers")).to have_text("Earplugs, looked at again")

@@ -121,8 +121,8 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(block("O")).to have_css(".term-row", text: "Emergence Delirium")
     expect(block("O")).to have_css(".term-row", text: /\AConfusion/)
     promised = find("label.turn", text: "main topic only").find("b").text.gsub(/\D/, "").to_i
-    check "as a main topic only"
-    click_button "Add"
+    check "main topic only"
+    within("#card") { click_button "Add", exact: true }
     expect(row(/\ADelirium/)).to have_text("main topic only")
     expect(row(/\ADelirium/)).to have_text(promised.to_s)
     entry("O").send_keys("deli")
@@ -180,15 +180,15 @@ RSpec.describe "Ask and Word", :sample, :browser do
     expect(find(".overlap-panel")).to have_text("regions are off by")
     expect(find(".overlap-panel")).to have_css("circle", count: 3, visible: :all)
     press(:escape)
-    block("O").click_button("not used")
-    expect(block("O")).to have_css("[aria-pressed=true]", text: "not used")
+    block("O").click_button("NOT")
+    expect(block("O")).to have_css("[aria-pressed=true]", text: "NOT")
     expect(joined).to eq(((sets["P"] & sets["I"]) - sets["O"]).size)
     expect(find(".dock-count")).to have_text("in both, not in O")
-    block("O").click_button("left out")
-    expect(block("O")).to have_css("[aria-pressed=true]", text: "left out")
+    block("O").click_button("not used")
+    expect(block("O")).to have_css("[aria-pressed=true]", text: "not used")
     expect(joined).to eq((sets["P"] & sets["I"]).size)
-    block("O").click_button("joined")
-    expect(block("O")).to have_css("[aria-pressed=true]", text: "joined")
+    block("O").click_button("AND")
+    expect(block("O")).to have_css("[aria-pressed=true]", text: "AND")
     block("I").click_link("Suggested headings")
     check "Noise", match: :first
     click_button "Add selected"
@@ -206,15 +206,15 @@ RSpec.describe "Ask and Word", :sample, :browser do
     click_button "Remove"
     expect(page).to have_no_css(".term-row", text: "eye shade*")
     press(:control, "z")
-    expect(page).to have_css(".alert-warning", text: "Undid: Removed eye shade* from I")
+    expect(page).to have_css(".alert-warning", text: "Undone: Removed eye shade* from I")
     press(:control, "z")
-    expect(page).to have_css(".alert-warning", text: "Undid: Moved eye shade* up")
+    expect(page).to have_css(".alert-warning", text: "Undone: Moved eye shade* up")
     press(:control, "z")
-    expect(page).to have_css(".alert-warning", text: "Undid: Frame: PICOT")
+    expect(page).to have_css(".alert-warning", text: "Undone: Frame: PICOT")
     expect(page).to have_css(".tab-current", text: "Ask")
     expect(page).to have_no_css(".element", text: "Time")
     press(:control, :shift, "z")
-    expect(page).to have_css(".alert-warning", text: "Redid: Frame: PICOT")
+    expect(page).to have_css(".alert-warning", text: "Redone: Frame: PICOT")
     expect(page).to have_css(".element", text: "Time")
     2.times do |time|
       [press(:control, :shift, "z"), page.has_css?(".alert-warning", text: %w[Moved Removed][time])]
