@@ -52,7 +52,7 @@ Dir.mktmpdir do |folder|
   ward.visit("/sign-in")
   ward.assert_selector(".demo-people")
   ward.save_screenshot(FOLDER.join("sign-in.png"))
-  ward.click_button("Be Oskar Thimmel")
+  ward.click_button("Sign in as Oskar Thimmel")
   ward.visit("/inquiries/1/differences")
   ward.assert_selector(".difference")
   tall = ward.evaluate_script("document.documentElement.scrollHeight")
