@@ -63,7 +63,7 @@ RSpec.describe Hobrin::Narrowing::WhatIfs, :small_sample, :slow do
     broader = context.library.thesaurus.heading("Delirium").broader.first
     expect(found.map(&:wording)).to include(
       "with the broader heading #{broader} beside Delirium in O", "Delirium with any subheading",
-      "the specific study filter for treatment", "limit to Age group: 80 and over"
+      "the specific study filter for treatment", "limit to 80 and over too"
     )
   end
 
