@@ -1,5 +1,8 @@
 # frozen_string_literal: true
 
+require "erubi"
+require "rubocop-ast"
+
 # The book and the code that asks it: every text that is asked for is there, and every text that is there is asked for.
 RSpec.describe Hobrin::Book do
   root = Hobrin::Boot::ROOT
@@ -41,6 +44,30 @@ RSpec.describe Hobrin::Book do
     end
     unused = texts.keys.reject { |key| whole.include?(key) || patterns.any? { |pattern| pattern.match?(key) } }
     expect(unused).to eq([])
+  end
+
+  # The calls of `t` with a whole key: [key, names of its gaps], from the syntax tree of a file. Calls that pass a Hash on
+  # are left out.
+  calls = lambda do |node|
+    next [] unless node.is_a?(RuboCop::AST::Node)
+
+    own = if node.send_type? && %i[t t_html].include?(node.method_name) && node.first_argument&.str_type?
+            gaps = node.arguments[1]&.children.to_a
+            gaps.all?(&:pair_type?) ? [[node.first_argument.value, gaps.map { |gap| gap.key.value.to_s }]] : []
+          end
+    [*own, *node.children.flat_map { |child| calls.call(child) }]
+  end
+
+  it "is given every gap of a text where it is asked for" do
+    open = sources.flat_map do |file, source|
+      ruby = file.end_with?(".erb") ? Erubi::Engine.new(source, escape: true).src : source
+      calls.call(RuboCop::AST::ProcessedSource.new(ruby, 3.1).ast).filter_map do |key, given|
+        forms = texts[key].is_a?(Hash) ? texts[key].values : [texts[key].to_s]
+        missing = forms.join.scan(/%\{(\w+)\}/).flatten.uniq - given
+        "#{file}: #{key} without #{missing.join(", ")}" if missing.any?
+      end
+    end
+    expect(open).to eq([])
   end
 
   it "prints whole numbers with thin spaces, and chooses the form of the count" do
