@@ -79,7 +79,7 @@ Dir.mktmpdir do |folder|
   import = Hobrin::Services::Imports::ReceiveFile.new(context).call(StringIO.new(text), name: "from a colleague.ris")
   session.visit("/library")
   session.assert_selector(".import progress")
-  session.assert_text(/is being read [1-9]/, wait: 60)
+  session.assert_text(/being imported [1-9]/, wait: 60)
   session.save_screenshot(FOLDER.join("library-reading.png"))
   Hobrin::Services::Imports::Change.new(context).stop(import.id)
   Thread.pass until context.incoming.alone { nil }
