@@ -36,7 +36,7 @@ RSpec.describe "Weigh over the web", :sample, :client do
     expect(pooled(forest)).to eq(before)
     send_form("/inquiries/1/outcomes", do: "put_together", outcome: 1, measure: "odds_ratio",
                                        model: "dl", level: 90, knapp: "yes")
-    expect(forest.css(".forest thead th")[4].text).to include("Odds ratio (90 %)")
+    expect(forest.css(".forest thead th")[4].text).to include("Odds ratio (90 % CI)")
     expect(forest.at_css(".pool-facts").text).to include("DerSimonian–Laird", "Hartung and Knapp")
   end
 

@@ -54,7 +54,7 @@ module Hobrin
           def compared = (pool.arms.words if outcome.sort.compares?)
 
           # The name of the measure with the level of its intervals.
-          def measured = "#{outcome.measure.name.sub(/\A./, &:upcase)} (#{outcome.way.level} %)"
+          def measured = "#{outcome.measure.name.sub(/\A./, &:upcase)} (#{outcome.way.level} % CI)"
 
           # [name, path, whether it is open]
           def parts
