@@ -38,7 +38,7 @@ RSpec.describe Hobrin::Statistics::Agreement do
 
   it "puts a low kappa down to one frequent kind only where it is low" do
     words = ->(table) { Hobrin::Statistics::Agreement::Words.new(described_class.new(table), what: "verdicts").kappa.join(" ") }
-    expect(words[[[1, 3], [4, 92]]]).to match(/96 % of all decisions.*makes kappa low.*AC1 0\.9/)
+    expect(words[[[1, 3], [4, 92]]]).to match(/96 % of all verdicts.*makes kappa low.*AC1 0\.9/)
     expect(words[[[10, 1], [0, 89]]]).not_to include("makes kappa low")
     expect(words[[[30, 20], [20, 30]]]).not_to include("makes kappa low")
   end

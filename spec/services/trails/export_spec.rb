@@ -34,11 +34,11 @@ RSpec.describe Hobrin::Services::Trails::Export, :sample, :slow do
     filled = {
       "Database name" => "12\u2009000 papers", "Multi-database searching" => "One source",
       "Citation searching" => "Citations of 6 papers were followed in both directions, in 1 rounds. 23 papers",
-      "Other methods" => "0 of 1 papers known beforehand are found; 1 added manually",
+      "Other methods" => "0 of 1 must-find papers are found; 1 added manually",
       "Full search strategies" => "dc.subject =/hobrin.narrower \"Intensive Care Units\"",
       "Limits and restrictions" => "Age group: Adults, 19 and over; Published: 2016 to 2026; Study type:",
       "Search filters" => "Treatment, sensitive. Haynes et al., BMJ 2005;330:1179. Its terms were changed here (the type",
-      "Updates" => "Not re-run", "Dates of searches" => "counted 2026-11-23", "Peer review" => "1 to look at",
+      "Updates" => "Not re-run", "Dates of searches" => "counted 2026-11-23", "Peer review" => "1 warning to review",
       "Total records" => "records identified by the search. 23 records identified by citation searching. #{total} left after",
       "Deduplication" => "of the #{total}"
     }
