@@ -58,9 +58,10 @@ module Hobrin
         def here(step)
           known = Inquiry::STEPS.find { |known| known.to_s == step } || "trail"
           others = Services::Notes.new(context, inquiry_id).look(known.to_s)
-          URI.encode_www_form_component(others.map do |name, where|
+          said = others.map do |name, where|
             Book.t("common.steps.name_on_step", name:, step: StepPage::Progress::NAMES.fetch(where.to_sym) { Book.t("common.step.trail") })
-          end.join(", "))
+          end
+          URI.encode_www_form_component(said.join(", "))
         end
       end
 
@@ -74,9 +75,8 @@ module Hobrin
 
         # When a link may end: [days, name, whether it is chosen].
         def link_days
-          [["", Book.t("common.links.never"), true], *Services::Act::ShareBrief::DAYS.map do |days|
-            [days, Book.t("common.links.after_days", days:), false]
-          end]
+          ends = Services::Act::ShareBrief::DAYS.map { |days| [days, Book.t("common.links.after_days", days:), false] }
+          [["", Book.t("common.links.never"), true], *ends]
         end
 
         # When a link ends and when it was opened last, in words. share :: Store::SharedBriefs::Share

@@ -67,9 +67,8 @@ module Hobrin
           CSV.generate do |table|
             table << [*COLUMNS, *("sample" if sample?)]
             lines.each do |line|
-              table << [*facts(line).values.map do |value|
-                Exchange::Tables::Cells.plain(value)
-              end, *(Book.t("exports.search_log.sample") if sample?)]
+              cells = facts(line).values.map { |value| Exchange::Tables::Cells.plain(value) }
+              table << [*cells, *(Book.t("exports.search_log.sample") if sample?)]
             end
           end
         end

@@ -72,9 +72,8 @@ module Hobrin
         # not there.
         def call(inquiry, surroundings)
           line = Strategy::Lines::NamedLine.new(name:, tree:)
-          refuse(Book.t("edits.errors.line_taken", name: line.name)) if inquiry.lines.any? do |there|
-            there.name == line.name
-          end
+          taken = inquiry.lines.any? { |there| there.name == line.name }
+          refuse(Book.t("edits.errors.line_taken", name: line.name)) if taken
           refuse(Book.t("edits.errors.most_lines", most: MOST)) if inquiry.lines.size >= MOST
 
           InputError.at(:notation) { surroundings.trail.resolve(tree, inquiry) }

@@ -151,10 +151,10 @@ module Hobrin
             end
 
             def facts(step)
-              [Book.t("screen.list.screened", papers: step.read), (if step.kept.positive?
-                                                                     Book.t("screen.list.included", papers: step.kept)
-                                                                   end),
-               (Book.t("screen.list.newest", year: step.newest.to_s) if step.newest)].compact.join(" · ")
+              screened = Book.t("screen.list.screened", papers: step.read)
+              included = Book.t("screen.list.included", papers: step.kept) if step.kept.positive?
+              newest = Book.t("screen.list.newest", year: step.newest.to_s) if step.newest
+              [screened, included, newest].compact.join(" · ")
             end
 
             def why(choice)

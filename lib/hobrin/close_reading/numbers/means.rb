@@ -27,15 +27,11 @@ module Hobrin
         end
 
         def mean(sentence, match, scale, whole)
-          value, deviation, people = [match[:mean], match[:sd], match[:n]].map do |text|
-            printed(text)
-          end
+          value, deviation, people = [match[:mean], match[:sd], match[:n]].map { |text| printed(text) }
           low, high = [scale[:low], scale[:high]].map(&:to_f) if scale
-          [(if scale
-              outside(sentence, match, value, low,
-                      high) || spread(sentence, match, [value, deviation, people], low, high)
-            end),
-           (grim(sentence, match, value, people) if whole)].compact
+          off_scale = outside(sentence, match, value, low, high) if scale
+          off_scale ||= spread(sentence, match, [value, deviation, people], low, high) if scale
+          [off_scale, (grim(sentence, match, value, people) if whole)].compact
         end
 
         def outside(sentence, match, value, low, high)

@@ -38,9 +38,8 @@ module Hobrin
           def call
             columns = [Book.t("exports.report.paper"), Book.t("exports.report.design_level"), Book.t("exports.report.results"),
                        Book.t("exports.report.in_one_sentence")]
-            section(:papers, Book.t("exports.report.evidence"), grid(Book.t("exports.report.evidence"), columns, brief.rows.map do |row|
-              line(row)
-            end))
+            title = Book.t("exports.report.evidence")
+            section(:papers, title, grid(title, columns, brief.rows.map { |row| line(row) }))
           end
 
           private
